@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import { CategoryTree } from './category-tree';
+import { freeSlug, slugFrom, slugSchema } from './identity';
+import { parseMoney, plainAmount } from './money';
+import type { Option, Variant } from './product';
+import { checkOptions, combinations, planVariants } from './variants';
+
+test.each([
+  ['24', 2400],
+  ['24.5', 2450],
+  ['24,50', 2450],
+  ['€ 1.024,50', 102450],
+  ['1,024', 102400],
+  ['-3', -300],
+  ['abc', undefined],
+  ['1.2.3', undefined],
+  ['', undefined],
+  ['12.345,6,7', undefined],
+])('an amount typed as %p is read as %p', (typed, minor) => expect(parseMoney(typed)).toBe(minor));
+
+test('every amount survives being shown and typed again', () => {
+  fc.assert(fc.property(fc.integer({ min: 0, max: 99_999_999 }), (minor) => parseMoney(plainAmount(minor)) === minor));
+});
+
+test('any words give a slug that is allowed and free', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'grapheme', maxLength: 300 }), fc.integer({ min: 0, max: 5 }), (words, n) => {
+      const taken = new Set<string>();
+      for (let i = 0; i <= n; i++) {
+        const slug = freeSlug(slugFrom(words), (each) => taken.has(each));
+        expect(slugSchema.safeParse(slug).success).toBe(true);
+        expect(taken.has(slug)).toBe(false);
+        taken.add(slug);
+      }
+    }),
+  );
+  expect(slugFrom('Größe & Flügel')).toBe('grosse-and-flugel');
+});
+
+const option = (id: string, ...values: string[]): Option => ({
+  id,
+  name: id,
+  values: values.map((value) => ({ id: value, name: value, swatch: null })),
+});
+const variant = (id: string, values: string[], stock = 0): Variant => ({
+  id,
+  values,
+  sku: '',
+  price: 100,
+  salePrice: null,
+  cost: null,
+  pictureId: null,
+  stock,
+});
+
+describe('variants follow options', () => {
+  test('a new option keeps the old variants as its first value', () => {
+    const plan = planVariants(
+      [option('colour', 'red', 'blue')],
+      [option('colour', 'red', 'blue'), option('size', 's', 'l')],
+      [variant('v1', ['red']), variant('v2', ['blue'])],
+    );
+    expect(plan.keep.map(({ variant: { id }, values }) => [id, ...values])).toEqual([
+      ['v1', 'red', 's'],
+      ['v2', 'blue', 's'],
+    ]);
+    expect(plan.add.map(({ values, like }) => [like?.id, ...values])).toEqual([
+      ['v1', 'red', 'l'],
+      ['v2', 'blue', 'l'],
+    ]);
+    expect(plan.drop).toEqual([]);
+  });
+
+  test('a value that goes leaves its variants to be dropped by decision, not silently', () => {
+    const plan = planVariants(
+      [option('colour', 'red', 'blue')],
+      [option('colour', 'red')],
+      [variant('v1', ['red']), variant('v2', ['blue'], 4)],
+    );
+    expect(plan.drop.map(({ id }) => id)).toEqual(['v2']);
+  });
+
+  test('whatever the change, every combination has exactly one variant and none is in two lists', () => {
+    const values = fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'd'), { minLength: 1, maxLength: 3 });
+    const options = fc
+      .uniqueArray(fc.constantFrom('x', 'y', 'z'), { maxLength: 3 })
+      .chain((ids) => fc.tuple(...ids.map((id) => values.map((all) => option(id, ...all.map((v) => id + v))))));
+    fc.assert(
+      fc.property(options, options, (before, after) => {
+        const variants = combinations(before).map((row, i) => variant(`v${i}`, row));
+        const plan = planVariants(before, after, variants);
+        const made = [...plan.keep, ...plan.add].map(({ values: row }) => row.join(' ')).sort();
+        expect(made).toEqual(
+          combinations(after)
+            .map((row) => row.join(' '))
+            .sort(),
+        );
+        expect(plan.keep.length + plan.drop.length).toBe(variants.length);
+      }),
+    );
+  });
+
+  test('names that clash, and too many variants, are told', () => {
+    const named = (name: string, ...values: string[]) => ({ name, values: values.map((value) => ({ name: value })) });
+    expect(checkOptions([named('Size', 'S', ' s ')])[0]!.message).toBe('“s” is already a value of Size.');
+    expect(checkOptions([named('Size', 'S'), named('size', 'M')])[0]!.message).toMatch(/already an option/);
+    const many = Array.from({ length: 25 }, (_, i) => String(i));
+    expect(checkOptions([named('A', ...many), named('B', ...many)])[0]!.message).toMatch(/625 variants/);
+  });
+});
+
+test('a category may not move into its own branch or too deep', () => {
+  const chain = Array.from({ length: 5 }, (_, i) => ({
+    id: `c${i}`,
+    parentId: i ? `c${i - 1}` : null,
+    position: 0,
+    name: '',
+    slug: 'x',
+    text: '',
+  }));
+  const tree = new CategoryTree([...chain, { ...chain[0]!, id: 'other' }]);
+  expect(tree.refuseMove('c0', 'c3')).toMatch(/into itself/);
+  expect(tree.refuseMove('other', 'c4')).toMatch(/5 levels/);
+  expect(tree.refuseMove('other', 'c3')).toBeUndefined();
+  expect(tree.branch('c2').map(({ id }) => id)).toEqual(['c2', 'c3', 'c4']);
+});

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+
+/** An opaque, stable id: a short prefix that says the kind of thing, then random characters. */
+export const idSchema = z.string().regex(/^[a-z]{1,4}_[a-z0-9]{6,32}$/, 'This is not an id.');
+
+const ADDRESS = /^[a-z0-9]+(?:-[a-z0-9]+)*$/;
+
+/** The part of an address that names one thing. Lower-case letters, digits and single hyphens. */
+export const slugSchema = z
+  .string()
+  .min(1, 'An address needs at least one letter.')
+  .max(120, 'An address can have at most 120 characters.')
+  .regex(ADDRESS, 'An address can hold small letters, digits and single hyphens, no slashes or spaces.');
+
+const FOLDED: Record<string, string> = { ß: 'ss', æ: 'ae', ø: 'o', œ: 'oe', ł: 'l', đ: 'd', þ: 'th' };
+
+/** Lower-cases `text` and strips marks from letters, so that "Größe" and "grosse" compare equal. */
+export function fold(text: string): string {
+  return text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/\p{M}+/gu, '')
+    .replace(/[ßæøœłđþ]/g, (letter) => FOLDED[letter]!);
+}
+
+/** A slug made from free words; `fallback` when nothing usable is left. At most 120 characters. */
+export function slugFrom(words: string, fallback = 'untitled'): string {
+  const slug = fold(words)
+    .replace(/&/g, ' and ')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 120)
+    .replace(/-+$/, '');
+  return slug || fallback;
+}
+
+/** `wanted`, or `wanted-2`, `wanted-3`, … : the first that `taken` does not hold. */
+export function freeSlug(wanted: string, taken: (slug: string) => boolean): string {
+  if (!taken(wanted)) return wanted;
+  for (let n = 2; ; n++) {
+    const suffix = `-${n}`;
+    const slug = wanted.slice(0, 120 - suffix.length) + suffix;
+    if (!taken(slug)) return slug;
+  }
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+
+/** Money is an integer number of minor units (cents) of the shop's currency. */
+export const moneySchema = z
+  .number({ error: 'Type an amount, like 24.50.' })
+  .int('Amounts have at most two decimals.')
+  .min(0, 'A price cannot be below zero.')
+  .max(1_000_000_000, 'This amount is too large.');
+
+/** Minor units per major unit; every currency Dispona offers so far has two decimals. */
+export const MINOR_UNITS = 100;
+
+/**
+ * Reads an amount as people type it ("24", "24.5", "1.024,50", "€ 24") into minor units.
+ * Returns undefined when it is not an amount. The last comma or point counts as the decimal mark
+ * when one or two digits follow it.
+ */
+export function parseMoney(typed: string): number | undefined {
+  const text = typed.replace(/[\s\u00a0€$£]/g, '');
+  const match = /^(-?)([\d.,]*\d)$/.exec(text);
+  if (!match) return undefined;
+  const digits = match[2]!;
+  const decimal = /[.,](\d{1,2})$/.exec(digits);
+  const whole = decimal ? digits.slice(0, decimal.index) : digits;
+  if (!/^\d{1,3}([.,]\d{3})*$|^\d*$/.test(whole)) return undefined;
+  const cents = decimal ? decimal[1]!.padEnd(2, '0') : '00';
+  return (match[1] ? -1 : 1) * Number(whole.replace(/[.,]/g, '') + cents);
+}
+
+/** Minor units as a plain decimal for an input field: 2450 → "24.50". */
+export function plainAmount(minor: number): string {
+  return (minor / MINOR_UNITS).toFixed(2);
+}
+
+const formatters = new Map<string, Intl.NumberFormat>();
+
+/** Minor units as shown to people: 2450, "EUR" → "€24.50". */
+export function formatMoney(minor: number, currency: string, locale = 'en'): string {
+  const key = `${locale} ${currency}`;
+  let formatter = formatters.get(key);
+  if (!formatter) {
+    formatter = new Intl.NumberFormat(locale, { style: 'currency', currency });
+    formatters.set(key, formatter);
+  }
+  return formatter.format(minor / MINOR_UNITS);
+}
+
+/** "€24.00" or "€24.00–39.00" for a lowest and a highest price. */
+export function formatPriceRange(min: number, max: number, currency: string): string {
+  return min === max ? formatMoney(min, currency) : `${formatMoney(min, currency)}–${plainAmount(max)}`;
+}

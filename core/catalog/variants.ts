@@ -1,0 +1,108 @@
+import type { Option, Variant } from './product';
+
+export const MAX_OPTIONS = 3;
+export const MAX_VARIANTS = 500;
+
+/** Every combination of one value per option, first option slowest. One empty combination without options. */
+export function combinations(options: readonly Option[]): string[][] {
+  let rows: string[][] = [[]];
+  for (const option of options) rows = rows.flatMap((row) => option.values.map((value) => [...row, value.id]));
+  return rows;
+}
+
+/** "Ember · With reel", or "" for a product without options. */
+export function variantName(options: readonly Option[], variant: Pick<Variant, 'values'>): string {
+  return options
+    .map((option, i) => option.values.find((value) => value.id === variant.values[i])?.name)
+    .filter(Boolean)
+    .join(' · ');
+}
+
+export interface OptionProblem {
+  path: (string | number)[];
+  message: string;
+}
+
+/** What is wrong with the names and numbers of `options`; empty when they can be saved. */
+export function checkOptions(
+  options: readonly { name: string; values: readonly { name: string }[] }[],
+): OptionProblem[] {
+  const problems: OptionProblem[] = [];
+  const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+  if (options.length > MAX_OPTIONS)
+    problems.push({ path: ['options'], message: `A product can have at most ${MAX_OPTIONS} options.` });
+  options.forEach((option, o) => {
+    if (!option.name.trim()) problems.push({ path: ['options', o, 'name'], message: 'An option needs a name.' });
+    if (options.findIndex((other) => same(other.name, option.name)) < o)
+      problems.push({ path: ['options', o, 'name'], message: `There is already an option “${option.name.trim()}”.` });
+    if (option.values.length === 0)
+      problems.push({ path: ['options', o, 'values'], message: 'An option needs at least one value.' });
+    option.values.forEach((value, v) => {
+      const path = ['options', o, 'values', v];
+      if (!value.name.trim()) problems.push({ path, message: 'A value needs a name.' });
+      else if (option.values.findIndex((other) => same(other.name, value.name)) < v)
+        problems.push({ path, message: `“${value.name.trim()}” is already a value of ${option.name.trim()}.` });
+    });
+  });
+  const count = options.reduce((product, option) => product * option.values.length, 1);
+  if (count > MAX_VARIANTS)
+    problems.push({
+      path: ['options'],
+      message: `This would make ${count} variants; a product can have at most ${MAX_VARIANTS}.`,
+    });
+  return problems;
+}
+
+export interface VariantPlan {
+  /** kept variants, with the values they now have */
+  keep: { variant: Variant; values: string[] }[];
+  /** combinations that need a new variant, each with the kept variant it takes its price from */
+  add: { values: string[]; like: Variant | undefined }[];
+  /** variants that no longer stand for any combination */
+  drop: Variant[];
+}
+
+/**
+ * How the variants of a product follow its options. A variant is kept when its values still fit; when an option is
+ * new, the old variant becomes the combination with that option's first value; when an option goes, the first of the
+ * variants that fall together is kept. Nothing is dropped here: the caller decides what to do with `drop`.
+ * O(combinations × options).
+ */
+export function planVariants(
+  before: readonly Option[],
+  after: readonly Option[],
+  variants: readonly Variant[],
+): VariantPlan {
+  const place = new Map(before.map((option, i) => [option.id, i]));
+  const plan: VariantPlan = { keep: [], add: [], drop: [] };
+  const kept = new Map<string, Variant>();
+  for (const variant of variants) {
+    const values = after.map((option) => {
+      const at = place.get(option.id);
+      return at === undefined ? option.values[0]?.id : variant.values[at];
+    });
+    const fits = after.every((option, i) => option.values.some((value) => value.id === values[i]));
+    const key = values.join(' ');
+    if (!fits || kept.has(key)) plan.drop.push(variant);
+    else {
+      kept.set(key, variant);
+      plan.keep.push({ variant, values: values as string[] });
+    }
+  }
+  for (const values of combinations(after)) {
+    if (kept.has(values.join(' '))) continue;
+    let like: Variant | undefined;
+    let best = -1;
+    for (const row of plan.keep) {
+      const shared = row.values.filter((value, i) => value === values[i]).length;
+      if (shared > best) [best, like] = [shared, row.variant];
+    }
+    plan.add.push({ values, like: like ?? variants[0] });
+  }
+  return plan;
+}
+
+/** True when throwing the variant away would lose something that the seller typed or counted. */
+export function holdsWork(variant: Variant): boolean {
+  return variant.sku !== '' || (variant.stock ?? 0) > 0 || variant.salePrice !== null;
+}

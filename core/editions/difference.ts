@@ -1,0 +1,263 @@
+import type { Collection } from '../catalog/group';
+import { formatMoney, formatPriceRange } from '../catalog/money';
+import { variantName } from '../catalog/variants';
+import type { Page } from '../placement/page';
+import { stripSlots, targetLink } from '../placement/page-view';
+import { placeSet } from '../placement/listing-view';
+import type { ResolvedShop } from '../placement/resolved-shop';
+import { effectivePrice } from '../pricing/price';
+import { sentenceOf } from '../rules/sentence';
+import type { DocumentKind, ProductDocument } from './document';
+
+export type ChangeWhat = 'new' | 'changed' | 'gone';
+
+export interface FieldChange {
+  label: string;
+  /** in words, as shoppers would read it; empty when there was, or is, nothing */
+  before: string;
+  after: string;
+}
+
+export interface DocumentChange {
+  kind: DocumentKind;
+  key: string;
+  title: string;
+  what: ChangeWhat;
+  fields: FieldChange[];
+}
+
+/** Who joins and who leaves a place, as product ids. */
+export interface PlaceChange {
+  kind: 'strip' | 'category' | 'collection';
+  id: string;
+  title: string;
+  page: string | null;
+  joined: string[];
+  left: string[];
+  /** the products after the change, in order, at most the first few */
+  shown: string[];
+  reordered: boolean;
+}
+
+type Bodies = ResolvedShop;
+
+const kindMaps = {
+  category: (shop: Bodies) => shop.categories,
+  collection: (shop: Bodies) => shop.collections,
+  brand: (shop: Bodies) => shop.brands,
+  tag: (shop: Bodies) => shop.tags,
+  page: (shop: Bodies) => shop.pages,
+} as const;
+
+/** The document of a kind and key as shoppers of this shop meet it; a product that is not live does not exist. */
+function bodyIn(shop: ResolvedShop, kind: DocumentKind, key: string): object | undefined {
+  if (kind === 'menu') return shop.menu;
+  if (kind === 'settings') return shop.settings;
+  if (kind === 'product') {
+    const product = shop.products.get(key);
+    return product?.standing === 'live' ? product : undefined;
+  }
+  return kindMaps[kind](shop).get(key);
+}
+
+const words = (html: string) =>
+  html
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+const short = (text: string) => (text.length > 160 ? `${text.slice(0, 157)}…` : text);
+
+function productFields(shop: ResolvedShop, product: ProductDocument): Map<string, string> {
+  const { currency } = shop.settings;
+  const fields = new Map<string, string>();
+  fields.set('Title', product.title);
+  fields.set('Address', `/p/${product.slug}`);
+  fields.set('Summary', short(product.summary));
+  fields.set('Description', words(product.description));
+  fields.set('Featured', product.featured ? 'yes' : '');
+  fields.set('Brand', shop.brands.get(product.brandId ?? '')?.name ?? '');
+  fields.set('Categories', product.categoryIds.flatMap((id) => shop.categories.get(id)?.name ?? []).join(', '));
+  fields.set('Tags', product.tagIds.flatMap((id) => shop.tags.get(id)?.name ?? []).join(', '));
+  fields.set(
+    'Options',
+    product.options
+      .map((option) => `${option.name}: ${option.values.map((value) => value.name).join(', ')}`)
+      .join('; '),
+  );
+  fields.set('Pictures', product.pictures.map((picture) => picture.media).join(' '));
+  fields.set(
+    'Picture words and focus',
+    product.pictures.map((picture) => `${picture.alt} ${picture.focus.x} ${picture.focus.y}`).join('; '),
+  );
+  const prices = product.variants.map((variant) => effectivePrice(variant).price);
+  const isOne = new Set(prices).size <= 1;
+  if (isOne) fields.set('Price', prices.length ? formatPriceRange(prices[0]!, prices[0]!, currency) : '');
+  for (const variant of product.variants) {
+    const name = variantName(product.options, variant);
+    const { price, wasPrice } = effectivePrice(variant);
+    const text = formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
+    if (!isOne) fields.set(`Price ${name}`, text);
+    else if (wasPrice !== null) fields.set('Price', text);
+  }
+  fields.set('SKU', product.variants.map((variant) => variant.sku).join(', '));
+  fields.set(
+    'Variant pictures',
+    product.variants.map((variant) => product.pictures.findIndex(({ id }) => id === variant.pictureId) + 1).join(' '),
+  );
+  return fields;
+}
+
+function collectionFields(shop: ResolvedShop, collection: Collection): [string, string][] {
+  const isRule = collection.source === 'rule';
+  return [
+    ['Name', collection.name],
+    ['Address', `/g/${collection.slug}`],
+    ['Text', short(collection.text)],
+    ['Filled', isRule ? sentenceOf(collection.rule, shop.fields, shop.settings.currency) : 'picked by hand'],
+    ['Order', isRule ? collection.sort : collection.picked.map((id) => shop.products.get(id)?.title ?? '').join(', ')],
+  ];
+}
+
+function pageFields(page: Page): [string, string][] {
+  return [
+    ['Title', page.title],
+    ['Address', page.home ? '/' : `/page/${page.slug}`],
+    ['Sections', page.sections.map((section) => section.title || section.kind).join(', ')],
+    ['Section details', page.sections.map((section) => JSON.stringify(section)).join(' ')],
+  ];
+}
+
+function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<string, string> {
+  switch (kind) {
+    case 'product':
+      return productFields(shop, body as ProductDocument);
+    case 'collection':
+      return new Map(collectionFields(shop, body as Collection));
+    case 'page':
+      return new Map(pageFields(body as Page));
+    case 'menu':
+      return new Map([
+        [
+          'Items',
+          shop.menu.items
+            .flatMap((item) => [item, ...item.items.map((sub) => ({ ...sub, label: `– ${labelOf(shop, sub)}` }))])
+            .map((item) => labelOf(shop, item))
+            .join(', '),
+        ],
+      ]);
+    case 'category': {
+      const category = shop.categories.get((body as { id: string }).id)!;
+      return new Map([
+        ['Name', category.name],
+        ['Address', `/c/${category.slug}`],
+        ['Text', short(category.text)],
+        ['Stands in', shop.categories.get(category.parentId ?? '')?.name ?? 'top'],
+        ['Place', String(shop.tree.children(category.parentId).indexOf(category) + 1)],
+      ]);
+    }
+    default:
+      return new Map(
+        Object.entries(body)
+          .filter(([key]) => key !== 'id')
+          .map(([key, value]) => [key.charAt(0).toUpperCase() + key.slice(1), String(value)]),
+      );
+  }
+}
+
+function labelOf(shop: ResolvedShop, item: { label: string; target: Parameters<typeof targetLink>[1] }): string {
+  return item.label || (targetLink(shop, item.target)?.label ?? 'something deleted');
+}
+
+/** Fields whose values mean nothing to a reader: only that they changed is told. */
+const opaque = new Set([
+  'Pictures',
+  'Picture words and focus',
+  'Variant pictures',
+  'Section details',
+  'Description',
+  'Place',
+]);
+
+function fieldChanges(before: Map<string, string>, after: Map<string, string>): FieldChange[] {
+  const changes: FieldChange[] = [];
+  for (const label of new Set([...before.keys(), ...after.keys()])) {
+    const [a, b] = [before.get(label) ?? '', after.get(label) ?? ''];
+    if (a === b) continue;
+    changes.push(
+      opaque.has(label)
+        ? { label, before: a && 'as before', after: b ? 'changed' : '' }
+        : { label, before: a, after: b },
+    );
+  }
+  return changes;
+}
+
+function titleOf(kind: DocumentKind, body: object): string {
+  if (kind === 'menu') return 'Header menu';
+  if (kind === 'settings') return 'Shop settings';
+  return (body as { title?: string; name?: string }).title ?? (body as { name: string }).name;
+}
+
+/** What shoppers would notice of one document; undefined when it exists on neither side. */
+export function documentChange(
+  live: ResolvedShop,
+  work: ResolvedShop,
+  kind: DocumentKind,
+  key: string,
+): DocumentChange | undefined {
+  const before = bodyIn(live, kind, key);
+  const after = bodyIn(work, kind, key);
+  if (!before && !after) return undefined;
+  const title = titleOf(kind, (after ?? before)!);
+  if (!before) return { kind, key, title, what: 'new', fields: [] };
+  if (!after) return { kind, key, title, what: 'gone', fields: [] };
+  return {
+    kind,
+    key,
+    title,
+    what: 'changed',
+    fields: fieldChanges(fieldsOf(live, kind, before), fieldsOf(work, kind, after)),
+  };
+}
+
+const SHOWN = 12;
+
+/** The places of the storefront in which other products, or the same in another order, would stand. */
+export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number): PlaceChange[] {
+  const changes: PlaceChange[] = [];
+  const ids = (shop: ResolvedShop, slots: readonly number[]) => slots.map((slot) => shop.index.id(slot));
+  const compare = (place: Pick<PlaceChange, 'kind' | 'id' | 'title' | 'page'>, before: string[], after: string[]) => {
+    const [old, next] = [new Set(before), new Set(after)];
+    const joined = after.filter((id) => !old.has(id));
+    const left = before.filter((id) => !next.has(id));
+    const kept = after.filter((id) => old.has(id));
+    const reordered = before.filter((id) => next.has(id)).some((id, i) => id !== kept[i]);
+    if (joined.length || left.length || (reordered && place.kind === 'strip'))
+      changes.push({ ...place, joined, left, shown: after.slice(0, SHOWN), reordered });
+  };
+  const stripsOf = (shop: ResolvedShop) =>
+    new Map(
+      [...shop.pages.values()].flatMap((page) =>
+        page.sections.flatMap((section) =>
+          section.kind === 'strip' ? [[section.id, { page, section }] as const] : [],
+        ),
+      ),
+    );
+  const oldStrips = stripsOf(live);
+  for (const [id, { page, section }] of stripsOf(work)) {
+    const old = oldStrips.get(id);
+    compare(
+      { kind: 'strip', id, title: section.title, page: page.title },
+      old ? ids(live, stripSlots(live, old.section, now).slots) : [],
+      ids(work, stripSlots(work, section, now).slots),
+    );
+  }
+  for (const kind of ['collection', 'category'] as const) {
+    const map = (shop: ResolvedShop) => (kind === 'category' ? shop.categories : shop.collections);
+    for (const [id, { name }] of map(work)) {
+      const before = map(live).has(id) ? ids(live, placeSet(live, { kind, id }, now).toArray()) : [];
+      compare({ kind, id, title: name, page: null }, before, ids(work, placeSet(work, { kind, id }, now).toArray()));
+    }
+  }
+  return changes;
+}

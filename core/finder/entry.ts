@@ -1,0 +1,37 @@
+import type { WeightedText } from './text-index';
+
+/** Facet values of a product or a variant: pairs of facet key and value key. */
+export type FacetValues = readonly (readonly [facet: string, value: string])[];
+
+/** One product as the finder keeps it. Column and facet names are the caller's; the finder knows no trade words. */
+export interface FinderEntry {
+  id: string;
+  /** folded title, for sorting and for text conditions */
+  title: string;
+  /** product columns */
+  numbers: Readonly<Record<string, number>>;
+  values: FacetValues;
+  texts: readonly WeightedText[];
+  variants: readonly {
+    id: string;
+    /** variant columns */
+    numbers: Readonly<Record<string, number>>;
+    values: FacetValues;
+  }[];
+}
+
+export interface SortKey {
+  key: string;
+  /** a product column, or 'title' */
+  by: string;
+  descending?: boolean;
+  /** breaks ties: a product column, always descending */
+  then?: string;
+}
+
+/** What an index is told when it is made. */
+export interface FinderShape {
+  columns: readonly string[];
+  variantColumns: readonly string[];
+  sorts: readonly SortKey[];
+}

@@ -1,0 +1,293 @@
+import { Bitset } from './bitset';
+import type { FinderEntry, FinderShape, SortKey } from './entry';
+import { IdLists } from './id-lists';
+import { SortedOrder } from './sorted-order';
+import { TextIndex } from './text-index';
+
+interface FacetValue {
+  facet: string;
+  value: string;
+  /** products that have the value, themselves or through a variant */
+  products: Bitset;
+  /** variants that have it; undefined while only products do */
+  variants: Bitset | undefined;
+}
+
+/**
+ * All products and variants in memory, in columns: see README.md beside this file. Slots are small numbers given to
+ * products and variants; those of removed ones are used again. Queries are in listing.ts.
+ */
+export class FinderIndex {
+  readonly text = new TextIndex();
+  alive: Bitset;
+  aliveVariants: Bitset;
+  #ids: string[] = [];
+  #titles: string[] = [];
+  readonly #slotOf = new Map<string, number>();
+  readonly #freeSlots: number[] = [];
+  readonly #columns: Map<string, Float64Array>;
+  readonly #variantColumns: Map<string, Float64Array>;
+  readonly #orders = new Map<string, SortedOrder>();
+  readonly #valueIds = new Map<string, Map<string, number>>();
+  readonly facetValues: FacetValue[] = [];
+  /** how many products have each facet value */
+  totals = new Uint32Array(256);
+  readonly valuesOf = new IdLists();
+  readonly variantValuesOf = new IdLists();
+  #variantStart = new Uint32Array(64);
+  #variantCount = new Uint32Array(64);
+  #variantRoom = new Uint32Array(64);
+  variantProduct = new Uint32Array(64);
+  #variantIds: string[] = [];
+  #variantEnd = 0;
+  readonly #freeVariants = new Map<number, number[]>();
+
+  constructor(readonly shape: FinderShape) {
+    this.alive = new Bitset(64);
+    this.aliveVariants = new Bitset(64);
+    this.#columns = new Map(shape.columns.map((name) => [name, new Float64Array(64)]));
+    this.#variantColumns = new Map(shape.variantColumns.map((name) => [name, new Float64Array(64)]));
+    for (const sort of shape.sorts) this.#orders.set(sort.key, new SortedOrder(this.#compare(sort)));
+  }
+
+  get size(): number {
+    return this.#slotOf.size;
+  }
+
+  /** Bytes held by the typed arrays. */
+  get bytes(): number {
+    let bytes = this.text.bytes + this.valuesOf.bytes + this.variantValuesOf.bytes + this.variantProduct.byteLength;
+    for (const column of [...this.#columns.values(), ...this.#variantColumns.values()]) bytes += column.byteLength;
+    for (const order of this.#orders.values()) bytes += order.bytes;
+    for (const value of this.facetValues)
+      bytes += value.products.words.byteLength + (value.variants?.words.byteLength ?? 0);
+    return bytes;
+  }
+
+  slot(id: string): number | undefined {
+    return this.#slotOf.get(id);
+  }
+
+  id(slot: number): string {
+    return this.#ids[slot]!;
+  }
+
+  variantId(variantSlot: number): string {
+    return this.#variantIds[variantSlot]!;
+  }
+
+  /** First variant slot of a product and how many follow it; they stand side by side. */
+  variants(slot: number): { start: number; count: number } {
+    return { start: this.#variantStart[slot]!, count: this.#variantCount[slot]! };
+  }
+
+  column(name: string): Float64Array {
+    return this.#columns.get(name)!;
+  }
+
+  variantColumn(name: string): Float64Array {
+    return this.#variantColumns.get(name)!;
+  }
+
+  order(key: string): SortedOrder | undefined {
+    return this.#orders.get(key);
+  }
+
+  valueId(facet: string, value: string): number | undefined {
+    return this.#valueIds.get(facet)?.get(value);
+  }
+
+  /** Value → value id of a facet, in the order in which the values were first met. */
+  facet(facet: string): ReadonlyMap<string, number> | undefined {
+    return this.#valueIds.get(facet);
+  }
+
+  posting(facet: string, value: string): Bitset | undefined {
+    const id = this.valueId(facet, value);
+    return id === undefined ? undefined : this.facetValues[id]!.products;
+  }
+
+  variantPosting(facet: string, value: string): Bitset | undefined {
+    const id = this.valueId(facet, value);
+    return id === undefined ? undefined : this.facetValues[id]!.variants;
+  }
+
+  /** The products that own at least one of these variants. */
+  productsOf(variants: Bitset): Bitset {
+    const products = new Bitset(this.alive.size);
+    const owner = this.variantProduct;
+    variants.forEach((variant) => products.add(owner[variant]!));
+    return products;
+  }
+
+  /** The products whose folded title passes the test. */
+  whereText(test: (title: string) => boolean): Bitset {
+    return this.alive.clone().keep((slot) => test(this.#titles[slot]!));
+  }
+
+  /** Replaces everything. O(n log n) for the orders, linear for the rest. */
+  load(entries: readonly FinderEntry[]): void {
+    for (const id of [...this.#slotOf.keys()]) this.remove(id);
+    this.#reserve(entries.length);
+    const slots = entries.map((entry) => this.#place(entry));
+    for (const order of this.#orders.values()) order.load(slots);
+  }
+
+  /** Adds a product or replaces the one with the same id. */
+  put(entry: FinderEntry): void {
+    this.remove(entry.id);
+    const slot = this.#place(entry);
+    for (const order of this.#orders.values()) order.insert(slot);
+  }
+
+  remove(id: string): void {
+    const slot = this.#slotOf.get(id);
+    if (slot === undefined) return;
+    for (const order of this.#orders.values()) order.remove(slot);
+    this.text.remove(slot);
+    for (const valueId of this.valuesOf.get(slot)) {
+      this.facetValues[valueId]!.products.delete(slot);
+      this.totals[valueId]!--;
+    }
+    this.valuesOf.set(slot, []);
+    const { start, count } = this.variants(slot);
+    for (let variant = start; variant < start + count; variant++) {
+      for (const valueId of this.variantValuesOf.get(variant)) this.facetValues[valueId]!.variants!.delete(variant);
+      this.variantValuesOf.set(variant, []);
+      this.aliveVariants.delete(variant);
+    }
+    this.#freeVariantRun(start, this.#variantRoom[slot]!);
+    this.#variantCount[slot] = 0;
+    this.#variantRoom[slot] = 0;
+    this.alive.delete(slot);
+    this.#slotOf.delete(id);
+    this.#freeSlots.push(slot);
+  }
+
+  #compare({ by, descending, then }: SortKey): (a: number, b: number) => number {
+    const sign = descending ? -1 : 1;
+    const byId = (a: number, b: number) => (a === b ? 0 : this.#ids[a]! < this.#ids[b]! ? -1 : 1);
+    const tie = then
+      ? (a: number, b: number) => {
+          const column = this.#columns.get(then)!;
+          return column[b]! - column[a]! || byId(a, b);
+        }
+      : byId;
+    if (by === 'title')
+      return (a, b) => {
+        const x = this.#titles[a]!;
+        const y = this.#titles[b]!;
+        return x === y ? tie(a, b) : x < y ? -sign : sign;
+      };
+    return (a, b) => {
+      const column = this.#columns.get(by)!;
+      const x = column[a]!;
+      const y = column[b]!;
+      return x === y ? tie(a, b) : x < y ? -sign : sign;
+    };
+  }
+
+  #place(entry: FinderEntry): number {
+    const slot = this.#freeSlots.pop() ?? this.#ids.length;
+    if (slot >= this.alive.size) this.#reserve(slot + 1);
+    this.#ids[slot] = entry.id;
+    this.#titles[slot] = entry.title;
+    this.#slotOf.set(entry.id, slot);
+    this.alive.add(slot);
+    for (const [name, column] of this.#columns) column[slot] = entry.numbers[name]!;
+    this.text.add(slot, entry.texts);
+    const ids = new Set<number>();
+    for (const [facet, value] of entry.values) ids.add(this.#valueIdFor(facet, value));
+    this.#placeVariants(slot, entry, ids);
+    for (const id of ids) {
+      const posting = this.facetValues[id]!;
+      if (slot >= posting.products.size) posting.products = posting.products.sized(this.alive.size);
+      posting.products.add(slot);
+      this.totals[id]!++;
+    }
+    this.valuesOf.set(slot, [...ids]);
+    return slot;
+  }
+
+  #placeVariants(slot: number, entry: FinderEntry, productValues: Set<number>): void {
+    const count = entry.variants.length;
+    const start = this.#takeVariantRun(count);
+    this.#variantStart[slot] = start;
+    this.#variantCount[slot] = count;
+    this.#variantRoom[slot] = count;
+    entry.variants.forEach((variant, i) => {
+      const at = start + i;
+      this.variantProduct[at] = slot;
+      this.#variantIds[at] = variant.id;
+      this.aliveVariants.add(at);
+      for (const [name, column] of this.#variantColumns) column[at] = variant.numbers[name]!;
+      const ids = new Set<number>();
+      for (const [facet, value] of variant.values) {
+        const id = this.#valueIdFor(facet, value);
+        ids.add(id);
+        productValues.add(id);
+        const posting = this.facetValues[id]!;
+        if (!posting.variants || at >= posting.variants.size)
+          posting.variants = posting.variants?.sized(this.aliveVariants.size) ?? new Bitset(this.aliveVariants.size);
+        posting.variants.add(at);
+      }
+      this.variantValuesOf.set(at, [...ids]);
+    });
+  }
+
+  #valueIdFor(facet: string, value: string): number {
+    let values = this.#valueIds.get(facet);
+    if (!values) this.#valueIds.set(facet, (values = new Map()));
+    let id = values.get(value);
+    if (id === undefined) {
+      id = this.facetValues.length;
+      values.set(value, id);
+      this.facetValues.push({ facet, value, products: new Bitset(this.alive.size), variants: undefined });
+      if (id >= this.totals.length) this.totals = grow(this.totals, id + 1);
+    }
+    return id;
+  }
+
+  #takeVariantRun(count: number): number {
+    const free = this.#freeVariants.get(count)?.pop();
+    if (free !== undefined) return free;
+    const start = this.#variantEnd;
+    this.#variantEnd += count;
+    if (this.#variantEnd > this.aliveVariants.size) {
+      const size = Math.ceil(this.#variantEnd * 1.25) + 64;
+      this.aliveVariants = this.aliveVariants.sized(size);
+      this.variantProduct = grow(this.variantProduct, size);
+      for (const [name, column] of this.#variantColumns) this.#variantColumns.set(name, growColumn(column, size));
+    }
+    return start;
+  }
+
+  #freeVariantRun(start: number, room: number): void {
+    if (room === 0) return;
+    const runs = this.#freeVariants.get(room);
+    if (runs) runs.push(start);
+    else this.#freeVariants.set(room, [start]);
+  }
+
+  #reserve(products: number): void {
+    if (products <= this.alive.size) return;
+    const size = Math.ceil(products * 1.05) + 64;
+    this.alive = this.alive.sized(size);
+    this.#variantStart = grow(this.#variantStart, size);
+    this.#variantCount = grow(this.#variantCount, size);
+    this.#variantRoom = grow(this.#variantRoom, size);
+    for (const [name, column] of this.#columns) this.#columns.set(name, growColumn(column, size));
+  }
+}
+
+function grow(array: Uint32Array<ArrayBuffer>, size: number): Uint32Array<ArrayBuffer> {
+  const next = new Uint32Array(Math.max(size, Math.ceil(array.length * 1.25)));
+  next.set(array);
+  return next;
+}
+
+function growColumn(column: Float64Array, size: number): Float64Array {
+  const next = new Float64Array(Math.max(size, column.length));
+  next.set(column);
+  return next;
+}

@@ -1,0 +1,177 @@
+import fc from 'fast-check';
+import { finderShape } from '../placement/facts';
+import { brands, colours, entryArbitrary, queryText, sizes } from '../testing/arbitrary';
+import { referenceListing } from '../testing/reference-listing';
+import type { FinderEntry } from './entry';
+import { FinderIndex } from './finder-index';
+import { list, type ListingQuery } from './listing';
+
+const ids = Array.from({ length: 12 }, (_, i) => `p${i}`);
+const entries = fc.uniqueArray(entryArbitrary(fc.constantFrom(...ids)), {
+  selector: (entry) => entry.id,
+  maxLength: 12,
+});
+
+const choice = (facet: string, values: string[], onVariant: boolean) =>
+  fc.record({
+    facet: fc.constant(facet),
+    onVariant: fc.constant(onVariant),
+    values: fc.uniqueArray(fc.constantFrom(...values), { minLength: 1, maxLength: 2 }),
+  });
+
+const query = fc.record({
+  text: queryText,
+  choices: fc
+    .tuple(
+      fc.option(choice('brand', brands, false)),
+      fc.option(choice('colour', colours, true)),
+      fc.option(choice('size', sizes, true)),
+      fc.option(choice('available', ['in'], true)),
+    )
+    .map((all) => all.filter((each) => each !== null)),
+  ranges: fc.oneof(
+    fc.constant([]),
+    fc
+      .tuple(fc.integer({ min: 1, max: 4 }), fc.integer({ min: 0, max: 3 }))
+      .map(([min, more]) => [{ column: 'price', min, max: min + more }]),
+  ),
+  sort: fc.constantFrom('newest', 'price-up', 'price-down', 'title', 'match'),
+  tieOrder: fc.constant('newest'),
+  offset: fc.integer({ min: 0, max: 4 }),
+  limit: fc.integer({ min: 0, max: 6 }),
+  count: fc.constant(['brand', 'colour', 'size', 'available']),
+  extent: fc.constant(['price']),
+});
+
+function answer(index: FinderIndex, asked: ListingQuery & { text: string }) {
+  const sort = asked.sort === 'match' && asked.text === '' ? 'newest' : asked.sort;
+  const result = list(index, { ...asked, sort });
+  const counts = new Map(
+    [...result.counts].map(([facet, of]) => [
+      facet,
+      new Map([...of].map(([id, count]) => [index.facetValues[id]!.value, count] as const)),
+    ]),
+  );
+  return { total: result.total, ids: result.slots.map((slot) => index.id(slot)), counts, extents: result.extents };
+}
+
+const expected = (all: readonly FinderEntry[], asked: ListingQuery & { text: string; sort: string }) =>
+  referenceListing(
+    all,
+    { ...asked, sort: asked.sort === 'match' && asked.text === '' ? 'newest' : asked.sort },
+    finderShape.sorts,
+  );
+
+const built = (all: readonly FinderEntry[]) => {
+  const index = new FinderIndex(finderShape);
+  index.load(all);
+  return index;
+};
+
+test('totals, order, counts and extents equal those of plain loops', () => {
+  fc.assert(
+    fc.property(entries, query, (all, asked) => {
+      expect(answer(built(all), asked)).toEqual(expected(all, asked));
+    }),
+    { numRuns: 400 },
+  );
+});
+
+test('an index changed product by product answers like one built afresh', () => {
+  const edit = fc.oneof(
+    { weight: 3, arbitrary: entryArbitrary(fc.constantFrom(...ids)).map((entry) => ({ put: entry })) },
+    { weight: 1, arbitrary: fc.constantFrom(...ids).map((id) => ({ remove: id })) },
+  );
+  fc.assert(
+    fc.property(entries, fc.array(edit, { maxLength: 25 }), query, (start, edits, asked) => {
+      const index = built(start);
+      const all = new Map(start.map((entry) => [entry.id, entry]));
+      for (const each of edits) {
+        if ('put' in each) {
+          index.put(each.put);
+          all.set(each.put.id, each.put);
+        } else {
+          index.remove(each.remove);
+          all.delete(each.remove);
+        }
+      }
+      expect(answer(index, asked)).toEqual(expected([...all.values()], asked));
+      expect(index.size).toBe(all.size);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('taking everything out leaves no posting, total or word behind', () => {
+  fc.assert(
+    fc.property(entries, (all) => {
+      const index = built(all);
+      for (const entry of all) index.remove(entry.id);
+      expect(index.alive.count() + index.aliveVariants.count() + index.text.wordCount).toBe(0);
+      expect(index.totals.every((total) => total === 0)).toBe(true);
+      expect(index.facetValues.every((value) => value.products.count() === 0 && !value.variants?.count())).toBe(true);
+    }),
+  );
+});
+
+test('filters on variants must hold on one variant: a red small and a blue large one are not a red large one', () => {
+  const entry: FinderEntry = {
+    id: 'p',
+    title: 'kite',
+    numbers: { price: 1, stock: 2, created: 0, featured: 0 },
+    values: [],
+    texts: [],
+    variants: [
+      {
+        id: 'a',
+        numbers: { price: 1, stock: 1 },
+        values: [
+          ['colour', 'red'],
+          ['size', 's'],
+        ],
+      },
+      {
+        id: 'b',
+        numbers: { price: 1, stock: 1 },
+        values: [
+          ['colour', 'blue'],
+          ['size', 'l'],
+        ],
+      },
+    ],
+  };
+  const ask = (size: string) =>
+    list(built([entry]), {
+      choices: [
+        { facet: 'colour', values: ['red'], onVariant: true },
+        { facet: 'size', values: [size], onVariant: true },
+      ],
+      sort: 'newest',
+      offset: 0,
+      limit: 1,
+    }).total;
+  expect(ask('s')).toBe(1);
+  expect(ask('l')).toBe(0);
+});
+
+test('hundreds of products pushed through the same slots stay in order', () => {
+  fc.assert(
+    fc.property(
+      fc.array(entryArbitrary(fc.integer({ min: 0, max: 200 }).map((n) => `q${n}`)), { maxLength: 300 }),
+      (puts) => {
+        const index = new FinderIndex(finderShape);
+        const all = new Map<string, FinderEntry>();
+        for (const entry of puts) {
+          index.put(entry);
+          all.set(entry.id, entry);
+        }
+        const asked = { text: '', choices: [], ranges: [], sort: 'price-up', offset: 0, limit: 500, count: ['colour'] };
+        const { ids: order, counts } = answer(index, asked);
+        const plain = expected([...all.values()], asked);
+        expect(order).toEqual(plain.ids);
+        expect(counts).toEqual(plain.counts);
+      },
+    ),
+    { numRuns: 20 },
+  );
+});

@@ -1,0 +1,197 @@
+import { Bitset } from './bitset';
+import { IdLists } from './id-lists';
+import { MIN_SLIP_LENGTH, oneSlip, queryWords, wordsOf } from './words';
+
+/** How much a hit counts: the whole word, its beginning, or its beginning with one slip. */
+export const CLOSENESS = { exact: 10, prefix: 6, slip: 3 } as const;
+const MAX_WEIGHT = 255;
+
+interface Term {
+  word: string;
+  /** slots in rising order, and the weight of the word in each */
+  slots: Uint32Array;
+  weights: Uint8Array;
+  length: number;
+}
+
+export interface WeightedText {
+  text: string;
+  weight: number;
+}
+
+export interface TextMatch {
+  hits: Bitset;
+  /** slot → score; valid for the slots in `hits`, until the next search */
+  scores: Uint32Array;
+}
+
+/** Words → the slots they stand in. Every word of a query must be met: exactly, as a beginning, or else with one slip. */
+export class TextIndex {
+  #vocabulary: string[] = [];
+  #sorted = true;
+  readonly #terms = new Map<string, number>();
+  readonly #byId: (Term | undefined)[] = [];
+  readonly #freeIds: number[] = [];
+  readonly #termsOf = new IdLists();
+  #scores = new Uint32Array(0);
+  #best = new Uint16Array(0);
+
+  get wordCount(): number {
+    return this.#terms.size;
+  }
+
+  get bytes(): number {
+    let bytes = this.#termsOf.bytes + this.#scores.byteLength + this.#best.byteLength;
+    for (const term of this.#byId) if (term) bytes += term.slots.byteLength + term.weights.byteLength;
+    return bytes;
+  }
+
+  add(slot: number, texts: readonly WeightedText[]): void {
+    const weights = new Map<string, number>();
+    for (const { text, weight } of texts)
+      for (const word of wordsOf(text)) weights.set(word, Math.min(MAX_WEIGHT, (weights.get(word) ?? 0) + weight));
+    const ids: number[] = [];
+    for (const [word, weight] of weights) {
+      const id = this.#terms.get(word) ?? this.#newTerm(word);
+      insertPosting(this.#byId[id]!, slot, weight);
+      ids.push(id);
+    }
+    this.#termsOf.set(slot, ids);
+  }
+
+  remove(slot: number): void {
+    for (const id of this.#termsOf.get(slot)) {
+      const term = this.#byId[id]!;
+      removePosting(term, slot);
+      if (term.length === 0) this.#dropTerm(id, term.word);
+    }
+    this.#termsOf.set(slot, []);
+  }
+
+  /** The slots that meet every word of `query`; undefined when the query holds no word. `size`: number of slots. */
+  search(query: string, size: number): TextMatch | undefined {
+    const words = queryWords(query);
+    if (words.length === 0) return undefined;
+    this.#sort();
+    if (this.#scores.length < size) {
+      this.#scores = new Uint32Array(size);
+      this.#best = new Uint16Array(size);
+    }
+    const hits = new Bitset(size);
+    const reached = new Bitset(size);
+    const scores = this.#scores;
+    const best = this.#best;
+    words.forEach((word, i) => {
+      reached.clear();
+      for (const [term, closeness] of this.#reach(word)) {
+        const { slots, weights, length } = term;
+        for (let k = 0; k < length; k++) {
+          const slot = slots[k]!;
+          const score = weights[k]! * closeness;
+          const bit = 1 << (slot & 31);
+          if ((reached.words[slot >>> 5]! & bit) === 0) {
+            reached.words[slot >>> 5]! |= bit;
+            best[slot] = score;
+          } else if (score > best[slot]!) best[slot] = score;
+        }
+      }
+      if (i === 0) {
+        hits.copyFrom(reached);
+        hits.forEach((slot) => (scores[slot] = best[slot]!));
+      } else {
+        hits.and(reached);
+        hits.forEach((slot) => (scores[slot]! += best[slot]!));
+      }
+    });
+    return { hits, scores };
+  }
+
+  *#reach(word: string): Generator<[Term, number]> {
+    const vocabulary = this.#vocabulary;
+    let found = false;
+    for (let i = this.#placeOf(word); i < vocabulary.length && vocabulary[i]!.startsWith(word); i++) {
+      found = true;
+      yield [this.#term(vocabulary[i]!), vocabulary[i] === word ? CLOSENESS.exact : CLOSENESS.prefix];
+    }
+    if (found || word.length < MIN_SLIP_LENGTH) return;
+    for (const other of vocabulary) {
+      if (other.length >= word.length - 1 && oneSlip(word, other)) yield [this.#term(other), CLOSENESS.slip];
+    }
+  }
+
+  #term(word: string): Term {
+    return this.#byId[this.#terms.get(word)!]!;
+  }
+
+  #newTerm(word: string): number {
+    const id = this.#freeIds.pop() ?? this.#byId.length;
+    this.#byId[id] = { word, slots: new Uint32Array(2), weights: new Uint8Array(2), length: 0 };
+    this.#terms.set(word, id);
+    this.#vocabulary.push(word);
+    this.#sorted = false;
+    return id;
+  }
+
+  #dropTerm(id: number, word: string): void {
+    this.#byId[id] = undefined;
+    this.#freeIds.push(id);
+    this.#terms.delete(word);
+    this.#sort();
+    this.#vocabulary.splice(this.#placeOf(word), 1);
+  }
+
+  /** New words are appended and put in place by the next search: sorting nearly sorted words is one quick pass. */
+  #sort(): void {
+    if (this.#sorted) return;
+    this.#vocabulary.sort((a, b) => (a < b ? -1 : 1));
+    this.#sorted = true;
+  }
+
+  #placeOf(word: string): number {
+    let low = 0;
+    let high = this.#vocabulary.length;
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (this.#vocabulary[middle]! < word) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+}
+
+function postingPlace(term: Term, slot: number): number {
+  let low = 0;
+  let high = term.length;
+  if (high > 0 && term.slots[high - 1]! < slot) return high;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (term.slots[middle]! < slot) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+function insertPosting(term: Term, slot: number, weight: number): void {
+  if (term.length === term.slots.length) {
+    const room = Math.ceil(term.length * 1.3) + 2;
+    const slots = new Uint32Array(room);
+    slots.set(term.slots);
+    const weights = new Uint8Array(room);
+    weights.set(term.weights);
+    term.slots = slots;
+    term.weights = weights;
+  }
+  const place = postingPlace(term, slot);
+  term.slots.copyWithin(place + 1, place, term.length);
+  term.weights.copyWithin(place + 1, place, term.length);
+  term.slots[place] = slot;
+  term.weights[place] = weight;
+  term.length++;
+}
+
+function removePosting(term: Term, slot: number): void {
+  const place = postingPlace(term, slot);
+  term.slots.copyWithin(place, place + 1, term.length);
+  term.weights.copyWithin(place, place + 1, term.length);
+  term.length--;
+}

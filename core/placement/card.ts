@@ -1,0 +1,98 @@
+import type { Focus, Picture } from '../catalog/product';
+import type { ProductDocument } from '../editions/document';
+import type { Bitset } from '../finder/bitset';
+import { effectivePrice } from '../pricing/price';
+import type { ResolvedShop } from './resolved-shop';
+
+export const pictureSizes = [160, 480, 960, 1600] as const;
+export type PictureSize = (typeof pictureSizes)[number];
+
+/** Address of one size of a picture; the same content always has the same address. */
+export function mediaUrl(media: string, size: PictureSize): string {
+  return `/media/${media}/${size}.webp`;
+}
+
+export interface PictureView {
+  media: string;
+  alt: string;
+  width: number;
+  height: number;
+  focus: Focus;
+}
+
+export function pictureView(picture: Picture, title: string): PictureView {
+  const { media, width, height, focus } = picture;
+  return { media, alt: picture.alt || title, width, height, focus };
+}
+
+/** A product as it stands in a grid or a strip. Prices in minor units. */
+export interface ProductCard {
+  id: string;
+  slug: string;
+  title: string;
+  url: string;
+  image: string | null;
+  picture: PictureView | null;
+  price: { min: number; max: number; currency: string };
+  wasPrice: number | null;
+  inStock: boolean;
+  brand: string | null;
+  /** the variant that the card stands for */
+  variantId: string | null;
+  swatches: { label: string; colour: string }[];
+}
+
+function swatchesOf(product: ProductDocument): ProductCard['swatches'] {
+  const option = product.options.find(({ values }) => values.some((value) => value.swatch));
+  return option?.values.flatMap(({ name, swatch }) => (swatch ? [{ label: name, colour: swatch }] : [])) ?? [];
+}
+
+/** The picture that shows a variant: its own, else the face of the product. */
+export function pictureOf(product: ProductDocument, variantId: string | null): Picture | undefined {
+  const own = product.variants.find((variant) => variant.id === variantId)?.pictureId;
+  return product.pictures.find((picture) => picture.id === own) ?? product.pictures[0];
+}
+
+/**
+ * The card of the product in a slot. When variant filters are on, `matching` holds the variants that pass them: the card
+ * then shows, and links to, the first of those.
+ */
+export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): ProductCard {
+  const { index } = shop;
+  const product = shop.products.get(index.id(slot))!;
+  const { start, count } = index.variants(slot);
+  let shown: string | null = null;
+  for (let variant = start; matching && shown === null && variant < start + count; variant++)
+    if (matching.has(variant)) shown = index.variantId(variant);
+  const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
+  const prices = product.variants.map((each) => effectivePrice(each).price);
+  const picture = pictureOf(product, variant?.id ?? null);
+  return {
+    id: product.id,
+    slug: product.slug,
+    title: product.title,
+    url: `/p/${product.slug}${shown ? `?v=${shown}` : ''}`,
+    image: picture ? mediaUrl(picture.media, 480) : null,
+    picture: picture ? pictureView(picture, product.title) : null,
+    price: {
+      min: prices.length ? Math.min(...prices) : 0,
+      max: prices.length ? Math.max(...prices) : 0,
+      currency: shop.settings.currency,
+    },
+    wasPrice: wasPriceOf(product),
+    inStock: shop.facts(product.id)!.stock > 0,
+    brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
+    variantId: variant?.id ?? null,
+    swatches: swatchesOf(product),
+  };
+}
+
+/** What the cheapest variant cost before it was reduced; null when it is not. */
+function wasPriceOf(product: ProductDocument): number | null {
+  let cheapest: ReturnType<typeof effectivePrice> | undefined;
+  for (const variant of product.variants) {
+    const price = effectivePrice(variant);
+    if (!cheapest || price.price < cheapest.price) cheapest = price;
+  }
+  return cheapest?.wasPrice ?? null;
+}

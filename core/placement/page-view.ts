@@ -1,0 +1,135 @@
+import { list } from '../finder/listing';
+import { cardOf, pictureView, type PictureView, type ProductCard } from './card';
+import { placeSet, type ListingPlace } from './listing-view';
+import type { Page, Section, Target } from './page';
+import type { ResolvedShop } from './resolved-shop';
+
+export interface LinkView {
+  label: string;
+  url: string;
+}
+
+export type SectionView = { id: string } & (
+  | { kind: 'banner'; title: string; text: string; link: LinkView | null; picture: PictureView | null }
+  | { kind: 'strip'; title: string; items: ProductCard[]; total: number; more: string | null }
+  | { kind: 'tiles'; title: string; tiles: (LinkView & { count: number; picture: PictureView | null })[] }
+);
+
+export interface PageView {
+  id: string;
+  title: string;
+  sections: SectionView[];
+}
+
+export interface MenuView {
+  items: (LinkView & { items: LinkView[] })[];
+}
+
+/** Where a link leads and what it is called; undefined when its target is gone. */
+export function targetLink(shop: ResolvedShop, target: Target): LinkView | undefined {
+  switch (target.kind) {
+    case 'category': {
+      const category = shop.categories.get(target.id);
+      return category && { label: category.name, url: `/c/${category.slug}` };
+    }
+    case 'collection': {
+      const collection = shop.collections.get(target.id);
+      return collection && { label: collection.name, url: `/g/${collection.slug}` };
+    }
+    case 'page': {
+      const page = shop.pages.get(target.id);
+      return page && { label: page.title, url: page.home ? '/' : `/page/${page.slug}` };
+    }
+  }
+}
+
+/** Slots of the products that a strip shows, in order, and how many it could show. */
+export function stripSlots(
+  shop: ResolvedShop,
+  section: Extract<Section, { kind: 'strip' }>,
+  now: number,
+): { slots: number[]; total: number } {
+  const { source, count } = section;
+  if (!source) return { slots: [], total: 0 };
+  return firstSlots(shop, { kind: source.kind, id: source.id }, count, now);
+}
+
+/** The first products of a place in its own order. */
+export function firstSlots(shop: ResolvedShop, at: ListingPlace, limit: number, now: number) {
+  const collection = at.kind === 'collection' ? shop.collections.get(at.id) : undefined;
+  const sort = collection ? shop.orderOf(collection) : 'featured';
+  return list(shop.index, { base: placeSet(shop, at, now), sort, offset: 0, limit });
+}
+
+function faceOfPlace(shop: ResolvedShop, at: ListingPlace, now: number): PictureView | null {
+  for (const slot of firstSlots(shop, at, 8, now).slots) {
+    const product = shop.products.get(shop.index.id(slot))!;
+    const face = product.pictures[0];
+    if (face) return { ...pictureView(face, product.title), alt: '' };
+  }
+  return null;
+}
+
+function sectionView(shop: ResolvedShop, section: Section, now: number): SectionView {
+  const { id } = section;
+  switch (section.kind) {
+    case 'banner': {
+      const { title, text, link } = section;
+      const place = link && link.kind !== 'page' ? { kind: link.kind, id: link.id } : null;
+      return {
+        id,
+        kind: 'banner',
+        title,
+        text,
+        link: (link && targetLink(shop, link)) ?? null,
+        picture: place && faceOfPlace(shop, place, now),
+      };
+    }
+    case 'strip': {
+      const { slots, total } = stripSlots(shop, section, now);
+      return {
+        id,
+        kind: 'strip',
+        title: section.title,
+        items: slots.map((slot) => cardOf(shop, slot)),
+        total,
+        more: (section.source && targetLink(shop, section.source)?.url) ?? null,
+      };
+    }
+    case 'tiles':
+      return {
+        id,
+        kind: 'tiles',
+        title: section.title,
+        tiles: section.categoryIds.flatMap((categoryId) => {
+          const category = shop.categories.get(categoryId);
+          if (!category) return [];
+          const at = { kind: 'category', id: categoryId } as const;
+          return [
+            {
+              label: category.name,
+              url: `/c/${category.slug}`,
+              count: placeSet(shop, at, now).count(),
+              picture: faceOfPlace(shop, at, now),
+            },
+          ];
+        }),
+      };
+  }
+}
+
+/** A page with every section filled, as shoppers see it at `now` (seconds since 1970). */
+export function pageView(shop: ResolvedShop, page: Page, now: number): PageView {
+  return { id: page.id, title: page.title, sections: page.sections.map((section) => sectionView(shop, section, now)) };
+}
+
+/** The header menu; items whose target is gone are left out. */
+export function menuView(shop: ResolvedShop): MenuView {
+  const view = (item: { label: string; target: Target }): LinkView[] => {
+    const link = targetLink(shop, item.target);
+    return link ? [{ url: link.url, label: item.label || link.label }] : [];
+  };
+  return {
+    items: shop.menu.items.flatMap((item) => view(item).map((link) => ({ ...link, items: item.items.flatMap(view) }))),
+  };
+}

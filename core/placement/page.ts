@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { idSchema, slugSchema } from '../catalog/identity';
+
+/** Something of the shop that a link can lead to. */
+export const targetSchema = z.object({ kind: z.enum(['category', 'collection', 'page']), id: idSchema });
+export type Target = z.infer<typeof targetSchema>;
+
+const sectionTitle = z.string().trim().max(120, 'A title can have at most 120 characters.');
+
+export const MAX_STRIP = 24;
+
+export const sectionBodySchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('banner'),
+    title: sectionTitle.min(1, 'A banner needs a title.'),
+    text: z.string().trim().max(400, 'A banner can have at most 400 characters.'),
+    link: targetSchema.nullable(),
+  }),
+  z.object({
+    kind: z.literal('strip'),
+    title: sectionTitle.min(1, 'A strip needs a title.'),
+    source: z.object({ kind: z.enum(['category', 'collection']), id: idSchema }).nullable(),
+    count: z
+      .number({ error: 'Type how many goods to show.' })
+      .int('Type a whole number.')
+      .min(1, 'A strip shows at least one product.')
+      .max(MAX_STRIP, `A strip shows at most ${MAX_STRIP} products.`),
+  }),
+  z.object({
+    kind: z.literal('tiles'),
+    title: sectionTitle,
+    categoryIds: z.array(idSchema).max(24, 'At most 24 tiles.'),
+  }),
+]);
+export type SectionBody = z.infer<typeof sectionBodySchema>;
+
+export type Section = SectionBody & { id: string };
+
+export const pageSchema = z.object({
+  id: idSchema,
+  title: z.string(),
+  slug: slugSchema,
+  /** the home page stands at "/" and cannot be deleted */
+  home: z.boolean(),
+  sections: z.array(z.intersection(sectionBodySchema, z.object({ id: idSchema }))),
+});
+export type Page = z.infer<typeof pageSchema>;
+
+export const menuItemSchema = z.object({ id: idSchema, label: z.string(), target: targetSchema });
+export type MenuItem = z.infer<typeof menuItemSchema>;
+
+/** The header menu: items, each with at most one level of items below it. */
+export const menuSchema = z.object({
+  items: z.array(menuItemSchema.extend({ items: z.array(menuItemSchema) })),
+});
+export type Menu = z.infer<typeof menuSchema>;
+
+export const settingsSchema = z.object({
+  name: z.string().trim().min(1, 'The shop needs a name.').max(80, 'A name can have at most 80 characters.'),
+  tagline: z.string().trim().max(160, 'At most 160 characters.'),
+  currency: z.enum(['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD', 'NZD']),
+  /** basis points */
+  taxRate: z.number().int().min(0).max(10_000),
+  taxIncluded: z.boolean(),
+  timeZone: z.string(),
+  locale: z.string(),
+});
+export type Settings = z.infer<typeof settingsSchema>;

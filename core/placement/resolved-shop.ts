@@ -1,0 +1,281 @@
+import { CategoryTree } from '../catalog/category-tree';
+import type { Brand, Category, Collection, Tag } from '../catalog/group';
+import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../editions/document';
+import { Bitset } from '../finder/bitset';
+import { FinderIndex } from '../finder/finder-index';
+import type { ProductFacts } from '../rules/facts';
+import { fieldRegistry, type FieldRegistry } from '../rules/field';
+import { membersOf } from '../rules/members';
+import { takesIn } from '../rules/predicate';
+import { conditionsOf } from '../rules/rule';
+import { entryOf, factsOf, finderShape, optionKey, optionValueKey } from './facts';
+import type { Menu, Page, Settings } from './page';
+
+export interface ResolvedShopInputs {
+  /** pieces left of a variant; null when it is not counted */
+  stock: (variantId: string) => number | null;
+  /** standings of a product; more than its own for the desk ("changed"). */
+  standing?: (product: ProductDocument) => readonly string[];
+}
+
+interface CachedMembers {
+  collection: Collection;
+  set: Bitset;
+  /** minute for which a rule that speaks of time was worked out */
+  minute: number | undefined;
+}
+
+const emptySettings: Settings = {
+  name: 'My shop',
+  tagline: '',
+  currency: 'EUR',
+  taxRate: 2100,
+  taxIncluded: true,
+  timeZone: 'Europe/Amsterdam',
+  locale: 'en',
+};
+
+/**
+ * A shop made from documents, live stock and an instant: the live shop from an edition, the preview from the working
+ * copy, by the same code. Kept fresh document by document. Views of it (listing, product, page) are in the files beside.
+ */
+export class ResolvedShop {
+  readonly products = new Map<string, ProductDocument>();
+  readonly categories = new Map<string, Category>();
+  readonly collections = new Map<string, Collection>();
+  readonly brands = new Map<string, Brand>();
+  readonly tags = new Map<string, Tag>();
+  readonly pages = new Map<string, Page>();
+  readonly index = new FinderIndex(finderShape);
+  menu: Menu = { items: [] };
+  settings: Settings = emptySettings;
+  /** goes up with every change, so that what was computed from the shop can be kept */
+  version = 0;
+  readonly #facts = new Map<string, ProductFacts>();
+  readonly #slugs = new Map<string, string>();
+  readonly #members = new Map<string, CachedMembers>();
+  readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
+  #tree: CategoryTree | undefined;
+  #fields: FieldRegistry | undefined;
+
+  constructor(readonly inputs: ResolvedShopInputs) {}
+
+  get tree(): CategoryTree {
+    return (this.#tree ??= new CategoryTree(this.categories.values()));
+  }
+
+  get fields(): FieldRegistry {
+    const names = (map: ReadonlyMap<string, { name: string }>) =>
+      new Map([...map].map(([id, thing]) => [id, thing.name]));
+    return (this.#fields ??= fieldRegistry({
+      categories: names(this.categories),
+      tags: names(this.tags),
+      brands: names(this.brands),
+      options: this.#options,
+    }));
+  }
+
+  /** Options met in the catalog by key, with the words and colours of their values. */
+  get options(): ReadonlyMap<
+    string,
+    { label: string; values: ReadonlyMap<string, string>; swatches: ReadonlyMap<string, string> }
+  > {
+    return this.#options;
+  }
+
+  facts(productId: string): ProductFacts | undefined {
+    return this.#facts.get(productId);
+  }
+
+  stock(variantId: string): number | null {
+    return this.inputs.stock(variantId);
+  }
+
+  /** Products that shoppers meet in listings and strips. */
+  get listed(): Bitset {
+    return this.index.posting('standing', 'live') ?? new Bitset(this.index.alive.size);
+  }
+
+  bySlug(kind: 'product' | 'category' | 'collection' | 'brand' | 'tag' | 'page', slug: string): string | undefined {
+    return this.#slugs.get(`${kind} ${slug}`);
+  }
+
+  /** Starts over with these documents. */
+  load(documents: Iterable<ShopDocument>): void {
+    const products: ProductDocument[] = [];
+    for (const document of documents) {
+      if (document.kind === 'product') products.push(document.body);
+      else this.#store(document.kind, document.key, document.body);
+    }
+    for (const product of products) this.#storeProduct(product);
+    this.index.load(products.map((product) => this.#entry(product)));
+    this.#touched();
+    this.#members.clear();
+  }
+
+  /** Adds or replaces one document, or removes it when `body` is undefined. */
+  apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
+    if (kind === 'product') {
+      if (body) this.#putProduct(body as ProductDocument);
+      else this.#removeProduct(key);
+    } else {
+      const before = kind === 'category' ? this.categories.get(key) : undefined;
+      this.#store(kind, key, body);
+      this.#tree = undefined;
+      this.#fields = undefined;
+      const isSameBranch = kind === 'category' && body && before?.parentId === (body as Category).parentId;
+      if ((kind === 'category' && !isSameBranch) || kind === 'brand' || kind === 'tag') this.#refreshHolders(kind, key);
+      if (kind === 'collection') this.#members.delete(key);
+    }
+    this.#touched();
+  }
+
+  /** Works a product out again, after its stock or its standing changed. */
+  refresh(productId: string): void {
+    const product = this.products.get(productId);
+    if (!product) return;
+    this.#putProduct(product);
+    this.#touched();
+  }
+
+  /** The listed products of a collection at `now` (seconds since 1970), as a set. */
+  members(collectionId: string, now: number): Bitset {
+    const collection = this.collections.get(collectionId);
+    if (!collection) return new Bitset(this.index.alive.size);
+    const cached = this.#members.get(collectionId);
+    const minute = this.#speaksOfTime(collection) ? Math.floor(now / 60) : undefined;
+    if (cached && cached.minute === minute) return cached.set;
+    const set = this.#allMembers(collection, now).and(this.listed);
+    this.#members.set(collectionId, { collection, set, minute });
+    return set;
+  }
+
+  /** The slots of a collection in its own order; a name of an index order for a rule collection. */
+  orderOf(collection: Collection): string | number[] {
+    if (collection.source === 'rule') return collection.sort;
+    return collection.picked.flatMap((id) => this.index.slot(id) ?? []);
+  }
+
+  #allMembers(collection: Collection, now: number): Bitset {
+    if (collection.source === 'rule') return membersOf(collection.rule, this.index, this.fields, now);
+    const set = new Bitset(this.index.alive.size);
+    for (const id of collection.picked) {
+      const slot = this.index.slot(id);
+      if (slot !== undefined) set.add(slot);
+    }
+    return set;
+  }
+
+  #speaksOfTime(collection: Collection): boolean {
+    return (
+      collection.source === 'rule' && conditionsOf(collection.rule).some(({ condition }) => condition.is === 'inLast')
+    );
+  }
+
+  #touched(): void {
+    this.version++;
+  }
+
+  #store(kind: DocumentKind, key: string, body: unknown): void {
+    switch (kind) {
+      case 'menu':
+        this.menu = (body as Menu | undefined) ?? { items: [] };
+        return;
+      case 'settings':
+        this.settings = (body as Settings | undefined) ?? emptySettings;
+        return;
+      case 'product':
+        return;
+      default: {
+        const map = this.#mapOf(kind) as Map<string, { slug: string }>;
+        const before = map.get(key);
+        if (before) this.#slugs.delete(`${kind} ${before.slug}`);
+        if (body) {
+          map.set(key, body as { slug: string });
+          this.#slugs.set(`${kind} ${(body as { slug: string }).slug}`, key);
+        } else map.delete(key);
+      }
+    }
+  }
+
+  #mapOf(kind: Exclude<DocumentKind, 'menu' | 'settings' | 'product'>) {
+    return {
+      category: this.categories,
+      collection: this.collections,
+      brand: this.brands,
+      tag: this.tags,
+      page: this.pages,
+    }[kind];
+  }
+
+  #storeProduct(product: ProductDocument): void {
+    const before = this.products.get(product.id);
+    if (before) this.#slugs.delete(`product ${before.slug}`);
+    this.products.set(product.id, product);
+    this.#slugs.set(`product ${product.slug}`, product.id);
+    for (const option of product.options) this.#meetOption(option);
+  }
+
+  #meetOption(option: ProductDocument['options'][number]): void {
+    const key = optionKey(option.name);
+    let known = this.#options.get(key);
+    if (!known) {
+      this.#options.set(key, (known = { label: option.name, values: new Map(), swatches: new Map() }));
+      this.#fields = undefined;
+    }
+    for (const value of option.values) {
+      const valueKey = optionValueKey(value.name);
+      if (!known.values.has(valueKey)) known.values.set(valueKey, value.name);
+      if (value.swatch) known.swatches.set(valueKey, value.swatch);
+    }
+  }
+
+  #entry(product: ProductDocument) {
+    const standing = this.inputs.standing?.(product) ?? [product.standing];
+    const facts = factsOf(product, this.inputs.stock, this.tree, standing);
+    this.#facts.set(product.id, facts);
+    const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '').join(' ');
+    return entryOf(facts, product, { brand: this.brands.get(product.brandId ?? '')?.name ?? '', tags });
+  }
+
+  #putProduct(product: ProductDocument): void {
+    this.#storeProduct(product);
+    this.index.put(this.#entry(product));
+    this.#refreshMembership(product.id);
+  }
+
+  #removeProduct(id: string): void {
+    const product = this.products.get(id);
+    if (!product) return;
+    const slot = this.index.slot(id)!;
+    this.#slugs.delete(`product ${product.slug}`);
+    this.products.delete(id);
+    this.#facts.delete(id);
+    this.index.remove(id);
+    for (const cached of this.#members.values()) cached.set.delete(slot);
+  }
+
+  /** One product against every kept collection: cheaper than working all of them out again. */
+  #refreshMembership(id: string): void {
+    const slot = this.index.slot(id)!;
+    const facts = this.#facts.get(id)!;
+    const isListed = facts.standing.includes('live');
+    for (const cached of this.#members.values()) {
+      const { collection } = cached;
+      if (slot >= cached.set.size) cached.set = cached.set.sized(this.index.alive.size);
+      const isMember =
+        isListed &&
+        (collection.source === 'picked'
+          ? collection.picked.includes(id)
+          : takesIn(collection.rule, facts, this.fields, (cached.minute ?? 0) * 60));
+      if (isMember) cached.set.add(slot);
+      else cached.set.delete(slot);
+    }
+  }
+
+  /** Products whose text or categories depend on a group that changed. */
+  #refreshHolders(kind: 'category' | 'brand' | 'tag', id: string): void {
+    const holders = this.index.posting(kind, id)?.toArray() ?? [];
+    for (const slot of holders) this.#putProduct(this.products.get(this.index.id(slot))!);
+  }
+}

@@ -1,0 +1,79 @@
+import { fold } from '../catalog/identity';
+import type { Field } from './field';
+import type { Condition } from './rule';
+
+const DAY = 86_400;
+
+/** The numbers that a condition on a number, money or date field takes in: `low <= x <= high`, ends open if told. */
+export interface Span {
+  low: number;
+  high: number;
+  lowOpen: boolean;
+  highOpen: boolean;
+}
+
+/** The span of a numeric condition at `now` (seconds since 1970); undefined when its value does not fit. */
+export function spanOf(condition: Condition, now: number): Span | undefined {
+  const { is, value } = condition;
+  if (is === 'between') {
+    if (!Array.isArray(value) || typeof value[0] !== 'number' || typeof value[1] !== 'number') return undefined;
+    return { low: value[0], high: value[1], lowOpen: false, highOpen: false };
+  }
+  if (typeof value !== 'number') return undefined;
+  const all: Span = { low: -Infinity, high: Infinity, lowOpen: false, highOpen: false };
+  switch (is) {
+    case 'below':
+    case 'before':
+      return { ...all, high: value, highOpen: true };
+    case 'atMost':
+      return { ...all, high: value };
+    case 'equals':
+      return { ...all, low: value, high: value };
+    case 'atLeast':
+    case 'after':
+      return { ...all, low: value };
+    case 'above':
+      return { ...all, low: value, lowOpen: true };
+    case 'inLast':
+      return { ...all, low: now - value * DAY, high: now };
+    default:
+      return undefined;
+  }
+}
+
+export function inSpan(span: Span, x: number): boolean {
+  return (span.lowOpen ? x > span.low : x >= span.low) && (span.highOpen ? x < span.high : x <= span.high);
+}
+
+/** The test that a text condition makes on an already folded text. */
+export function textTest(condition: Condition): (folded: string) => boolean {
+  const wanted = fold(String(condition.value ?? '')).trim();
+  if (wanted === '') return () => false;
+  if (condition.is === 'starts') return (text) => text.startsWith(wanted);
+  if (condition.is === 'equals') return (text) => text === wanted;
+  return (text) => text.includes(wanted);
+}
+
+/** Does one condition hold for the value(s) that its field read? */
+export function holds(
+  field: Field,
+  condition: Condition,
+  actual: readonly string[] | number | string | boolean,
+  now: number,
+): boolean {
+  switch (field.type) {
+    case 'choice': {
+      const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];
+      const some = (actual as readonly string[]).some((value) => wanted.includes(value));
+      return condition.is === 'noneOf' ? !some : some;
+    }
+    case 'yesNo':
+      return (actual as boolean) === (condition.is === 'yes');
+    case 'text':
+      return textTest(condition)(fold(actual as string));
+    default: {
+      const span = spanOf(condition, now);
+      return span !== undefined && inSpan(span, actual as number);
+    }
+  }
+}

@@ -1,0 +1,32 @@
+/** What rules, filters and search know of one variant. */
+export interface VariantFacts {
+  id: string;
+  /** what a shopper pays now, minor units */
+  price: number;
+  onSale: boolean;
+  /** Infinity when it is not counted */
+  stock: number;
+  /** option key → value key, such as colourway → ember */
+  options: Readonly<Record<string, string>>;
+}
+
+/** What rules, filters and search know of one product, at one instant. */
+export interface ProductFacts {
+  id: string;
+  title: string;
+  kind: string;
+  standing: readonly string[];
+  /** lowest price of its variants, minor units */
+  price: number;
+  onSale: boolean;
+  /** sum over its variants; Infinity when one is not counted */
+  stock: number;
+  /** seconds since 1970 */
+  created: number;
+  featured: boolean;
+  /** its categories and all above them */
+  category: readonly string[];
+  tag: readonly string[];
+  brand: string | null;
+  variants: readonly VariantFacts[];
+}

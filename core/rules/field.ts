@@ -1,0 +1,144 @@
+import type { Operator } from './rule';
+import type { ProductFacts, VariantFacts } from './facts';
+
+export type FieldType = 'text' | 'choice' | 'number' | 'money' | 'date' | 'yesNo';
+
+/**
+ * One thing that a rule can ask about. `key` also names the posting facet or the number column of the finder that
+ * holds the same fact, so that predicate and set evaluation read one source.
+ */
+export interface Field {
+  key: string;
+  label: string;
+  type: FieldType;
+  /** values of the product */
+  read: (facts: ProductFacts) => readonly string[] | number | string | boolean;
+  /** the same of one variant; absent where a variant has no such fact */
+  readVariant?: (facts: VariantFacts) => readonly string[] | number | boolean;
+  /** for choices: id or key → words; undefined when it no longer exists */
+  choices?: ReadonlyMap<string, string>;
+}
+
+export const operatorsOf: Record<FieldType, readonly Operator[]> = {
+  text: ['contains', 'starts', 'equals'],
+  choice: ['anyOf', 'noneOf'],
+  number: ['above', 'atLeast', 'equals', 'atMost', 'below', 'between'],
+  money: ['below', 'atMost', 'equals', 'atLeast', 'above', 'between'],
+  date: ['inLast', 'after', 'before'],
+  yesNo: ['yes', 'no'],
+};
+
+export const operatorWords: Record<Operator, string> = {
+  contains: 'contains',
+  starts: 'starts with',
+  anyOf: 'is',
+  noneOf: 'is not',
+  below: 'is below',
+  atMost: 'is at most',
+  equals: 'is exactly',
+  atLeast: 'is at least',
+  above: 'is above',
+  between: 'is between',
+  before: 'before',
+  after: 'after',
+  inLast: 'in the last',
+  yes: 'yes',
+  no: 'no',
+};
+
+export const kindWords: Record<string, string> = {
+  physical: 'physical product',
+  digital: 'digital product',
+  service: 'service',
+  giftCard: 'gift card',
+  bundle: 'bundle',
+};
+
+/** Names of the things that rules can point at, by id. */
+export interface FieldData {
+  categories: ReadonlyMap<string, string>;
+  tags: ReadonlyMap<string, string>;
+  brands: ReadonlyMap<string, string>;
+  /** option key → its label and its values by key */
+  options: ReadonlyMap<string, { label: string; values: ReadonlyMap<string, string> }>;
+}
+
+export type FieldRegistry = ReadonlyMap<string, Field>;
+
+/** Key under which the option `key` joins the registry. */
+export const optionField = (key: string) => `option.${key}`;
+
+const standingWords = new Map([
+  ['live', 'live'],
+  ['changed', 'changed since live'],
+  ['draft', 'draft'],
+  ['off', 'off the shop'],
+  ['soldOut', 'sold out'],
+]);
+
+/** All fields that a rule can use: the fixed ones, then one for each option found in the catalog. */
+export function fieldRegistry(data: FieldData): FieldRegistry {
+  const fields: Field[] = [
+    { key: 'title', label: 'Title', type: 'text', read: (facts) => facts.title },
+    {
+      key: 'category',
+      label: 'Category',
+      type: 'choice',
+      read: (facts) => facts.category,
+      choices: data.categories,
+    },
+    { key: 'tag', label: 'Tag', type: 'choice', read: (facts) => facts.tag, choices: data.tags },
+    {
+      key: 'brand',
+      label: 'Brand',
+      type: 'choice',
+      read: (facts) => (facts.brand ? [facts.brand] : []),
+      choices: data.brands,
+    },
+    {
+      key: 'price',
+      label: 'Price',
+      type: 'money',
+      read: (facts) => facts.price,
+      readVariant: (variant) => variant.price,
+    },
+    {
+      key: 'onSale',
+      label: 'On sale',
+      type: 'yesNo',
+      read: (facts) => facts.onSale,
+      readVariant: (variant) => variant.onSale,
+    },
+    {
+      key: 'stock',
+      label: 'Stock',
+      type: 'number',
+      read: (facts) => facts.stock,
+      readVariant: (variant) => variant.stock,
+    },
+    { key: 'created', label: 'Added', type: 'date', read: (facts) => facts.created },
+    {
+      key: 'kind',
+      label: 'Kind',
+      type: 'choice',
+      read: (facts) => [facts.kind],
+      choices: new Map(Object.entries(kindWords)),
+    },
+    { key: 'standing', label: 'Standing', type: 'choice', read: (facts) => facts.standing, choices: standingWords },
+  ];
+  for (const [key, option] of data.options) {
+    const readVariant = (variant: VariantFacts) => {
+      const value = variant.options[key];
+      return value === undefined ? [] : [value];
+    };
+    fields.push({
+      key: optionField(key),
+      label: option.label,
+      type: 'choice',
+      read: (facts) => facts.variants.flatMap(readVariant),
+      readVariant,
+      choices: option.values,
+    });
+  }
+  return new Map(fields.map((field) => [field.key, field]));
+}

@@ -1,0 +1,54 @@
+import { formatMoney } from '../catalog/money';
+import { operatorWords, type Field, type FieldRegistry } from './field';
+import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from './rule';
+
+const day = (seconds: number) => new Date(seconds * 1000).toISOString().slice(0, 10);
+
+function valueWords(field: Field, condition: Condition, currency: string): string {
+  const { value, is } = condition;
+  const number = (x: number) =>
+    field.type === 'money' ? formatMoney(x, currency) : field.type === 'date' && is !== 'inLast' ? day(x) : String(x);
+  if (is === 'inLast') return `${value} ${value === 1 ? 'day' : 'days'}`;
+  if (is === 'between' && Array.isArray(value))
+    return `${number(value[0] as number)} and ${number(value[1] as number)}`;
+  if (Array.isArray(value))
+    return value.map((id) => field.choices?.get(String(id)) ?? 'something deleted').join(' or ');
+  return typeof value === 'number' ? number(value) : `“${value ?? ''}”`;
+}
+
+function conditionWords(condition: Condition, fields: FieldRegistry, currency: string): string {
+  const field = fields.get(condition.field);
+  if (!field) return `a deleted field “${condition.field}”`;
+  const label = field.label.toLowerCase();
+  if (field.type === 'yesNo') return condition.is === 'yes' ? `${label}` : `not ${label}`;
+  if (field.type === 'choice' && Array.isArray(condition.value) && condition.value.length === 0) return `${label} is …`;
+  return `${label} ${operatorWords[condition.is]} ${valueWords(field, condition, currency)}`;
+}
+
+function join(match: Match, parts: string[]): string {
+  const list = parts.join(match === 'all' ? ' and ' : ' or ');
+  if (match !== 'none') return list;
+  return parts.length === 1 ? `not (${list})` : `none of (${list})`;
+}
+
+/** The rule as a sentence to be read aloud: "every product where stock is above 0 and tag is indoor". */
+export function sentenceOf(rule: Rule, fields: FieldRegistry, currency: string): string {
+  const words = (node: RuleNode, outer: Match | null): string => {
+    if (isCondition(node)) return conditionWords(node, fields, currency);
+    if (node.of.length === 0) return 'nothing yet';
+    if (isVariantGroup(node)) {
+      const inside = join(
+        node.match,
+        node.of.map((condition) => conditionWords(condition, fields, currency)),
+      );
+      return `${node.variants === 'some' ? 'one variant has' : 'every variant has'} (${inside})`;
+    }
+    const inside = join(
+      node.match,
+      node.of.map((child) => words(child, node.match)),
+    );
+    const needsBrackets = outer !== null && node.match !== 'none' && node.match !== outer && node.of.length > 1;
+    return needsBrackets ? `(${inside})` : inside;
+  };
+  return rule.of.length === 0 ? 'no conditions yet' : `every product where ${words(rule, null)}`;
+}

@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import type { ProductDocument, ShopDocument } from '../editions/document';
+import { ResolvedShop } from '../placement/resolved-shop';
+
+/** Seconds since 1970 that the tests call now. */
+export const NOW = 1_800_000_000;
+
+export function productOf(id: string, over: Partial<ProductDocument> = {}): ProductDocument {
+  return {
+    id,
+    kind: 'physical',
+    title: `Kite ${id}`,
+    summary: '',
+    description: '',
+    slug: id.replace(/_/g, '-'),
+    standing: 'live',
+    featured: false,
+    brandId: null,
+    categoryIds: [],
+    tagIds: [],
+    options: [],
+    variants: [{ id: `${id}v`, values: [], sku: '', price: 1000, salePrice: null, pictureId: null }],
+    pictures: [],
+    created: new Date((NOW - 86_400) * 1000).toISOString(),
+    ...over,
+  };
+}
+
+const group = (id: string, name: string) => ({ id, name, slug: name.toLowerCase() });
+
+/** Categories c_kites > c_deltas, c_line; tags t_indoor, t_night; brands b_alula, b_tern. */
+export const groupDocuments: ShopDocument[] = [
+  { kind: 'category', key: 'c_kites', body: { ...group('c_kites', 'Kites'), parentId: null, position: 0, text: '' } },
+  {
+    kind: 'category',
+    key: 'c_deltas',
+    body: { ...group('c_deltas', 'Deltas'), parentId: 'c_kites', position: 0, text: '' },
+  },
+  { kind: 'category', key: 'c_line', body: { ...group('c_line', 'Line'), parentId: null, position: 1, text: '' } },
+  { kind: 'tag', key: 't_indoor', body: group('t_indoor', 'Indoor') },
+  { kind: 'tag', key: 't_night', body: group('t_night', 'Night') },
+  { kind: 'brand', key: 'b_alula', body: group('b_alula', 'Alula') },
+  { kind: 'brand', key: 'b_tern', body: group('b_tern', 'Tern') },
+];
+
+export function shopOf(products: readonly ProductDocument[], stock: ReadonlyMap<string, number | null> = new Map()) {
+  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null });
+  shop.load([...groupDocuments, ...products.map((body): ShopDocument => ({ kind: 'product', key: body.id, body }))]);
+  return shop;
+}
+
+/** A product of the small world above with up to four variants of two options. */
+export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<ProductDocument> {
+  return fc
+    .record({
+      id,
+      title: fc.constantFrom('Harrier delta', 'Wren sled', 'Night box', 'Braided line'),
+      kind: fc.constantFrom('physical' as const, 'digital' as const),
+      standing: fc.constantFrom('live' as const, 'live' as const, 'draft' as const, 'off' as const),
+      brandId: fc.constantFrom(null, 'b_alula', 'b_tern'),
+      categoryIds: fc.uniqueArray(fc.constantFrom('c_kites', 'c_deltas', 'c_line'), { maxLength: 2 }),
+      tagIds: fc.uniqueArray(fc.constantFrom('t_indoor', 't_night'), { maxLength: 2 }),
+      age: fc.integer({ min: 0, max: 60 }),
+      variants: fc.uniqueArray(
+        fc.record({
+          colour: fc.integer({ min: 0, max: 1 }),
+          size: fc.integer({ min: 0, max: 1 }),
+          price: fc.integer({ min: 1, max: 5 }),
+          sale: fc.option(fc.integer({ min: 1, max: 5 })),
+        }),
+        { selector: ({ colour, size }) => colour * 2 + size, minLength: 1, maxLength: 4 },
+      ),
+    })
+    .map(({ id, age, variants, ...rest }) =>
+      productOf(id, {
+        ...rest,
+        created: new Date((NOW - age * 86_400) * 1000).toISOString(),
+        options: [
+          {
+            id: 'o_1',
+            name: 'Colourway',
+            values: ['Ember', 'Pine'].map((name, i) => ({ id: `w_c${i}`, name, swatch: null })),
+          },
+          { id: 'o_2', name: 'Size', values: ['S', 'L'].map((name, i) => ({ id: `w_s${i}`, name, swatch: null })) },
+        ],
+        variants: variants.map(({ colour, size, price, sale }) => ({
+          id: `${id}v${colour}${size}`,
+          values: [`w_c${colour}`, `w_s${size}`],
+          sku: '',
+          price: price * 100,
+          salePrice: sale === null ? null : sale * 100,
+          pictureId: null,
+        })),
+      }),
+    );
+}
+
+export const stockArbitrary = fc.array(fc.option(fc.integer({ min: 0, max: 3 })), { minLength: 8, maxLength: 8 });

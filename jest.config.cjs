@@ -1,0 +1,19 @@
+module.exports = {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/shop', '<rootDir>/desk', '<rootDir>/demo'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  maxWorkers: 2,
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+};
