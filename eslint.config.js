@@ -65,7 +65,9 @@ export default tseslint.config(
   },
   {
     files: ['scripts/**/*.mjs', '*.cjs'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', module: 'writable', setTimeout: 'readonly' } },
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', module: 'writable', setTimeout: 'readonly' },
+    },
   },
   ...direction,
 );

@@ -125,9 +125,9 @@ export class FinderIndex {
     return this.alive.clone().keep((slot) => test(this.#titles[slot]!));
   }
 
-  /** Replaces everything. O(n log n) for the orders, linear for the rest. */
+  /** Fills an index that is still empty. O(n log n) for the orders, linear for the rest. */
   load(entries: readonly FinderEntry[]): void {
-    for (const id of [...this.#slotOf.keys()]) this.remove(id);
+    if (this.size > 0) throw new Error('Only an empty index can be loaded.');
     this.#reserve(entries.length);
     const slots = entries.map((entry) => this.#place(entry));
     for (const order of this.#orders.values()) order.load(slots);

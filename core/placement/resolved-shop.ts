@@ -18,6 +18,16 @@ export interface ResolvedShopInputs {
   standing?: (product: ProductDocument) => readonly string[];
 }
 
+/** One document put in, or taken out when it has no body. */
+export interface DocumentUpdate {
+  kind: DocumentKind;
+  key: string;
+  body: DocumentBodies[DocumentKind] | undefined;
+}
+
+/** From this many changed products on, building the index afresh is considered. */
+const REBUILD_FROM = 1_000;
+
 interface CachedMembers {
   collection: Collection;
   set: Bitset;
@@ -46,7 +56,7 @@ export class ResolvedShop {
   readonly brands = new Map<string, Brand>();
   readonly tags = new Map<string, Tag>();
   readonly pages = new Map<string, Page>();
-  readonly index = new FinderIndex(finderShape);
+  index = new FinderIndex(finderShape);
   menu: Menu = { items: [] };
   settings: Settings = emptySettings;
   /** goes up with every change, so that what was computed from the shop can be kept */
@@ -108,9 +118,32 @@ export class ResolvedShop {
       else this.#store(document.kind, document.key, document.body);
     }
     for (const product of products) this.#storeProduct(product);
-    this.index.load(products.map((product) => this.#entry(product)));
-    this.#touched();
-    this.#members.clear();
+    this.#rebuild();
+  }
+
+  /** `apply` for many documents: when a large part of the products changes, building the index afresh is quicker. */
+  applyAll(changes: readonly DocumentUpdate[]): void {
+    const products = changes.filter((change) => change.kind === 'product');
+    if (products.length < REBUILD_FROM || products.length * 8 < this.products.size) {
+      for (const { kind, key, body } of changes) this.apply(kind, key, body);
+      return;
+    }
+    for (const { kind, key, body } of changes) if (kind !== 'product') this.#store(kind, key, body);
+    for (const { key, body } of products) {
+      if (body) this.#storeProduct(body as ProductDocument);
+      else this.#forgetProduct(key);
+    }
+    this.#rebuild();
+  }
+
+  /** Works many products out again after their stock or standing changed. */
+  refreshAll(productIds: readonly string[]): void {
+    this.applyAll(
+      productIds.flatMap((key) => {
+        const body = this.products.get(key);
+        return body ? [{ kind: 'product' as const, key, body }] : [];
+      }),
+    );
   }
 
   /** Adds or replaces one document, or removes it when `body` is undefined. */
@@ -127,14 +160,6 @@ export class ResolvedShop {
       if ((kind === 'category' && !isSameBranch) || kind === 'brand' || kind === 'tag') this.#refreshHolders(kind, key);
       if (kind === 'collection') this.#members.delete(key);
     }
-    this.#touched();
-  }
-
-  /** Works a product out again, after its stock or its standing changed. */
-  refresh(productId: string): void {
-    const product = this.products.get(productId);
-    if (!product) return;
-    this.#putProduct(product);
     this.#touched();
   }
 
@@ -176,6 +201,15 @@ export class ResolvedShop {
     this.version++;
   }
 
+  #rebuild(): void {
+    this.#tree = undefined;
+    this.#fields = undefined;
+    this.#members.clear();
+    this.index = new FinderIndex(finderShape);
+    this.index.load([...this.products.values()].map((product) => this.#entry(product)));
+    this.#touched();
+  }
+
   #store(kind: DocumentKind, key: string, body: unknown): void {
     switch (kind) {
       case 'menu':
@@ -189,7 +223,7 @@ export class ResolvedShop {
       default: {
         const map = this.#mapOf(kind) as Map<string, { slug: string }>;
         const before = map.get(key);
-        if (before) this.#slugs.delete(`${kind} ${before.slug}`);
+        if (before) this.#forgetSlug(kind, before.slug, key);
         if (body) {
           map.set(key, body as { slug: string });
           this.#slugs.set(`${kind} ${(body as { slug: string }).slug}`, key);
@@ -210,7 +244,7 @@ export class ResolvedShop {
 
   #storeProduct(product: ProductDocument): void {
     const before = this.products.get(product.id);
-    if (before) this.#slugs.delete(`product ${before.slug}`);
+    if (before) this.#forgetSlug('product', before.slug, product.id);
     this.products.set(product.id, product);
     this.#slugs.set(`product ${product.slug}`, product.id);
     for (const option of product.options) this.#meetOption(option);
@@ -245,14 +279,23 @@ export class ResolvedShop {
   }
 
   #removeProduct(id: string): void {
-    const product = this.products.get(id);
-    if (!product) return;
+    if (!this.products.has(id)) return;
     const slot = this.index.slot(id)!;
-    this.#slugs.delete(`product ${product.slug}`);
-    this.products.delete(id);
-    this.#facts.delete(id);
+    this.#forgetProduct(id);
     this.index.remove(id);
     for (const cached of this.#members.values()) cached.set.delete(slot);
+  }
+
+  #forgetProduct(id: string): void {
+    const product = this.products.get(id);
+    if (product) this.#forgetSlug('product', product.slug, id);
+    this.products.delete(id);
+    this.#facts.delete(id);
+  }
+
+  /** A slug may have passed to another thing meanwhile; then it stays. */
+  #forgetSlug(kind: DocumentKind, slug: string, id: string): void {
+    if (this.#slugs.get(`${kind} ${slug}`) === id) this.#slugs.delete(`${kind} ${slug}`);
   }
 
   /** One product against every kept collection: cheaper than working all of them out again. */

@@ -120,7 +120,7 @@ test('members of collections stay true while products, stock and groups change o
           all.delete(each.remove);
         } else if ('left' in each) {
           left.set(each.variant, each.left);
-          shop.refresh(each.product);
+          shop.refreshAll([each.product]);
         } else {
           const deltas = shop.categories.get('c_deltas')!;
           shop.apply('category', 'c_deltas', { ...deltas, parentId: each.moveDeltas });

@@ -1,0 +1,149 @@
+import { z } from 'zod';
+import { documentKinds } from '../core/editions/document';
+import { route } from './route';
+import { goodsRowSchema } from './goods';
+
+const email = z.email('Type an e-mail address, like kim@example.com.');
+const password = z.string().min(10, 'A password needs at least 10 characters.').max(200, 'At most 200 characters.');
+
+export const sessionAnswerSchema = z.object({
+  user: z.object({ id: z.string(), name: z.string(), email: z.string() }).nullable(),
+  /** to be sent as X-Dispona-Token with every write */
+  token: z.string().nullable(),
+  /** nobody can sign in yet: the first person is asked for */
+  needsSetup: z.boolean(),
+});
+
+const changeRow = z.object({
+  id: z.number().int(),
+  at: z.string(),
+  userName: z.string().nullable(),
+  label: z.string(),
+  kind: z.enum(['edit', 'undo', 'redo']),
+  undone: z.boolean(),
+});
+
+export const editionSchema = z.object({
+  number: z.number().int(),
+  label: z.string(),
+  at: z.string(),
+  userName: z.string().nullable(),
+  ofEdition: z.number().int().nullable(),
+});
+
+const thumb = goodsRowSchema.pick({ id: true, title: true, thumbnail: true });
+
+export const deskRoutes = {
+  session: route({
+    method: 'GET',
+    path: '/api/session',
+    summary: 'Who is signed in',
+    answer: sessionAnswerSchema,
+    open: true,
+  }),
+  signIn: route({
+    method: 'POST',
+    path: '/api/session',
+    summary: 'Sign in',
+    body: z.object({ email: z.string().max(200), password: z.string().max(200) }),
+    answer: sessionAnswerSchema,
+    open: true,
+  }),
+  signOut: route({
+    method: 'DELETE',
+    path: '/api/session',
+    summary: 'Sign out',
+    answer: z.object({ ok: z.literal(true) }),
+  }),
+  setUp: route({
+    method: 'POST',
+    path: '/api/setup',
+    summary: 'Make the first person and name the shop; possible once',
+    body: z.object({
+      shopName: z.string().trim().min(1, 'The shop needs a name.').max(80, 'At most 80 characters.'),
+      name: z.string().trim().min(1, 'Type your name.').max(80, 'At most 80 characters.'),
+      email,
+      password,
+    }),
+    answer: sessionAnswerSchema,
+    open: true,
+  }),
+  undo: route({ method: 'POST', path: '/api/undo', summary: 'Take back your latest change', answer: changeRow }),
+  redo: route({ method: 'POST', path: '/api/redo', summary: 'Do again what you undid last', answer: changeRow }),
+  find: route({
+    method: 'GET',
+    path: '/api/find',
+    summary: 'Products, groups and pages by name',
+    query: z.object({ q: z.string().max(10_000).default('') }),
+    answer: z.object({
+      found: z.array(
+        z.object({
+          kind: z.enum(['product', 'category', 'collection', 'page']),
+          id: z.string(),
+          label: z.string(),
+          note: z.string(),
+          thumbnail: z.string().nullable(),
+        }),
+      ),
+    }),
+  }),
+  status: route({
+    method: 'GET',
+    path: '/api/status',
+    summary: 'How many documents differ from the live edition',
+    answer: z.object({ changes: z.number().int(), edition: z.number().int() }),
+  }),
+  review: route({
+    method: 'GET',
+    path: '/api/review',
+    summary: 'What shoppers will notice if the working copy goes live',
+    answer: z.object({
+      edition: z.number().int(),
+      total: z.number().int(),
+      changes: z.array(
+        z.object({
+          kind: z.enum(documentKinds),
+          key: z.string(),
+          title: z.string(),
+          what: z.enum(['new', 'changed', 'gone']),
+          thumbnail: z.string().nullable(),
+          fields: z.array(z.object({ label: z.string(), before: z.string(), after: z.string() })),
+        }),
+      ),
+      places: z.array(
+        z.object({
+          kind: z.enum(['strip', 'category', 'collection']),
+          id: z.string(),
+          title: z.string(),
+          page: z.string().nullable(),
+          joined: z.array(thumb),
+          left: z.array(thumb),
+          shown: z.array(thumb),
+          joinedCount: z.number().int(),
+          leftCount: z.number().int(),
+          reordered: z.boolean(),
+        }),
+      ),
+      worries: z.array(z.string()),
+    }),
+  }),
+  editions: route({
+    method: 'GET',
+    path: '/api/editions',
+    summary: 'Editions, newest first',
+    answer: z.object({ editions: z.array(editionSchema) }),
+  }),
+  putLive: route({
+    method: 'POST',
+    path: '/api/editions',
+    summary: 'Put the working copy live as a new edition',
+    body: z.object({ label: z.string().trim().max(120, 'At most 120 characters.').default('') }),
+    answer: editionSchema,
+  }),
+  goBack: route({
+    method: 'POST',
+    path: '/api/editions/:number/live',
+    summary: 'Make an older edition live again, as a new edition',
+    answer: editionSchema,
+  }),
+};

@@ -1,0 +1,233 @@
+import { z } from 'zod';
+import { idSchema, slugSchema } from '../core/catalog/identity';
+import { moneySchema } from '../core/catalog/money';
+import {
+  focusSchema,
+  productKindSchema,
+  productSchema,
+  standingSchema,
+  stockSchema,
+  swatchSchema,
+  titleSchema,
+} from '../core/catalog/product';
+import { route } from './route';
+
+/** Where a product is in its life, as its swing tag says. */
+export const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'off']);
+export type Life = z.infer<typeof lifeSchema>;
+
+export const goodsRowSchema = z.object({
+  id: z.string(),
+  title: z.string(),
+  brand: z.string().nullable(),
+  variantCount: z.number().int(),
+  thumbnail: z.string().nullable(),
+  focus: focusSchema.nullable(),
+  life: lifeSchema,
+  featured: z.boolean(),
+  price: z.object({ min: z.number().int(), max: z.number().int() }),
+  /** null when it is not counted */
+  stock: z.number().int().nullable(),
+  places: z.number().int(),
+  margin: z.number().int().nullable(),
+});
+export type GoodsRow = z.infer<typeof goodsRowSchema>;
+
+export const goodsQuerySchema = z.object({
+  q: z.string().max(10_000).default(''),
+  standing: z.string().default(''),
+  category: z.string().default(''),
+  brand: z.string().default(''),
+  tag: z.string().default(''),
+  sort: z.string().default(''),
+  offset: z.coerce.number().int().min(0).default(0),
+  limit: z.coerce.number().int().min(1).max(200).default(60),
+});
+
+export const goodsFacetSchema = z.object({
+  key: z.enum(['standing', 'category', 'brand', 'tag']),
+  label: z.string(),
+  values: z.array(
+    z.object({
+      value: z.string(),
+      label: z.string(),
+      count: z.number().int(),
+      level: z.number().int(),
+      selected: z.boolean(),
+    }),
+  ),
+});
+
+export const placeSchema = z.object({
+  kind: z.enum(['strip', 'category', 'collection']),
+  id: z.string(),
+  label: z.string(),
+  position: z.number().int(),
+  of: z.number().int(),
+});
+
+export const productAnswerSchema = z.object({
+  product: productSchema,
+  /** send it back with a write, so that a clash can be told */
+  revision: z.number().int(),
+  life: lifeSchema,
+  /** margin in basis points by variant id */
+  margins: z.record(z.string(), z.number().int().nullable()),
+  places: z.array(placeSchema),
+});
+export type ProductAnswer = z.infer<typeof productAnswerSchema>;
+
+const richTextSchema = z.string().max(200_000, 'The description is too long.');
+
+export const productFieldsSchema = z
+  .strictObject({
+    kind: productKindSchema,
+    title: titleSchema,
+    summary: z.string().max(500, 'A summary can have at most 500 characters.'),
+    description: richTextSchema,
+    slug: slugSchema,
+    standing: standingSchema,
+    featured: z.boolean(),
+    brandId: idSchema.nullable(),
+    categoryIds: z.array(idSchema).max(50, 'A product can be in at most 50 categories.'),
+    tagIds: z.array(idSchema).max(100, 'A product can have at most 100 tags.'),
+  })
+  .partial();
+
+export const variantFieldsSchema = z
+  .strictObject({
+    sku: z.string().trim().max(80, 'A SKU can have at most 80 characters.'),
+    price: moneySchema,
+    salePrice: moneySchema.nullable(),
+    cost: moneySchema.nullable(),
+    stock: stockSchema,
+    pictureId: idSchema.nullable(),
+  })
+  .partial();
+
+const seen = z.number().int().min(0);
+const done = z.object({ ok: z.literal(true) });
+
+export const goodsRoutes = {
+  list: route({
+    method: 'GET',
+    path: '/api/goods',
+    summary: 'Products of the working copy, narrowed and sorted, with counts',
+    query: goodsQuerySchema,
+    answer: z.object({
+      total: z.number().int(),
+      all: z.number().int(),
+      rows: z.array(goodsRowSchema),
+      facets: z.array(goodsFacetSchema),
+    }),
+  }),
+  byIds: route({
+    method: 'POST',
+    path: '/api/goods/rows',
+    summary: 'Some products as list rows, such as those in the tray',
+    body: z.object({ ids: z.array(idSchema).max(5_000) }),
+    answer: z.object({ rows: z.array(goodsRowSchema) }),
+  }),
+  create: route({
+    method: 'POST',
+    path: '/api/products',
+    summary: 'Add a product',
+    body: z.object({ title: titleSchema, kind: productKindSchema.default('physical'), price: moneySchema.default(0) }),
+    answer: productAnswerSchema,
+  }),
+  get: route({
+    method: 'GET',
+    path: '/api/products/:id',
+    summary: 'One product of the working copy',
+    answer: productAnswerSchema,
+  }),
+  update: route({
+    method: 'PATCH',
+    path: '/api/products/:id',
+    summary: 'Change fields of a product; refused when one of them was changed by somebody else since `seen`',
+    body: z.object({ seen, fields: productFieldsSchema }),
+    answer: productAnswerSchema,
+  }),
+  setOptions: route({
+    method: 'PUT',
+    path: '/api/products/:id/options',
+    summary: 'Set the options of a product; variants follow. Asks before variants with SKU, stock or sale price go',
+    body: z.object({
+      seen,
+      options: z.array(
+        z.object({
+          id: idSchema.nullable(),
+          name: z.string().max(80, 'At most 80 characters.'),
+          values: z.array(
+            z.object({
+              id: idSchema.nullable(),
+              name: z.string().max(80, 'At most 80 characters.'),
+              swatch: swatchSchema,
+            }),
+          ),
+        }),
+      ),
+      /** drop variants even though they hold work */
+      confirmed: z.boolean().default(false),
+    }),
+    answer: productAnswerSchema,
+  }),
+  setVariants: route({
+    method: 'PATCH',
+    path: '/api/products/:id/variants',
+    summary: 'Change fields of variants',
+    body: z.object({
+      seen,
+      changes: z
+        .array(z.object({ id: idSchema, fields: variantFieldsSchema }))
+        .min(1)
+        .max(500),
+    }),
+    answer: productAnswerSchema,
+  }),
+  addPictures: route({
+    method: 'POST',
+    path: '/api/products/:id/pictures',
+    summary: 'Upload pictures to the end of a product’s pictures',
+    files: true,
+    answer: productAnswerSchema.extend({
+      refused: z.array(z.object({ file: z.string(), message: z.string() })),
+    }),
+  }),
+  setPictures: route({
+    method: 'PUT',
+    path: '/api/products/:id/pictures',
+    summary: 'Order pictures, change their alt text and focus; those left out are removed',
+    body: z.object({
+      seen,
+      pictures: z
+        .array(z.object({ id: idSchema, alt: z.string().max(300, 'At most 300 characters.'), focus: focusSchema }))
+        .max(200),
+    }),
+    answer: productAnswerSchema,
+  }),
+  remove: route({
+    method: 'DELETE',
+    path: '/api/products/:id',
+    summary: 'Delete a product (can be undone)',
+    answer: done,
+  }),
+  history: route({
+    method: 'GET',
+    path: '/api/products/:id/history',
+    summary: 'What was changed on a product, newest first',
+    answer: z.object({
+      changes: z.array(
+        z.object({
+          id: z.number().int(),
+          at: z.string(),
+          userName: z.string().nullable(),
+          label: z.string(),
+          kind: z.enum(['edit', 'undo', 'redo']),
+          undone: z.boolean(),
+          details: z.array(z.object({ label: z.string(), before: z.string(), after: z.string() })),
+        }),
+      ),
+    }),
+  }),
+};

@@ -1,0 +1,14 @@
+import { deskRoutes } from './desk';
+import { goodsRoutes } from './goods';
+import { groupRoutes } from './groups';
+import { shopRoutes } from './shop';
+import { shopfrontRoutes } from './shopfront';
+
+/** Every call of the HTTP API. The server answers these, the desk calls them, OpenAPI is made from them. */
+export const routes = {
+  desk: deskRoutes,
+  goods: goodsRoutes,
+  groups: groupRoutes,
+  shopfront: shopfrontRoutes,
+  shop: shopRoutes,
+};

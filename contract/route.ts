@@ -1,0 +1,36 @@
+import type { z } from 'zod';
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+
+/** One call of the HTTP API: what it takes and what it answers. */
+export interface Route<
+  Query extends z.ZodType = z.ZodType,
+  Body extends z.ZodType = z.ZodType,
+  Answer extends z.ZodType = z.ZodType,
+> {
+  method: Method;
+  /** with :name for parts that vary */
+  path: string;
+  summary: string;
+  query?: Query;
+  body?: Body;
+  /** the body is multipart/form-data with files in the field "files" */
+  files?: boolean;
+  answer: Answer;
+  /** anybody may call it, without signing in */
+  open?: boolean;
+}
+
+/** Declares a route and keeps the exact types of its shapes. */
+export function route<
+  Query extends z.ZodType = z.ZodNever,
+  Body extends z.ZodType = z.ZodNever,
+  Answer extends z.ZodType = z.ZodType,
+>(definition: Route<Query, Body, Answer>): Route<Query, Body, Answer> {
+  return definition;
+}
+
+export type QueryOf<R> = R extends Route<infer Query, z.ZodType, z.ZodType> ? z.output<Query> : never;
+export type BodyOf<R> = R extends Route<z.ZodType, infer Body, z.ZodType> ? z.output<Body> : never;
+export type BodyInput<R> = R extends Route<z.ZodType, infer Body, z.ZodType> ? z.input<Body> : never;
+export type AnswerOf<R> = R extends Route<z.ZodType, z.ZodType, infer Answer> ? z.output<Answer> : never;

@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { route } from './route';
+
+const focus = z.object({ x: z.number(), y: z.number() });
+export const pictureViewSchema = z.object({
+  media: z.string(),
+  alt: z.string(),
+  width: z.number(),
+  height: z.number(),
+  focus,
+});
+
+export const cardSchema = z.object({
+  id: z.string(),
+  slug: z.string(),
+  title: z.string(),
+  url: z.string(),
+  image: z.string().nullable(),
+  picture: pictureViewSchema.nullable(),
+  price: z.object({ min: z.number().int(), max: z.number().int(), currency: z.string() }),
+  wasPrice: z.number().int().nullable(),
+  inStock: z.boolean(),
+  brand: z.string().nullable(),
+  variantId: z.string().nullable(),
+  swatches: z.array(z.object({ label: z.string(), colour: z.string() })),
+});
+
+const facetValue = z.object({
+  value: z.string(),
+  label: z.string(),
+  count: z.number().int(),
+  selected: z.boolean(),
+  colour: z.string().optional(),
+});
+const span = z.object({ min: z.number().int(), max: z.number().int() });
+
+export const listingSchema = z.object({
+  total: z.number().int(),
+  page: z.number().int(),
+  pageSize: z.number().int(),
+  sorts: z.array(z.object({ key: z.string(), label: z.string() })),
+  sort: z.string(),
+  items: z.array(cardSchema),
+  facets: z.array(
+    z.discriminatedUnion('type', [
+      z.object({ key: z.string(), label: z.string(), type: z.literal('choice'), values: z.array(facetValue) }),
+      z.object({
+        key: z.string(),
+        label: z.string(),
+        type: z.literal('range'),
+        values: span,
+        selected: span.nullable(),
+      }),
+    ]),
+  ),
+});
+
+export const shopProductSchema = z.object({
+  id: z.string(),
+  slug: z.string(),
+  title: z.string(),
+  summary: z.string(),
+  description: z.string(),
+  url: z.string(),
+  currency: z.string(),
+  brand: z.string().nullable(),
+  inStock: z.boolean(),
+  crumbs: z.array(z.object({ label: z.string(), url: z.string() })),
+  pictures: z.array(pictureViewSchema.extend({ id: z.string() })),
+  options: z.array(
+    z.object({
+      key: z.string(),
+      label: z.string(),
+      values: z.array(z.object({ key: z.string(), label: z.string(), colour: z.string().nullable() })),
+    }),
+  ),
+  variants: z.array(
+    z.object({
+      id: z.string(),
+      sku: z.string(),
+      options: z.record(z.string(), z.string()),
+      price: z.number().int(),
+      wasPrice: z.number().int().nullable(),
+      inStock: z.boolean(),
+      few: z.boolean(),
+      image: z.string().nullable(),
+      pictureId: z.string().nullable(),
+    }),
+  ),
+});
+
+/** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */
+export const listingQuerySchema = z.object({
+  at: z.string().optional().describe('category:<slug>, collection:<slug> or all'),
+  q: z.string().optional().describe('words to search for'),
+  page: z.string().optional().describe('page number from 1'),
+  sort: z.string().optional().describe('key of one of the sorts in the answer'),
+});
+
+export const shopRoutes = {
+  listing: route({
+    method: 'GET',
+    path: '/shop-api/listing',
+    summary:
+      'Products at a place of the live shop, with filters (f.<facet>=a,b; f.price=10..50 in major units), counts, sort and pages of 24',
+    query: listingQuerySchema,
+    answer: listingSchema,
+    open: true,
+  }),
+  product: route({
+    method: 'GET',
+    path: '/shop-api/products/:slug',
+    summary: 'A product of the live shop with its options and variants',
+    answer: shopProductSchema,
+    open: true,
+  }),
+  health: route({
+    method: 'GET',
+    path: '/healthz',
+    summary: 'Is the server up, and which edition is live (0 when none is)',
+    answer: z.object({ status: z.literal('ok'), edition: z.number().int() }),
+    open: true,
+  }),
+};

@@ -1,0 +1,69 @@
+import type { Request, RequestHandler, Response, Router } from 'express';
+import { z } from 'zod';
+import { problemTypes } from '../../contract/problem';
+import type { Route } from '../../contract/route';
+import type { SessionRow } from '../database/people';
+import { invalid, ProblemError } from '../problem';
+
+/** What a handler gets: the parsed request and who sent it. */
+export interface Call<Query, Body> {
+  params: Record<string, string>;
+  query: Query;
+  body: Body;
+  /** id of the person signed in; empty on open routes */
+  user: string;
+  request: Request;
+  response: Response;
+}
+
+function parse<T extends z.ZodType>(schema: T | undefined, value: unknown): z.output<T> {
+  if (!schema) return undefined as z.output<T>;
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  throw invalid(
+    result.error.issues.map((issue) => ({
+      path: issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part)),
+      message: issue.message,
+    })),
+  );
+}
+
+export const sessionOf = (response: Response) => response.locals.session as SessionRow | undefined;
+
+function refuseStrangers(request: Request, response: Response): void {
+  const session = sessionOf(response);
+  if (!session) throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });
+  const isWrite = request.method !== 'GET';
+  if (isWrite && request.get('X-Dispona-Token') !== session.csrf)
+    throw new ProblemError({
+      type: problemTypes.token,
+      title: 'This page is out of date. Load it again.',
+      status: 403,
+    });
+}
+
+/** Answers a route of the contract: signed-in check, parsing, calling, JSON. */
+export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
+  router: Router,
+  route: Route<Query, Body, Answer>,
+  handle: (call: Call<z.output<Query>, z.output<Body>>) => z.input<Answer> | Promise<z.input<Answer>>,
+  ...before: RequestHandler[]
+): void {
+  const guard: RequestHandler = (request, response, next) => {
+    if (!route.open) refuseStrangers(request, response);
+    next();
+  };
+  const run: RequestHandler = async (request, response) => {
+    const result = await handle({
+      params: request.params as Record<string, string>,
+      query: parse(route.query, request.query),
+      body: parse(route.body, request.body),
+      user: sessionOf(response)?.userId ?? '',
+      request,
+      response,
+    });
+    response.set('Cache-Control', 'no-store').json(result);
+  };
+  const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
+  router[method](route.path, guard, ...before, run);
+}

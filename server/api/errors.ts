@@ -1,0 +1,62 @@
+import type { ErrorRequestHandler, Response } from 'express';
+import { MulterError } from 'multer';
+import { problemTypes, type Problem } from '../../contract/problem';
+import { CannotUndoError } from '../database/journal';
+import { ProblemError } from '../problem';
+
+function send(response: Response, problem: Problem): void {
+  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+}
+
+interface HttpError {
+  status?: number;
+  type?: string;
+  code?: string;
+}
+
+function problemOf(error: unknown): Problem | undefined {
+  if (error instanceof ProblemError) return error.problem;
+  if (error instanceof CannotUndoError)
+    return {
+      type: problemTypes.cannotUndo,
+      title: error.message,
+      status: 409,
+      detail: error.because.map(({ label }) => label).join('\n'),
+    };
+  if (error instanceof MulterError)
+    return {
+      type: problemTypes.tooLarge,
+      title:
+        error.code === 'LIMIT_FILE_SIZE'
+          ? 'This file is too large: a picture may have up to 25 MB.'
+          : 'Too many files at once: send up to 30.',
+      status: 413,
+    };
+  const { status, type, code } = error as HttpError;
+  if (type === 'entity.parse.failed') return { type: problemTypes.invalid, title: 'This is not JSON.', status: 400 };
+  if (type === 'entity.too.large') return { type: problemTypes.tooLarge, title: 'This is too large.', status: 413 };
+  if (error instanceof URIError)
+    return { type: problemTypes.invalid, title: 'This address cannot be read.', status: 400 };
+  if (code === 'SQLITE_FULL' || code === 'ENOSPC')
+    return {
+      type: problemTypes.failed,
+      title: 'The disk is full, so nothing was saved. Make room, then try again.',
+      status: 507,
+    };
+  if (status && status >= 400 && status < 500)
+    return { type: problemTypes.invalid, title: 'This request cannot be read.', status };
+  return undefined;
+}
+
+/** Every refusal and failure becomes problem details; only what is a bug of ours is logged. */
+export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler {
+  return (error, _request, response, next) => {
+    const problem = problemOf(error);
+    if (!problem) log(error);
+    if (response.headersSent) return next(error);
+    send(
+      response,
+      problem ?? { type: problemTypes.failed, title: 'Something went wrong here. It was not you.', status: 500 },
+    );
+  };
+}

@@ -1,0 +1,229 @@
+import sharp from 'sharp';
+import type { ProductAnswer } from '../../contract/goods';
+import { addProduct, problem, startServer, type Harness } from '../testing/harness';
+
+let server: Harness;
+beforeEach(async () => void (server = await startServer()));
+afterEach(() => server.close());
+
+const patch = (answer: ProductAnswer, fields: object, seen = answer.revision) =>
+  server.call<ProductAnswer>('PATCH', `/api/products/${answer.product.id}`, { seen, fields });
+const setOptions = (answer: ProductAnswer, options: object[], confirmed = false) =>
+  server.call<ProductAnswer>('PUT', `/api/products/${answer.product.id}/options`, {
+    seen: answer.revision,
+    options,
+    confirmed,
+  });
+const option = (name: string, ...values: string[]) => ({
+  id: null,
+  name,
+  values: values.map((value) => ({ id: null, name: value, swatch: null })),
+});
+
+describe('fields', () => {
+  test.each([
+    [{ title: '   ' }, ['fields', 'title'], /needs a title/],
+    [{ slug: 'a/b' }, ['fields', 'slug'], /no slashes/],
+    [{ slug: '../etc' }, ['fields', 'slug'], /no slashes/],
+    [{ brandId: 'b_gone00000' }, ['fields', 'brandId'], /deleted/],
+    [{ standing: 'sold' }, ['fields', 'standing'], /./],
+  ])('%j is refused at its field and nothing is saved', async (fields, path, message) => {
+    const made = await addProduct(server, 'Harrier');
+    const answer = await patch(made, fields);
+    expect(answer.status).toBe(422);
+    expect(problem(answer).errors![0]).toMatchObject({ path, message: expect.stringMatching(message) });
+    expect((await server.call('GET', `/api/products/${made.product.id}`)).body).toEqual(made);
+  });
+
+  test('rich text loses what could run', async () => {
+    const made = await addProduct(server, 'Harrier');
+    const html = '<p onclick="x()">Hi <b>there</b><script>alert(1)</script><a href="javascript:x()">a</a></p>';
+    const answer = await patch(made, { description: html });
+    expect(answer.body.product.description).toBe('<p>Hi <strong>there</strong><a>a</a></p>');
+  });
+
+  test('two people: different fields merge, the same field is refused with both values', async () => {
+    const made = await addProduct(server, 'Harrier');
+    await patch(made, { title: 'Harrier 180' });
+    const other = await patch(made, { summary: 'Lifts in a whisper' });
+    expect(other.body.product).toMatchObject({ title: 'Harrier 180', summary: 'Lifts in a whisper' });
+    const late = await patch(made, { title: 'Harrier XL' });
+    expect(late.status).toBe(409);
+    expect(problem(late).errors).toEqual([
+      expect.objectContaining({ path: ['fields', 'title'], theirs: 'Harrier 180' }),
+    ]);
+  });
+
+  test('a new address leaves a forward from the old one, and may come back', async () => {
+    const made = await addProduct(server, 'Harrier');
+    await server.call('POST', '/api/editions', {});
+    const moved = await patch(made, { slug: 'harrier-delta' });
+    await server.call('POST', '/api/editions', {});
+    const old = await server.raw('/p/harrier?v=1');
+    expect([old.status, old.headers.get('location')]).toEqual([301, '/p/harrier-delta?v=1']);
+    await patch(moved.body, { slug: 'harrier' });
+    await server.call('POST', '/api/editions', {});
+    expect((await server.raw('/p/harrier')).status).toBe(200);
+    expect((await server.raw('/p/harrier-delta')).headers.get('location')).toBe('/p/harrier');
+  });
+});
+
+describe('options and variants', () => {
+  test('options make variants, with the price of the product', async () => {
+    const made = await addProduct(server, 'Harrier', 6400);
+    const { body } = await setOptions(made, [
+      option('Colourway', 'Ember', 'Pine'),
+      option('Line set', 'Without', 'With reel'),
+    ]);
+    expect(body.product.variants).toHaveLength(4);
+    expect(body.product.variants.every((variant) => variant.price === 6400)).toBe(true);
+    expect(new Set(body.product.variants.map((variant) => variant.values.join())).size).toBe(4);
+  });
+
+  test('two values of one name are refused at the second', async () => {
+    const made = await addProduct(server, 'Harrier');
+    const answer = await setOptions(made, [option('Size', 'L', 'l ')]);
+    expect(problem(answer).errors).toEqual([
+      { path: ['options', 0, 'values', 1], message: '“l” is already a value of Size.' },
+    ]);
+  });
+
+  test('a value with stock goes only when that is confirmed, and comes back by undo', async () => {
+    const made = await addProduct(server, 'Harrier');
+    const two = (await setOptions(made, [option('Size', 'S', 'L')])).body;
+    const large = two.product.variants[1]!;
+    const path = `/api/products/${made.product.id}/variants`;
+    const counted = await server.call<ProductAnswer>('PATCH', path, {
+      seen: two.revision,
+      changes: [{ id: large.id, fields: { stock: 7, sku: 'H-L' } }],
+    });
+    const [size] = two.product.options;
+    const smaller = [{ ...size!, values: size!.values.slice(0, 1) }];
+    const asked = await setOptions(counted.body, smaller);
+    expect(problem(asked)).toMatchObject({
+      status: 409,
+      type: 'urn:dispona:confirm',
+      detail: expect.stringContaining('H-L'),
+    });
+    const done = await setOptions(counted.body, smaller, true);
+    expect(done.body.product.variants).toHaveLength(1);
+    await server.call('POST', '/api/undo');
+    const back = await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`);
+    expect(back.body.product).toEqual(counted.body.product);
+  });
+
+  test.each([
+    [{ price: -5 }, 'price', /below zero/],
+    [{ price: 12.5 }, 'price', /two decimals/],
+    [{ salePrice: 1000 }, 'salePrice', /below the price/],
+    [{ stock: -1 }, 'stock', /below zero/],
+    [{ stock: 1.5 }, 'stock', /whole number/],
+  ])('%j is refused at its field', async (fields, name, message) => {
+    const made = await addProduct(server, 'Harrier', 1000);
+    const answer = await server.call('PATCH', `/api/products/${made.product.id}/variants`, {
+      seen: made.revision,
+      changes: [{ id: made.product.variants[0]!.id, fields }],
+    });
+    expect(answer.status).toBe(422);
+    expect(problem(answer).errors![0]).toMatchObject({
+      path: ['changes', 0, 'fields', name],
+      message: expect.stringMatching(message),
+    });
+  });
+});
+
+describe('pictures', () => {
+  const send = (id: string, ...files: [string, Buffer | string, string][]) => {
+    const form = new FormData();
+    for (const [name, content, type] of files)
+      form.append('files', new Blob([typeof content === 'string' ? content : new Uint8Array(content)], { type }), name);
+    return server.call<ProductAnswer & { refused: { file: string; message: string }[] }>(
+      'POST',
+      `/api/products/${id}/pictures`,
+      form,
+    );
+  };
+  const png = (width: number, height: number, background = '#e4572e') =>
+    sharp({ create: { width, height, channels: 3, background } })
+      .png()
+      .toBuffer();
+
+  test('a picture gets its sizes at an immutable address, and the same content is kept once', async () => {
+    const { product } = await addProduct(server, 'Harrier');
+    const content = await png(1200, 800);
+    const { body } = await send(product.id, ['a.png', content, 'image/png'], ['b.png', content, 'image/png']);
+    expect(body.product.pictures).toMatchObject([{ width: 1200, height: 800 }, { width: 1200 }]);
+    expect(body.product.pictures[0]!.media).toBe(body.product.pictures[1]!.media);
+    const served = await server.raw(`/media/${body.product.pictures[0]!.media}/480.webp`);
+    expect(served.headers.get('cache-control')).toContain('immutable');
+    expect(await sharp(Buffer.from(await served.arrayBuffer())).metadata()).toMatchObject({
+      format: 'webp',
+      width: 480,
+    });
+  });
+
+  test('a camera picture is turned upright and loses what the camera wrote', async () => {
+    const { product } = await addProduct(server, 'Harrier');
+    const turned = await sharp(await png(60, 20))
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    const { body } = await send(product.id, ['a.jpg', turned, 'image/jpeg']);
+    expect(body.product.pictures[0]).toMatchObject({ width: 20, height: 60 });
+    const served = await server.raw(`/media/${body.product.pictures[0]!.media}/160.webp`);
+    const metadata = await sharp(Buffer.from(await served.arrayBuffer())).metadata();
+    expect([metadata.orientation, metadata.exif]).toEqual([undefined, undefined]);
+  });
+
+  test('what is not a picture is named with its reason, and the others are still taken', async () => {
+    const { product } = await addProduct(server, 'Harrier');
+    const { body } = await send(
+      product.id,
+      ['kite.png', await png(30, 30), 'image/png'],
+      ['notes.png', 'just words', 'image/png'],
+      [
+        'bad.svg',
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>x()</script></svg>',
+        'image/svg+xml',
+      ],
+      [
+        'good.svg',
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect width="9" height="9"/></svg>',
+        'image/svg+xml',
+      ],
+    );
+    expect(body.product.pictures).toHaveLength(2);
+    expect(body.refused).toEqual([
+      { file: 'notes.png', message: expect.stringContaining('content is not one') },
+      { file: 'bad.svg', message: expect.stringContaining('script') },
+    ]);
+  });
+
+  test('a 40 MB file, and one with too many pixels, are refused with numbers', async () => {
+    const { product } = await addProduct(server, 'Harrier');
+    const large = await send(product.id, ['large.png', Buffer.alloc(40 * 1024 * 1024), 'image/png']);
+    expect([large.status, problem(large).title]).toEqual([422, 'This file has 40 MB; a picture may have up to 25 MB.']);
+    const bomb = await sharp({ create: { width: 20_000, height: 5_000, channels: 3, background: '#fff' } })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+    const wide = await send(product.id, ['bomb.png', bomb, 'image/png']);
+    expect([wide.status, problem(wide).title]).toEqual([422, expect.stringContaining('20000 × 5000 pixels')]);
+  });
+});
+
+test('the list finds, narrows and counts working products, drafts too', async () => {
+  await addProduct(server, 'Harrier delta', 6400);
+  await addProduct(server, 'Wren sled', 1850);
+  await server.call('POST', '/api/products', { title: 'Draft delta' });
+  type List = {
+    total: number;
+    rows: { title: string }[];
+    facets: { key: string; values: { value: string; count: number }[] }[];
+  };
+  const found = await server.call<List>('GET', '/api/goods?q=detla');
+  expect(found.body.rows.map((row) => row.title).sort()).toEqual(['Draft delta', 'Harrier delta']);
+  const drafts = await server.call<List>('GET', '/api/goods?standing=draft');
+  expect(drafts.body.total).toBe(1);
+  const standing = drafts.body.facets.find((facet) => facet.key === 'standing')!.values;
+  expect(standing).toContainEqual(expect.objectContaining({ value: 'live', count: 2 }));
+});

@@ -1,0 +1,80 @@
+import { Router } from 'express';
+import multer from 'multer';
+import { goodsRoutes } from '../../contract/goods';
+import type { Catalog } from '../catalog/catalog';
+import { goodsRows, listGoods, productAnswer, productHistory } from '../catalog/goods';
+import {
+  addPictures,
+  changeOptions,
+  changePictures,
+  changeProduct,
+  changeVariants,
+  createProduct,
+  productOrRefuse,
+  removeProduct,
+} from '../catalog/product-writes';
+import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../pictures/store';
+import { invalid } from '../problem';
+import { answer } from './answer';
+
+/** One byte more than allowed is let in, so that the refusal can name the file. */
+const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX_PICTURE_BYTES * 2, files: 30 } });
+
+export function goodsApi(catalog: Catalog): Router {
+  const router = Router();
+  answer(router, goodsRoutes.list, ({ query }) => listGoods(catalog, query));
+  answer(router, goodsRoutes.byIds, ({ body }) => ({ rows: goodsRows(catalog, body.ids) }));
+  answer(router, goodsRoutes.create, ({ body, user }) => productAnswer(catalog, createProduct(catalog, user, body)));
+  answer(router, goodsRoutes.get, ({ params }) => productAnswer(catalog, params.id!));
+  answer(router, goodsRoutes.history, ({ params }) => productHistory(catalog, params.id!));
+  answer(router, goodsRoutes.update, ({ params, body, user }) => {
+    changeProduct(catalog, user, params.id!, body.seen, body.fields);
+    return productAnswer(catalog, params.id!);
+  });
+  answer(router, goodsRoutes.setOptions, ({ params, body, user }) => {
+    changeOptions(catalog, user, params.id!, body);
+    return productAnswer(catalog, params.id!);
+  });
+  answer(router, goodsRoutes.setVariants, ({ params, body, user }) => {
+    changeVariants(catalog, user, params.id!, body.seen, body.changes);
+    return productAnswer(catalog, params.id!);
+  });
+  answer(router, goodsRoutes.setPictures, ({ params, body, user }) => {
+    changePictures(catalog, user, params.id!, body);
+    return productAnswer(catalog, params.id!);
+  });
+  answer(router, goodsRoutes.remove, ({ params, user }) => {
+    removeProduct(catalog, user, params.id!);
+    return { ok: true as const };
+  });
+  answer(
+    router,
+    goodsRoutes.addPictures,
+    async ({ params, user, request }) => {
+      productOrRefuse(catalog, params.id!);
+      const files = (request.files as Express.Multer.File[] | undefined) ?? [];
+      const taken: StoredMedia[] = [];
+      const refused: { file: string; message: string }[] = [];
+      for (const file of files) {
+        const name = Buffer.from(file.originalname, 'latin1').toString('utf8');
+        try {
+          taken.push(
+            await storePicture(catalog.db, catalog.mediaFolder, file.buffer, name, catalog.clock().toISOString()),
+          );
+        } catch (error) {
+          if (!(error instanceof RefusedPictureError)) throw error;
+          refused.push({ file: name, message: error.message });
+        }
+      }
+      if (taken.length > 0) addPictures(catalog, user, params.id!, taken);
+      else if (refused.length > 0)
+        throw invalid(
+          refused.map(({ file, message }) => ({ path: ['files', file], message })),
+          refused[0]!.message,
+        );
+      return { ...productAnswer(catalog, params.id!), refused };
+    },
+    upload.array('files', 30),
+  );
+  return router;
+}

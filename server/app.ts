@@ -1,0 +1,86 @@
+import { parseCookie } from 'cookie';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+import type { Logger } from 'pino';
+import type { ShopAssets } from '../shop/render';
+import { deskApi } from './api/desk';
+import { answerErrors } from './api/errors';
+import { eventsApi } from './api/events';
+import { goodsApi } from './api/goods';
+import { groupsApi } from './api/groups';
+import { shopfrontApi } from './api/shopfront';
+import type { Catalog } from './catalog/catalog';
+import { servePictures } from './pictures/serve';
+import { notFound } from './problem';
+import { readSession, SESSION_COOKIE } from './security/sign-in';
+import { shopApi } from './shopfront/shop-api';
+import { storefront } from './shopfront/storefront';
+
+export interface AppParts {
+  catalog: Catalog;
+  log: Pick<Logger, 'error'>;
+  /** scripts and styles of the storefront */
+  assets: ShopAssets;
+  /** folder with the built desk and shop; absent while Vite serves the desk */
+  dist?: string;
+}
+
+/** Scripts only from here; styles set by script (dragging, floating menus, toasts) only on the desk. */
+function protect(isDesk: boolean): RequestHandler {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        baseUri: ["'self'"],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'self'"],
+        formAction: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        styleSrc: isDesk ? ["'self'", "'unsafe-inline'"] : ["'self'"],
+        ...(isDesk ? {} : { styleSrcAttr: ["'unsafe-inline'"] }),
+      },
+    },
+    xFrameOptions: { action: 'sameorigin' },
+    strictTransportSecurity: false,
+  });
+}
+
+/** The whole HTTP application. */
+export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
+  const app = express();
+  app.set('query parser', 'simple');
+  app.set('etag', 'weak');
+  app.disable('x-powered-by');
+  const [deskPolicy, shopPolicy] = [protect(true), protect(false)];
+  app.use((request, response, next) =>
+    (/^\/desk(\/|$)/.test(request.path) ? deskPolicy : shopPolicy)(request, response, next),
+  );
+  app.use(servePictures(catalog.mediaFolder));
+  if (dist)
+    for (const [address, files] of [
+      ['/assets', 'assets'],
+      ['/desk/files', 'desk/files'],
+    ] as const)
+      app.use(address, express.static(join(dist, files), { immutable: true, maxAge: '1y', index: false }));
+  app.use((request, response, next) => {
+    const token = parseCookie(request.headers.cookie ?? '')[SESSION_COOKIE];
+    response.locals.sessionToken = token;
+    response.locals.session = readSession(catalog.db, token, catalog.clock());
+    next();
+  });
+  app.use(shopApi(catalog));
+  app.use(express.json({ limit: '4mb' }));
+  app.use(deskApi(catalog), goodsApi(catalog), groupsApi(catalog), shopfrontApi(catalog), eventsApi(catalog));
+  if (dist)
+    app.get(['/desk', '/desk/*path'], (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
+    });
+  app.use(storefront(catalog, assets));
+  app.use(() => {
+    throw notFound('There is nothing at this address.');
+  });
+  app.use(answerErrors((error) => log.error(error)));
+  return app;
+}

@@ -1,0 +1,171 @@
+import { createHash } from 'node:crypto';
+import type { Product } from '../../core/catalog/product';
+import {
+  canonicalJson,
+  documentKinds,
+  isForShoppers,
+  productDocument,
+  SINGLE_KEY,
+  type DocumentKind,
+  type ProductDocument,
+  type ShopDocument,
+} from '../../core/editions/document';
+import { ResolvedShop, type DocumentUpdate } from '../../core/placement/resolved-shop';
+import type { Db } from '../database/connection';
+import { readCategories, readCollections, readNamed } from '../database/groups';
+import { readMenu, readPages, readSettings } from '../database/pages';
+import { readProducts, readStock } from '../database/products';
+
+export type StockMap = Map<string, number | null>;
+
+/** Key of a document across kinds. */
+export const refOf = (kind: DocumentKind, key: string) => `${kind}:${key}`;
+
+export function splitRef(ref: string): { kind: DocumentKind; key: string } {
+  const colon = ref.indexOf(':');
+  return { kind: ref.slice(0, colon) as DocumentKind, key: ref.slice(colon + 1) };
+}
+
+/** The stored form of a document, as shoppers may see it, and its content hash. */
+export function serialise(document: ShopDocument): { hash: string; body: string } {
+  const body = document.kind === 'product' ? productDocument(document.body as Product) : document.body;
+  const text = canonicalJson(body);
+  return { hash: createHash('sha256').update(`${document.kind} ${text}`).digest('hex').slice(0, 40), body: text };
+}
+
+/**
+ * The working catalog in memory: products with all that the desk knows of them, the shop resolved from them (which the
+ * preview shows), and what differs from the live edition.
+ */
+export class WorkingCatalog {
+  readonly products = new Map<string, Product>();
+  /** refs of documents that differ from the live edition */
+  readonly changed = new Set<string>();
+  readonly shop: ResolvedShop;
+  readonly #hashes = new Map<string, string>();
+
+  constructor(
+    readonly db: Db,
+    readonly stock: StockMap,
+    readonly liveHash: (ref: string) => string | undefined,
+  ) {
+    this.shop = new ResolvedShop({
+      stock: (variantId) => stock.get(variantId) ?? null,
+      standing: (product) => this.#standings(product),
+    });
+  }
+
+  /** Reads everything. */
+  load(): void {
+    const documents = documentKinds.flatMap((kind) => this.#read(kind));
+    for (const document of documents) this.#note(document.kind, document.key, document);
+    this.shop.load(documents);
+  }
+
+  /** Reads again what a change touched, such as product:p_1. Answers the products among it. */
+  refresh(subjects: readonly string[]): string[] {
+    const touched = new Map<DocumentKind, string[]>();
+    for (const subject of subjects) {
+      const { kind, key } = splitRef(subject);
+      touched.set(kind, [...(touched.get(kind) ?? []), key]);
+    }
+    const productIds = touched.get('product') ?? [];
+    for (const { variantId, count } of readStock(this.db, productIds)) this.stock.set(variantId, count);
+    const updates: DocumentUpdate[] = [];
+    for (const kind of documentKinds) {
+      const keys = touched.get(kind);
+      if (!keys) continue;
+      const found = new Map(this.#read(kind, keys).map((document) => [document.key, document]));
+      for (const key of keys) {
+        const document = found.get(key);
+        if (kind === 'product' && !document) this.products.delete(key);
+        this.#note(kind, key, document);
+        updates.push({ kind, key, body: document?.body });
+      }
+    }
+    this.shop.applyAll(updates);
+    return productIds;
+  }
+
+  /** Compares documents with the live edition again, after that changed. */
+  compare(refs: Iterable<string>): void {
+    const products: string[] = [];
+    for (const ref of refs) {
+      const before = this.changed.has(ref);
+      this.#mark(ref);
+      if (this.changed.has(ref) !== before && ref.startsWith('product:')) products.push(splitRef(ref).key);
+    }
+    this.shop.refreshAll(products);
+  }
+
+  hash(ref: string): string | undefined {
+    return this.#hashes.get(ref);
+  }
+
+  /** The document behind a ref; undefined when shoppers are not to see it. */
+  document(ref: string): ShopDocument | undefined {
+    const { kind, key } = splitRef(ref);
+    const document = this.#body(kind, key);
+    return document && isForShoppers(document) ? document : undefined;
+  }
+
+  #standings(product: ProductDocument): string[] {
+    return this.changed.has(refOf('product', product.id)) ? [product.standing, 'changed'] : [product.standing];
+  }
+
+  #note(kind: DocumentKind, key: string, document: ShopDocument | undefined): void {
+    const ref = refOf(kind, key);
+    if (kind === 'product' && document) this.products.set(key, document.body as Product);
+    if (document && isForShoppers(document)) this.#hashes.set(ref, serialise(document).hash);
+    else this.#hashes.delete(ref);
+    this.#mark(ref);
+  }
+
+  #mark(ref: string): void {
+    if (this.#hashes.get(ref) === this.liveHash(ref)) this.changed.delete(ref);
+    else this.changed.add(ref);
+  }
+
+  #body(kind: DocumentKind, key: string): ShopDocument | undefined {
+    const { shop } = this;
+    if (kind === 'menu') return { kind, key, body: shop.menu };
+    if (kind === 'settings') return { kind, key, body: shop.settings };
+    const maps = {
+      product: this.products,
+      category: shop.categories,
+      collection: shop.collections,
+      brand: shop.brands,
+      tag: shop.tags,
+      page: shop.pages,
+    };
+    const body = maps[kind].get(key);
+    return body && ({ kind, key, body } as ShopDocument);
+  }
+
+  #read(kind: DocumentKind, keys?: readonly string[]): ShopDocument[] {
+    const wanted = keys && new Set(keys);
+    const named = <T extends { id: string }>(rows: T[]) =>
+      rows
+        .filter((row) => !wanted || wanted.has(row.id))
+        .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
+    switch (kind) {
+      case 'product':
+        return named(readProducts(this.db, keys));
+      case 'category':
+        return named(readCategories(this.db));
+      case 'collection':
+        return named(readCollections(this.db));
+      case 'brand':
+      case 'tag':
+        return named(readNamed(this.db, kind));
+      case 'page':
+        return named(readPages(this.db));
+      case 'menu':
+        return [{ kind, key: SINGLE_KEY, body: readMenu(this.db) }];
+      case 'settings': {
+        const body = readSettings(this.db);
+        return body ? [{ kind, key: SINGLE_KEY, body }] : [];
+      }
+    }
+  }
+}

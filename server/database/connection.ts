@@ -1,0 +1,49 @@
+import Database from 'better-sqlite3';
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { installJournal } from './journal-triggers';
+
+export type Db = Database.Database;
+
+/** The database was written by a newer Dispona than this one. */
+export class NewerDatabaseError extends Error {}
+
+const migrationsFolder = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
+
+function migrations(): { version: number; sql: string }[] {
+  return readdirSync(migrationsFolder)
+    .filter((name) => /^\d{3}-.*\.sql$/.test(name))
+    .sort()
+    .map((name) => ({ version: Number(name.slice(0, 3)), sql: readFileSync(join(migrationsFolder, name), 'utf8') }));
+}
+
+function migrate(db: Db): void {
+  const steps = migrations();
+  const current = db.pragma('user_version', { simple: true }) as number;
+  const newest = steps.at(-1)?.version ?? 0;
+  if (current > newest)
+    throw new NewerDatabaseError(
+      `This database is of version ${current}; this Dispona knows versions up to ${newest}. Start the newer Dispona instead.`,
+    );
+  for (const { version, sql } of steps) {
+    if (version <= current) continue;
+    db.transaction(() => {
+      db.exec(sql);
+      db.pragma(`user_version = ${version}`);
+    }).immediate();
+  }
+}
+
+/** Opens the database in `folder`, makes it when there is none, and brings it up to this version. */
+export function openDatabase(folder: string): Db {
+  mkdirSync(folder, { recursive: true });
+  const db = new Database(join(folder, 'dispona.sqlite'));
+  db.pragma('journal_mode = WAL');
+  db.pragma('synchronous = NORMAL');
+  db.pragma('foreign_keys = ON');
+  db.pragma('busy_timeout = 5000');
+  migrate(db);
+  installJournal(db);
+  return db;
+}

@@ -1,0 +1,264 @@
+import type { Db } from './connection';
+import { columnsOf, journaledTables, rowJson, type TableColumns } from './journal-triggers';
+
+export interface Actor {
+  userId: string | null;
+  /** ISO instant of the write */
+  at: string;
+}
+
+export interface ChangeResult<T> {
+  value: T;
+  /** id of the change; the revision of everything it touched. Undefined when nothing was written. */
+  changeId: number | undefined;
+  /** what was touched, such as product:p_1 */
+  subjects: string[];
+}
+
+export interface ChangeRow {
+  id: number;
+  at: string;
+  userName: string | null;
+  label: string;
+  kind: 'edit' | 'undo' | 'redo';
+  undone: boolean;
+}
+
+export interface JournalRow {
+  tableName: string;
+  rowKey: string;
+  before: Record<string, unknown> | null;
+  after: Record<string, unknown> | null;
+}
+
+/** Undo or redo is not possible, for a reason in plain words. */
+export class CannotUndoError extends Error {
+  constructor(
+    message: string,
+    /** later changes of the same rows */
+    readonly because: { id: number; label: string }[] = [],
+  ) {
+    super(message);
+  }
+}
+
+type Listener = (result: { changeId: number; subjects: string[] }) => void;
+
+/** The one way to write to the working catalog, and the way back. */
+export class Journal {
+  readonly #columns = new Map<string, TableColumns>();
+  readonly #listeners: Listener[] = [];
+
+  constructor(readonly db: Db) {
+    for (const { name } of journaledTables) this.#columns.set(name, columnsOf(db, name));
+  }
+
+  /** Called after each commit that touched something. */
+  onChange(listener: Listener): void {
+    this.#listeners.push(listener);
+  }
+
+  /** Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind. */
+  change<T>(label: string, actor: Actor, write: () => T): ChangeResult<T> {
+    return this.#commit({ label, kind: 'edit', of: null }, actor, write);
+  }
+
+  /** Takes back the person's latest change that still stands. */
+  undo(actor: Actor): ChangeResult<ChangeRow> {
+    const target = this.db
+      .prepare(
+        `SELECT id FROM change WHERE kind = 'edit' AND undone = 0 AND user_id IS ?
+         ORDER BY id DESC LIMIT 1`,
+      )
+      .get(actor.userId) as { id: number } | undefined;
+    if (!target) throw new CannotUndoError('There is nothing to undo.');
+    return this.#reverse(target.id, 'undo', actor);
+  }
+
+  /** Does again what the person undid last, unless they have changed something since. */
+  redo(actor: Actor): ChangeResult<ChangeRow> {
+    const target = this.db
+      .prepare(
+        `SELECT target.id FROM change AS target JOIN change AS undo ON undo.of_change = target.id AND undo.kind = 'undo'
+         WHERE target.undone = 1 AND target.user_id IS @user
+           AND undo.id > (SELECT coalesce(max(id), 0) FROM change WHERE kind = 'edit' AND user_id IS @user)
+         ORDER BY undo.id DESC LIMIT 1`,
+      )
+      .get({ user: actor.userId }) as { id: number } | undefined;
+    if (!target) throw new CannotUndoError('There is nothing to redo.');
+    return this.#reverse(target.id, 'redo', actor);
+  }
+
+  /** The latest changes, newest first; of one subject when told. */
+  history(limit: number, subject?: string): ChangeRow[] {
+    const rows = this.db
+      .prepare(
+        `SELECT change.id, change.at, user.name AS userName, change.label, change.kind, change.undone
+         FROM change LEFT JOIN user ON user.id = change.user_id
+         WHERE @subject IS NULL OR change.id IN (SELECT change_id FROM journal WHERE subject = @subject)
+         ORDER BY change.id DESC LIMIT @limit`,
+      )
+      .all({ subject: subject ?? null, limit }) as (Omit<ChangeRow, 'undone'> & { undone: number })[];
+    return rows.map((row) => ({ ...row, undone: row.undone === 1 }));
+  }
+
+  /** What a change did to the rows of a subject. */
+  rowsOf(changeId: number, subject?: string): JournalRow[] {
+    const rows = this.db
+      .prepare(
+        `SELECT table_name AS tableName, row_key AS rowKey, before, after FROM journal
+         WHERE change_id = @changeId AND (@subject IS NULL OR subject = @subject) ORDER BY seq`,
+      )
+      .all({ changeId, subject: subject ?? null }) as {
+      tableName: string;
+      rowKey: string;
+      before: string | null;
+      after: string | null;
+    }[];
+    return rows.map((row) => ({ ...row, before: parsed(row.before), after: parsed(row.after) }));
+  }
+
+  /** The latest change that touched a subject; 0 when none did. */
+  revision(subject: string): number {
+    const row = this.db.prepare(`SELECT max(change_id) AS id FROM journal WHERE subject = ?`).get(subject) as {
+      id: number | null;
+    };
+    return row.id ?? 0;
+  }
+
+  /** Which columns of a row, or of all rows of a table that belong to the subject, changed after `seen`. */
+  columnsChangedSince(seen: number, subject: string, tableName: string, rowKey?: string): Set<string> {
+    const rows = this.db
+      .prepare(
+        `SELECT before, after FROM journal
+         WHERE subject = @subject AND change_id > @seen AND table_name = @tableName AND (@rowKey IS NULL OR row_key = @rowKey)`,
+      )
+      .all({ subject, seen, tableName, rowKey: rowKey ?? null }) as { before: string | null; after: string | null }[];
+    const changed = new Set<string>();
+    for (const row of rows) {
+      const [before, after] = [parsed(row.before) ?? {}, parsed(row.after) ?? {}];
+      for (const column of new Set([...Object.keys(before), ...Object.keys(after)]))
+        if (before[column] !== after[column]) changed.add(column);
+    }
+    return changed;
+  }
+
+  #commit<T>(
+    change: { label: string; kind: ChangeRow['kind']; of: number | null },
+    actor: Actor,
+    write: () => T,
+  ): ChangeResult<T> {
+    const { db } = this;
+    const result = db
+      .transaction((): ChangeResult<T> => {
+        const changeId = Number(
+          db
+            .prepare(`INSERT INTO change (at, user_id, label, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
+            .run(actor.at, actor.userId, change.label, change.kind, change.of).lastInsertRowid,
+        );
+        db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(changeId);
+        const value = write();
+        db.prepare(`DELETE FROM current_change`).run();
+        const subjects = db
+          .prepare(`SELECT DISTINCT subject FROM journal WHERE change_id = ?`)
+          .pluck()
+          .all(changeId) as string[];
+        if (subjects.length > 0) return { value, changeId, subjects };
+        db.prepare(`DELETE FROM change WHERE id = ?`).run(changeId);
+        return { value, changeId: undefined, subjects };
+      })
+      .immediate();
+    const { changeId, subjects } = result;
+    if (changeId !== undefined) for (const listener of this.#listeners) listener({ changeId, subjects });
+    return result;
+  }
+
+  #reverse(targetId: number, kind: 'undo' | 'redo', actor: Actor): ChangeResult<ChangeRow> {
+    const target = this.db.prepare(`SELECT label FROM change WHERE id = ?`).get(targetId) as { label: string };
+    return this.#commit({ label: target.label, kind, of: targetId }, actor, () => {
+      this.db.pragma('defer_foreign_keys = ON');
+      const rows = kind === 'undo' ? this.rowsOf(targetId).reverse() : this.rowsOf(targetId);
+      const steps = rows.map((row) =>
+        kind === 'undo' ? { ...row, from: row.after, to: row.before } : { ...row, from: row.before, to: row.after },
+      );
+      this.#refuseLaterChanges(targetId, kind, steps);
+      for (const step of steps) this.#setRow(step.tableName, step.from ?? step.to!, step.to);
+      this.db.prepare(`UPDATE change SET undone = ? WHERE id = ?`).run(kind === 'undo' ? 1 : 0, targetId);
+      return this.history(1)[0]!;
+    });
+  }
+
+  /** Every row must still be as the change left it; else the later changes of those rows are named. */
+  #refuseLaterChanges(
+    targetId: number,
+    kind: 'undo' | 'redo',
+    steps: {
+      tableName: string;
+      rowKey: string;
+      from: Record<string, unknown> | null;
+      to: Record<string, unknown> | null;
+    }[],
+  ): void {
+    const first = new Map<string, (typeof steps)[number]>();
+    for (const step of steps) {
+      const key = `${step.tableName} ${step.rowKey}`;
+      if (!first.has(key)) first.set(key, step);
+    }
+    const touched = [...first.values()].filter((step) => {
+      const now = this.#readRow(step.tableName, step.from ?? step.to!);
+      return JSON.stringify(now) !== JSON.stringify(step.from);
+    });
+    if (touched.length === 0) return;
+    const later = this.db.prepare(
+      `SELECT DISTINCT change.id, change.label FROM journal JOIN change ON change.id = journal.change_id
+       WHERE journal.table_name = ? AND journal.row_key = ? AND change.id > ? AND change.undone = 0 AND change.kind <> 'undo'`,
+    );
+    const because = new Map<number, string>();
+    for (const step of touched)
+      for (const row of later.all(step.tableName, step.rowKey, targetId) as { id: number; label: string }[])
+        because.set(row.id, row.label);
+    throw new CannotUndoError(
+      kind === 'undo'
+        ? 'This cannot be undone by itself: the same things were changed again later.'
+        : 'This cannot be done again: the same things were changed in the meantime.',
+      [...because].map(([id, label]) => ({ id, label })),
+    );
+  }
+
+  #keyOf(table: string, row: Record<string, unknown>): { where: string; values: unknown[] } {
+    const { key } = this.#columns.get(table)!;
+    return { where: key.map((name) => `${name} IS ?`).join(' AND '), values: key.map((name) => row[name]) };
+  }
+
+  #readRow(table: string, like: Record<string, unknown>): Record<string, unknown> | null {
+    const { where, values } = this.#keyOf(table, like);
+    const json = this.db
+      .prepare(`SELECT ${rowJson(this.#columns.get(table)!, table)} FROM ${table} WHERE ${where}`)
+      .pluck()
+      .get(...values) as string | undefined;
+    return parsed(json ?? null);
+  }
+
+  #setRow(table: string, like: Record<string, unknown>, to: Record<string, unknown> | null): void {
+    const { all } = this.#columns.get(table)!;
+    const { where, values } = this.#keyOf(table, like);
+    if (!to) {
+      this.db.prepare(`DELETE FROM ${table} WHERE ${where}`).run(...values);
+      return;
+    }
+    const isThere = this.db.prepare(`SELECT 1 FROM ${table} WHERE ${where}`).get(...values) !== undefined;
+    const content = all.map((name) => to[name] ?? null);
+    if (isThere)
+      this.db
+        .prepare(`UPDATE ${table} SET ${all.map((name) => `${name} = ?`).join(', ')} WHERE ${where}`)
+        .run(...content, ...values);
+    else
+      this.db
+        .prepare(`INSERT INTO ${table} (${all.join(', ')}) VALUES (${all.map(() => '?').join(', ')})`)
+        .run(...content);
+  }
+}
+
+function parsed(json: string | null): Record<string, unknown> | null {
+  return json === null ? null : (JSON.parse(json) as Record<string, unknown>);
+}

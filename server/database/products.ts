@@ -1,0 +1,219 @@
+import type { Option, Picture, Product, Variant } from '../../core/catalog/product';
+import type { Db } from './connection';
+
+type Row = Record<string, unknown>;
+
+function groupBy<T extends { product_id: string }>(rows: T[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const group = groups.get(row.product_id);
+    if (group) group.push(row);
+    else groups.set(row.product_id, [row]);
+  }
+  return groups;
+}
+
+/** Reads whole products: those with these ids, or all. */
+export function readProducts(db: Db, ids?: readonly string[]): Product[] {
+  const list = ids ? JSON.stringify(ids) : null;
+  const only = (column: string) => (list === null ? '' : `WHERE ${column} IN (SELECT value FROM json_each(@list))`);
+  const all = <T>(sql: string): T[] => (list === null ? db.prepare(sql).all() : db.prepare(sql).all({ list })) as T[];
+  type Owned = Row & { product_id: string };
+  const of = (sql: string) => groupBy(all<Owned>(sql));
+  const categories = of(`SELECT product_id, category_id FROM product_category ${only('product_id')} ORDER BY position`);
+  const tags = of(`SELECT product_id, tag_id FROM product_tag ${only('product_id')} ORDER BY tag_id`);
+  const options = of(`SELECT * FROM option ${only('product_id')} ORDER BY position`);
+  const values = of(`SELECT * FROM option_value ${only('product_id')} ORDER BY position`);
+  const pictures = of(
+    `SELECT picture.*, media.width, media.height FROM picture JOIN media ON media.hash = media_hash
+     ${only('product_id')} ORDER BY position`,
+  );
+  const variants = of(
+    `SELECT variant.*, stock.count FROM variant LEFT JOIN stock ON stock.variant_id = variant.id
+     ${only('variant.product_id')} ORDER BY variant.position`,
+  );
+  return all<Row>(`SELECT * FROM product ${only('id')}`).map((row): Product => {
+    const id = row.id as string;
+    const ownValues = values.get(id) ?? [];
+    return {
+      id,
+      kind: row.kind as Product['kind'],
+      title: row.title as string,
+      summary: row.summary as string,
+      description: row.description as string,
+      slug: row.slug as string,
+      standing: row.standing as Product['standing'],
+      featured: row.featured === 1,
+      brandId: row.brand_id as string | null,
+      categoryIds: (categories.get(id) ?? []).map((each) => each.category_id as string),
+      tagIds: (tags.get(id) ?? []).map((each) => each.tag_id as string),
+      options: (options.get(id) ?? []).map((option): Option => ({
+        id: option.id as string,
+        name: option.name as string,
+        values: ownValues
+          .filter((value) => value.option_id === option.id)
+          .map((value) => ({
+            id: value.id as string,
+            name: value.name as string,
+            swatch: value.swatch as string | null,
+          })),
+      })),
+      variants: (variants.get(id) ?? []).map((variant): Variant => ({
+        id: variant.id as string,
+        values: JSON.parse(variant.value_ids as string) as string[],
+        sku: variant.sku as string,
+        price: variant.price as number,
+        salePrice: variant.sale_price as number | null,
+        cost: variant.cost as number | null,
+        pictureId: variant.picture_id as string | null,
+        stock: (variant.count as number | null | undefined) ?? null,
+      })),
+      pictures: (pictures.get(id) ?? []).map((picture): Picture => ({
+        id: picture.id as string,
+        media: picture.media_hash as string,
+        width: picture.width as number,
+        height: picture.height as number,
+        alt: picture.alt as string,
+        focus: { x: picture.focus_x as number, y: picture.focus_y as number },
+      })),
+      created: row.created as string,
+    };
+  });
+}
+
+export type ProductFields = Pick<
+  Product,
+  'kind' | 'title' | 'summary' | 'description' | 'slug' | 'standing' | 'featured' | 'brandId'
+>;
+
+/** Column of each plain field of a product. */
+export const productColumns: Record<keyof ProductFields, string> = {
+  kind: 'kind',
+  title: 'title',
+  summary: 'summary',
+  description: 'description',
+  slug: 'slug',
+  standing: 'standing',
+  featured: 'featured',
+  brandId: 'brand_id',
+};
+
+const stored = (value: unknown) => (typeof value === 'boolean' ? Number(value) : value);
+
+export function insertProduct(db: Db, id: string, fields: ProductFields, created: string): void {
+  const names = Object.keys(productColumns) as (keyof ProductFields)[];
+  db.prepare(
+    `INSERT INTO product (id, created, ${names.map((name) => productColumns[name]).join(', ')})
+     VALUES (?, ?, ${names.map(() => '?').join(', ')})`,
+  ).run(id, created, ...names.map((name) => stored(fields[name])));
+}
+
+export function updateProduct(db: Db, id: string, fields: Partial<ProductFields>): void {
+  const names = (Object.keys(fields) as (keyof ProductFields)[]).filter((name) => fields[name] !== undefined);
+  if (names.length === 0) return;
+  db.prepare(`UPDATE product SET ${names.map((name) => `${productColumns[name]} = ?`).join(', ')} WHERE id = ?`).run(
+    ...names.map((name) => stored(fields[name])),
+    id,
+  );
+}
+
+export function deleteProduct(db: Db, id: string): void {
+  db.prepare(`DELETE FROM product WHERE id = ?`).run(id);
+}
+
+export function setProductCategories(db: Db, id: string, categoryIds: readonly string[]): void {
+  const list = JSON.stringify(categoryIds);
+  db.prepare(
+    `DELETE FROM product_category WHERE product_id = ? AND category_id NOT IN (SELECT value FROM json_each(?))`,
+  ).run(id, list);
+  const put = db.prepare(
+    `INSERT INTO product_category (product_id, category_id, position) VALUES (?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position`,
+  );
+  categoryIds.forEach((categoryId, position) => put.run(id, categoryId, position));
+}
+
+export function setProductTags(db: Db, id: string, tagIds: readonly string[]): void {
+  const list = JSON.stringify(tagIds);
+  db.prepare(`DELETE FROM product_tag WHERE product_id = ? AND tag_id NOT IN (SELECT value FROM json_each(?))`).run(
+    id,
+    list,
+  );
+  const put = db.prepare(`INSERT INTO product_tag (product_id, tag_id) VALUES (?, ?) ON CONFLICT DO NOTHING`);
+  for (const tagId of tagIds) put.run(id, tagId);
+}
+
+/** Makes the options of a product exactly these. Variants are another matter: see `setVariants`. */
+export function setOptions(db: Db, id: string, options: readonly Option[]): void {
+  const keep = JSON.stringify(options.map((option) => option.id));
+  const keepValues = JSON.stringify(options.flatMap((option) => option.values.map((value) => value.id)));
+  db.prepare(`DELETE FROM option_value WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(
+    id,
+    keepValues,
+  );
+  db.prepare(`DELETE FROM option WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
+  const putOption = db.prepare(
+    `INSERT INTO option (id, product_id, position, name) VALUES (?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name`,
+  );
+  const putValue = db.prepare(
+    `INSERT INTO option_value (id, product_id, option_id, position, name, swatch) VALUES (?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name, swatch = excluded.swatch`,
+  );
+  options.forEach((option, position) => {
+    putOption.run(option.id, id, position, option.name);
+    option.values.forEach((value, place) => putValue.run(value.id, id, option.id, place, value.name, value.swatch));
+  });
+}
+
+/** Makes the variants of a product exactly these, in this order, with their stock. */
+export function setVariants(db: Db, id: string, variants: readonly Variant[]): void {
+  const keep = JSON.stringify(variants.map((variant) => variant.id));
+  db.prepare(`DELETE FROM variant WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
+  const put = db.prepare(
+    `INSERT INTO variant (id, product_id, position, value_ids, sku, price, sale_price, cost, picture_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, value_ids = excluded.value_ids, sku = excluded.sku,
+       price = excluded.price, sale_price = excluded.sale_price, cost = excluded.cost, picture_id = excluded.picture_id`,
+  );
+  const putStock = db.prepare(
+    `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
+     ON CONFLICT DO UPDATE SET count = excluded.count`,
+  );
+  variants.forEach((variant, position) => {
+    const { values, sku, price, salePrice, cost, pictureId, stock } = variant;
+    put.run(variant.id, id, position, JSON.stringify(values), sku, price, salePrice, cost, pictureId);
+    putStock.run(variant.id, id, stock);
+  });
+}
+
+export function setPictures(db: Db, id: string, pictures: readonly Picture[]): void {
+  const keep = JSON.stringify(pictures.map((picture) => picture.id));
+  db.prepare(`DELETE FROM picture WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
+  const put = db.prepare(
+    `INSERT INTO picture (id, product_id, position, media_hash, alt, focus_x, focus_y) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, alt = excluded.alt,
+       focus_x = excluded.focus_x, focus_y = excluded.focus_y`,
+  );
+  pictures.forEach(({ id: pictureId, media, alt, focus }, position) =>
+    put.run(pictureId, id, position, media, alt, focus.x, focus.y),
+  );
+}
+
+/** Pieces left of every variant, those included that only an edition still knows. */
+export function readStock(db: Db, productIds?: readonly string[]): { variantId: string; count: number | null }[] {
+  const sql = `SELECT variant_id AS variantId, count FROM stock`;
+  const rows = productIds
+    ? db.prepare(`${sql} WHERE product_id IN (SELECT value FROM json_each(?))`).all(JSON.stringify(productIds))
+    : db.prepare(sql).all();
+  return rows as { variantId: string; count: number | null }[];
+}
+
+export function productIdsIn(db: Db, column: 'brand' | 'tag' | 'category', id: string): string[] {
+  const sql = {
+    brand: `SELECT id FROM product WHERE brand_id = ?`,
+    tag: `SELECT product_id FROM product_tag WHERE tag_id = ?`,
+    category: `SELECT product_id FROM product_category WHERE category_id = ?`,
+  }[column];
+  return db.prepare(sql).pluck().all(id) as string[];
+}

@@ -1,0 +1,60 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { join, resolve } from 'node:path';
+import { pino } from 'pino';
+import type { ShopAssets } from '../shop/render';
+import { makeApp } from './app';
+import { Catalog } from './catalog/catalog';
+import { NewerDatabaseError } from './database/connection';
+
+const port = Number(process.env.PORT ?? 4600);
+const host = process.env.HOST ?? '127.0.0.1';
+const folder = resolve(process.env.DISPONA_DATA ?? 'data');
+const dist = resolve('dist');
+
+interface ManifestEntry {
+  file: string;
+  css?: string[];
+}
+
+/** Names of the built scripts and styles of the storefront. */
+function shopAssets(): ShopAssets {
+  const path = join(dist, 'shop', 'manifest.json');
+  if (!existsSync(path)) return { scripts: [], styles: [] };
+  const entry = (JSON.parse(readFileSync(path, 'utf8')) as Record<string, ManifestEntry>)['shop/client.tsx'];
+  return {
+    scripts: entry ? [`/assets/${entry.file}`] : [],
+    styles: (entry?.css ?? []).map((file) => `/assets/${file}`),
+  };
+}
+
+const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
+
+function start(): void {
+  const catalog = new Catalog(folder);
+  const app = makeApp({ catalog, log, assets: shopAssets(), dist: existsSync(join(dist, 'desk')) ? dist : undefined });
+  const server = createServer(app);
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    log.fatal(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another.` : error.message);
+    process.exit(1);
+  });
+  server.listen(port, host, () =>
+    log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
+  );
+  const stop = () => {
+    server.close();
+    server.closeAllConnections();
+    catalog.close();
+    process.exit(0);
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+}
+
+try {
+  start();
+} catch (error) {
+  if (!(error instanceof NewerDatabaseError)) throw error;
+  log.fatal(error.message);
+  process.exit(1);
+}

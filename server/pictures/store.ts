@@ -1,0 +1,124 @@
+import { createHash } from 'node:crypto';
+import { constants } from 'node:fs';
+import { access, mkdir, rename, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import sharp, { type Metadata } from 'sharp';
+import { pictureSizes } from '../../core/placement/card';
+import type { Db } from '../database/connection';
+
+/** Largest upload, in bytes, and largest picture, in pixels. */
+export const MAX_PICTURE_BYTES = 25 * 1024 * 1024;
+const MAX_PIXELS = 80_000_000;
+const FORMATS = new Set(['jpeg', 'png', 'webp', 'gif', 'tiff', 'heif', 'avif']);
+
+export interface StoredMedia {
+  media: string;
+  width: number;
+  height: number;
+}
+
+/** The file cannot be taken as a picture, for a reason in plain words. */
+export class RefusedPictureError extends Error {}
+
+const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
+
+/** SVG is drawn once and kept as pixels only; one that could run or load anything is not even drawn. */
+function refuseActiveSvg(svg: string): void {
+  if (
+    /<script|<foreignObject|<iframe|<embed|<object|\son\w+\s*=|javascript:|<!ENTITY|(?:href|src)\s*=\s*["'](?!#|data:image\/)/i.test(
+      svg,
+    )
+  )
+    throw new RefusedPictureError(
+      'This SVG holds a script or loads other files, so it is not taken. Save it as PNG instead.',
+    );
+}
+
+async function check(content: Buffer, name: string): Promise<Metadata> {
+  if (content.length > MAX_PICTURE_BYTES)
+    throw new RefusedPictureError(
+      `This file has ${megabytes(content.length)}; a picture may have up to ${megabytes(MAX_PICTURE_BYTES)}.`,
+    );
+  const metadata = await sharp(content, { limitInputPixels: false })
+    .metadata()
+    .catch(() => undefined);
+  if (!metadata?.width || !metadata.height)
+    throw new RefusedPictureError(
+      /\.(png|jpe?g|webp|gif|avif|svg)$/i.test(name)
+        ? `“${name}” has the name of a picture, but its content is not one.`
+        : 'This is not a picture. JPEG, PNG, WebP, AVIF, GIF and SVG are taken.',
+    );
+  if (metadata.format === 'svg') refuseActiveSvg(content.toString('utf8'));
+  else if (!FORMATS.has(metadata.format ?? ''))
+    throw new RefusedPictureError('This sort of picture is not taken. Save it as JPEG or PNG.');
+  if (metadata.width * metadata.height > MAX_PIXELS)
+    throw new RefusedPictureError(
+      `This picture has ${metadata.width} × ${metadata.height} pixels, which is more than Dispona takes.`,
+    );
+  return metadata;
+}
+
+/** Written under a passing name first, so that a file of its final name is always whole. */
+async function writeWhole(path: string, content: Buffer): Promise<void> {
+  const passing = `${path}.${process.pid}.${Math.round(process.hrtime()[1])}.part`;
+  await writeFile(passing, content);
+  await rename(passing, path);
+}
+
+const exists = (path: string) =>
+  access(path, constants.R_OK).then(
+    () => true,
+    () => false,
+  );
+
+export function mediaPath(folder: string, media: string, size: number): string {
+  return join(folder, media.slice(0, 2), media, `${size}.webp`);
+}
+
+/**
+ * Takes a picture in: checks it by its content, turns it upright, strips what a camera wrote into it, makes its sizes in
+ * WebP and notes it by its content hash. The same content is kept once. Throws RefusedPictureError.
+ */
+export async function storePicture(
+  db: Db,
+  folder: string,
+  content: Buffer,
+  name: string,
+  at: string,
+): Promise<StoredMedia> {
+  const media = createHash('sha256').update(content).digest('hex').slice(0, 32);
+  const known = db.prepare(`SELECT hash AS media, width, height FROM media WHERE hash = ?`).get(media) as
+    StoredMedia | undefined;
+  if (known) return known;
+  const metadata = await check(content, name);
+  const isTurned = (metadata.orientation ?? 1) >= 5;
+  const [width, height] = isTurned ? [metadata.height, metadata.width] : [metadata.width, metadata.height];
+  await mkdir(join(folder, media.slice(0, 2), media), { recursive: true });
+  try {
+    const upright = await sharp(content, { limitInputPixels: MAX_PIXELS })
+      .rotate()
+      .resize(pictureSizes.at(-1), pictureSizes.at(-1), { fit: 'inside', withoutEnlargement: true })
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    for (const size of pictureSizes) {
+      const path = mediaPath(folder, media, size);
+      if (await exists(path)) continue;
+      const sized = await sharp(upright.data, { raw: upright.info })
+        .resize(size, size, { fit: 'inside', withoutEnlargement: true })
+        .webp({ quality: 82, effort: 2 })
+        .toBuffer();
+      await writeWhole(path, sized);
+    }
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code) throw error;
+    throw new RefusedPictureError('This picture is damaged and cannot be read to its end.');
+  }
+  db.prepare(`INSERT INTO media (hash, width, height, bytes, added) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`).run(
+    media,
+    width,
+    height,
+    content.length,
+    at,
+  );
+  return { media, width, height };
+}

@@ -1,0 +1,132 @@
+import { cardOf } from '../../core/placement/card';
+import { listingView } from '../../core/placement/listing-view';
+import { firstSlots, menuView, pageView } from '../../core/placement/page-view';
+import { productView } from '../../core/placement/product-view';
+import type { ResolvedShop } from '../../core/placement/resolved-shop';
+import type { ShopData, PageData } from '../../shop/data';
+import { listingRequest } from './listing-request';
+
+export interface PageRequest {
+  /** path without the base */
+  path: string;
+  query: Record<string, unknown>;
+  /** path and query without the base */
+  url: string;
+  base: string;
+}
+
+/** Where a page is to be found now, when its address changed. */
+export interface Forward {
+  forward: string;
+}
+
+/** What a page needs beside the shop itself. */
+export interface PageContext {
+  shop: ResolvedShop;
+  now: number;
+  /** id behind an address that something had before */
+  redirect: (kind: 'product' | 'category' | 'collection' | 'page', slug: string) => string | undefined;
+  /** drafts can be looked at in the shop window */
+  showsDrafts: boolean;
+}
+
+const MORE = 4;
+
+function missing(message: string): PageData {
+  return { kind: 'missing', message };
+}
+
+function productPage(context: PageContext, slug: string, query: Record<string, unknown>): PageData | Forward {
+  const { shop, now } = context;
+  const id = shop.bySlug('product', slug);
+  const product = id === undefined ? undefined : shop.products.get(id);
+  if (!product || (product.standing !== 'live' && !context.showsDrafts)) {
+    const target = shop.products.get(context.redirect('product', slug) ?? '');
+    if (target && target.standing === 'live') return { forward: `/p/${target.slug}` };
+    return missing('This product is not in the shop (any more).');
+  }
+  const main = product.categoryIds[0];
+  const slots = main ? firstSlots(shop, { kind: 'category', id: main }, MORE + 1, now).slots : [];
+  return {
+    kind: 'product',
+    product: productView(shop, product),
+    variantId: typeof query.v === 'string' ? query.v : null,
+    more: slots
+      .filter((slot) => shop.index.id(slot) !== product.id)
+      .slice(0, MORE)
+      .map((slot) => cardOf(shop, slot)),
+  };
+}
+
+function groupPage(
+  context: PageContext,
+  kind: 'category' | 'collection',
+  slug: string,
+  query: Record<string, unknown>,
+): PageData | Forward {
+  const { shop, now } = context;
+  const things = kind === 'category' ? shop.categories : shop.collections;
+  const id = shop.bySlug(kind, slug);
+  const thing = id === undefined ? undefined : things.get(id);
+  if (!thing) {
+    const target = things.get(context.redirect(kind, slug) ?? '');
+    if (target) return { forward: `/${kind === 'category' ? 'c' : 'g'}/${target.slug}` };
+    return missing(`This ${kind === 'category' ? 'category' : 'collection'} is not in the shop (any more).`);
+  }
+  const at = { kind, id: thing.id };
+  const crumbs =
+    kind === 'category'
+      ? shop.tree
+          .path(thing.id)
+          .slice(0, -1)
+          .map((category) => ({ label: category.name, url: `/c/${category.slug}` }))
+      : [];
+  return {
+    kind: 'listing',
+    title: thing.name,
+    text: thing.text,
+    crumbs,
+    q: null,
+    listing: listingView(shop, listingRequest(query, at), now),
+  };
+}
+
+function searchPage({ shop, now }: PageContext, query: Record<string, unknown>): PageData {
+  const request = listingRequest(query, { kind: 'all' });
+  const title = request.q.trim() ? `“${request.q.trim().slice(0, 80)}”` : 'Everything';
+  return { kind: 'listing', title, text: '', crumbs: [], q: request.q, listing: listingView(shop, request, now) };
+}
+
+function plainPage(context: PageContext, slug: string | null): PageData | Forward {
+  const { shop, now } = context;
+  const found = [...shop.pages.values()].find((page) => (slug === null ? page.home : !page.home && page.slug === slug));
+  if (found) return { kind: 'page', page: pageView(shop, found, now) };
+  const target = slug === null ? undefined : shop.pages.get(context.redirect('page', slug) ?? '');
+  if (target && !target.home) return { forward: `/page/${target.slug}` };
+  return missing(slug === null ? 'This shop is not open yet.' : 'This page is not in the shop (any more).');
+}
+
+function page(context: PageContext, { path, query }: PageRequest): PageData | Forward {
+  const [, kind = '', slug = '', ...rest] = path.split('/');
+  if (rest.length > 0) return missing('There is no such page.');
+  if (path === '/') return plainPage(context, null);
+  if (path === '/search') return searchPage(context, query);
+  if (kind === 'p') return productPage(context, slug, query);
+  if (kind === 'c') return groupPage(context, 'category', slug, query);
+  if (kind === 'g') return groupPage(context, 'collection', slug, query);
+  return kind === 'page' ? plainPage(context, slug) : missing('There is no such page.');
+}
+
+/** The data of the page at an address of the shop, or where it went. */
+export function pageData(context: PageContext, request: PageRequest): ShopData | Forward {
+  const found = page(context, request);
+  if ('forward' in found) return found;
+  const { name, tagline, locale, currency } = context.shop.settings;
+  return {
+    shop: { name, tagline, locale, currency },
+    base: request.base,
+    url: request.url,
+    menu: menuView(context.shop),
+    page: found,
+  };
+}

@@ -1,0 +1,30 @@
+import { Router } from 'express';
+import { openApi } from '../../contract/openapi';
+import { shopRoutes } from '../../contract/shop';
+import { listingView } from '../../core/placement/listing-view';
+import { productView } from '../../core/placement/product-view';
+import { answer } from '../api/answer';
+import type { Catalog } from '../catalog/catalog';
+import { notFound } from '../problem';
+import { listingRequest, placeOf } from './listing-request';
+
+/** The public JSON of the live shop, and what describes the whole API. */
+export function shopApi(catalog: Catalog): Router {
+  const router = Router();
+  const { live } = catalog;
+  answer(router, shopRoutes.listing, ({ request }) => {
+    const query = request.query as Record<string, unknown>;
+    return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), catalog.now);
+  });
+  answer(router, shopRoutes.product, ({ params }) => {
+    const id = live.shop.bySlug('product', params.slug!);
+    if (id === undefined) throw notFound('There is no such product in the shop.');
+    return productView(live.shop, live.shop.products.get(id)!);
+  });
+  answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));
+  let described: object | undefined;
+  router.get('/api/openapi.json', (_request, response) => {
+    response.json((described ??= openApi()));
+  });
+  return router;
+}

@@ -1,0 +1,92 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ProductAnswer } from '../../contract/goods';
+import type { Problem } from '../../contract/problem';
+import { makeApp } from '../app';
+import { Catalog } from '../catalog/catalog';
+
+export interface Answer<T = unknown> {
+  status: number;
+  body: T;
+  headers: Headers;
+}
+
+export interface Harness {
+  catalog: Catalog;
+  folder: string;
+  url: string;
+  /** calls as the person signed in */
+  call: <T = unknown>(method: string, path: string, body?: unknown) => Promise<Answer<T>>;
+  /** calls as somebody else, or with other headers */
+  raw: (path: string, init?: RequestInit) => Promise<Response>;
+  cookie: string;
+  token: string;
+  close: () => Promise<void>;
+}
+
+export const person = { shopName: 'Test kites', name: 'Kim', email: 'kim@example.com', password: 'a long password' };
+
+/** A server on a fresh folder, with its first person signed in. */
+export async function startServer(folder = mkdtempSync(join(tmpdir(), 'dispona-'))): Promise<Harness> {
+  const catalog = new Catalog(folder);
+  const errors: unknown[] = [];
+  const app = makeApp({
+    catalog,
+    assets: { scripts: [], styles: [] },
+    log: { error: (error: unknown) => void errors.push(error) },
+  });
+  const server: Server = createServer(app);
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const raw = (path: string, init?: RequestInit) => fetch(url + path, { redirect: 'manual', ...init });
+  const first = await raw('/api/setup', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(person),
+  });
+  const cookie = first.headers.get('set-cookie')!.split(';')[0]!;
+  const { token } = (await first.json()) as { token: string };
+  return {
+    catalog,
+    folder,
+    url,
+    cookie,
+    token,
+    raw,
+    call: async <T>(method: string, path: string, body?: unknown) => {
+      const isForm = body instanceof FormData;
+      const response = await raw(path, {
+        method,
+        headers: {
+          Cookie: cookie,
+          'X-Dispona-Token': token,
+          ...(body === undefined || isForm ? {} : { 'Content-Type': 'application/json' }),
+        },
+        body: body === undefined || isForm ? (body as FormData | undefined) : JSON.stringify(body),
+      });
+      const text = await response.text();
+      const isJson = response.headers.get('content-type')?.includes('json');
+      return { status: response.status, headers: response.headers, body: (isJson ? JSON.parse(text) : text) as T };
+    },
+    close: async () => {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      catalog.close();
+      rmSync(folder, { recursive: true, force: true });
+      expect(errors).toEqual([]);
+    },
+  };
+}
+
+/** Adds a product that is to be live. */
+export async function addProduct(harness: Harness, title: string, price = 1000): Promise<ProductAnswer> {
+  const made = await harness.call<ProductAnswer>('POST', '/api/products', { title, price });
+  const { product, revision } = made.body;
+  const fields = { standing: 'live' };
+  return (await harness.call<ProductAnswer>('PATCH', `/api/products/${product.id}`, { seen: revision, fields })).body;
+}
+
+export const problem = (answer: Answer) => answer.body as Problem;

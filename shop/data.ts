@@ -1,0 +1,32 @@
+import type { ListingView } from '../core/placement/listing-view';
+import type { MenuView, LinkView, PageView } from '../core/placement/page-view';
+import type { ProductView } from '../core/placement/product-view';
+import type { ProductCard } from '../core/placement/card';
+
+/** A listing page: a category, a collection or a search. */
+export interface ListingPageData {
+  kind: 'listing';
+  title: string;
+  text: string;
+  crumbs: LinkView[];
+  /** for a search: what was searched; null elsewhere */
+  q: string | null;
+  listing: ListingView;
+}
+
+export type PageData =
+  | { kind: 'page'; page: PageView }
+  | ListingPageData
+  | { kind: 'product'; product: ProductView; variantId: string | null; more: ProductCard[] }
+  | { kind: 'missing'; message: string };
+
+/** Everything that one page of the storefront is drawn from, on the server and in the browser. */
+export interface ShopData {
+  shop: { name: string; tagline: string; locale: string; currency: string };
+  /** put before every address: "" for the shop, "/preview" for the shop window */
+  base: string;
+  /** path and query without the base */
+  url: string;
+  menu: MenuView;
+  page: PageData;
+}

@@ -1,0 +1,60 @@
+/** What the address of a listing says, as the filter column changes it. Values are those of the shop API. */
+export interface ListingAddress {
+  path: string;
+  params: URLSearchParams;
+}
+
+export function readAddress(url: string): ListingAddress {
+  const [path = '/', query = ''] = url.split('?');
+  return { path, params: new URLSearchParams(query) };
+}
+
+/** Commas stay readable: /c/kites?f.colourway=ember,pine */
+export function writeAddress({ path, params }: ListingAddress): string {
+  const query = params.toString().replace(/%2C/g, ',');
+  return query ? `${path}?${query}` : path;
+}
+
+/** The address after `change`, back on its first page. */
+function changed(url: string, change: (params: URLSearchParams) => void): string {
+  const address = readAddress(url);
+  change(address.params);
+  address.params.delete('page');
+  return writeAddress(address);
+}
+
+export function withValue(url: string, facet: string, value: string, isChosen: boolean): string {
+  return changed(url, (params) => {
+    const key = `f.${facet}`;
+    const values = new Set((params.get(key) ?? '').split(',').filter(Boolean));
+    if (isChosen) values.add(value);
+    else values.delete(value);
+    if (values.size > 0) params.set(key, [...values].join(','));
+    else params.delete(key);
+  });
+}
+
+/** Price bounds in minor units; null takes the filter away. */
+export function withPrice(url: string, price: { min: number; max: number } | null): string {
+  return changed(url, (params) => {
+    if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
+    else params.delete('f.price');
+  });
+}
+
+export function withSort(url: string, sort: string): string {
+  return changed(url, (params) => params.set('sort', sort));
+}
+
+export function withPage(url: string, page: number): string {
+  const address = readAddress(url);
+  if (page > 1) address.params.set('page', String(page));
+  else address.params.delete('page');
+  return writeAddress(address);
+}
+
+export function withoutFilters(url: string): string {
+  return changed(url, (params) => {
+    for (const key of [...params.keys()]) if (key.startsWith('f.')) params.delete(key);
+  });
+}

@@ -1,0 +1,141 @@
+import { useState } from 'react';
+import type { ProductCard as Card } from '../../core/placement/card';
+import type { ProductView } from '../../core/placement/product-view';
+import { Crumbs } from '../ui/crumbs';
+import { Picture } from '../ui/picture';
+import { Price } from '../ui/price';
+import { ProductCard } from '../ui/product-card';
+import { firstVariant, isAvailable, variantWith } from './pick';
+
+type Variant = ProductView['variants'][number];
+
+interface Props {
+  product: ProductView;
+  variantId: string | null;
+  more: readonly Card[];
+}
+
+function Picker({
+  product,
+  current,
+  choose,
+}: {
+  product: ProductView;
+  current: Variant;
+  choose: (variant: Variant) => void;
+}) {
+  return product.options.map((option) => {
+    const chosen = option.values.find(({ key }) => key === current.options[option.key]);
+    return (
+      <fieldset key={option.key} className="mt-6">
+        <legend className="mb-2 text-sm text-ink-soft">
+          {option.label}: <span className="font-semibold text-ink">{chosen?.label}</span>
+        </legend>
+        <div className="flex flex-wrap gap-2">
+          {option.values.map((value) => {
+            const canBeHad = isAvailable(product, current, option.key, value.key);
+            return (
+              <button
+                key={value.key}
+                type="button"
+                aria-pressed={value === chosen}
+                title={canBeHad ? value.label : `${value.label}, sold out`}
+                onClick={() => choose(variantWith(product, current, option.key, value.key))}
+                className={`flex items-center gap-2 rounded-full border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
+              >
+                {value.colour && (
+                  <span className="size-4 rounded-full ring-1 ring-black/10" style={{ background: value.colour }} />
+                )}
+                {value.label}
+              </button>
+            );
+          })}
+        </div>
+      </fieldset>
+    );
+  });
+}
+
+function Stock({ variant }: { variant: Variant }) {
+  if (!variant.inStock) return <p className="mt-4 font-medium text-sale">Sold out in this version</p>;
+  if (variant.few) return <p className="mt-4 font-medium text-ink">In stock, only a few left</p>;
+  return <p className="mt-4 font-medium text-sea">In stock</p>;
+}
+
+export function ProductPage({ product, variantId, more }: Props) {
+  const [wanted, setWanted] = useState(variantId);
+  const [shownPicture, setShownPicture] = useState<string | null>(null);
+  const current = firstVariant(product, wanted);
+  const { pictures } = product;
+  const own = current?.pictureId ?? null;
+  const picture = pictures.find(({ id }) => id === (shownPicture ?? own)) ?? pictures[0] ?? null;
+  const choose = (variant: Variant) => {
+    setWanted(variant.id);
+    setShownPicture(null);
+    window.history.replaceState(window.history.state, '', `?v=${variant.id}`);
+  };
+  return (
+    <>
+      <Crumbs crumbs={product.crumbs} />
+      <div className="lg:grid lg:grid-cols-[1.15fr_1fr] lg:gap-14" data-product-page={product.id}>
+        <div>
+          <div className="overflow-hidden rounded-3xl">
+            <Picture picture={picture} sizes="(min-width: 1024px) 640px, 100vw" eager />
+          </div>
+          {pictures.length > 1 && (
+            <ul className="mt-4 grid grid-cols-5 gap-3">
+              {pictures.map((each) => (
+                <li key={each.id}>
+                  <button
+                    type="button"
+                    aria-label={`Show picture: ${each.alt}`}
+                    aria-pressed={each === picture}
+                    onClick={() => setShownPicture(each.id)}
+                    className="block w-full overflow-hidden rounded-xl ring-ink ring-offset-2 aria-pressed:ring-2"
+                  >
+                    <Picture picture={{ ...each, alt: '' }} sizes="120px" />
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+        <div className="max-lg:mt-8">
+          {product.brand && <p className="text-sm text-ink-soft">{product.brand}</p>}
+          <h1 className="mt-1 break-words font-display text-3xl font-bold leading-tight tracking-tight text-ink md:text-4xl">
+            {product.title}
+          </h1>
+          {product.summary && <p className="mt-4 text-lg leading-relaxed text-ink-soft">{product.summary}</p>}
+          {current && (
+            <>
+              <div className="mt-6" aria-live="polite">
+                <Price price={current.price} wasPrice={current.wasPrice} currency={product.currency} large />
+              </div>
+              <Picker product={product} current={current} choose={choose} />
+              <Stock variant={current} />
+              {current.sku && <p className="mt-1 text-xs text-ink-soft">SKU {current.sku}</p>}
+            </>
+          )}
+          {product.description && (
+            <div
+              className="rich mt-8 border-t border-line pt-6"
+              dangerouslySetInnerHTML={{ __html: product.description }}
+            />
+          )}
+        </div>
+      </div>
+      {more.length > 0 && (
+        <section className="mt-20">
+          <h2 className="mb-5 font-display text-2xl font-bold tracking-tight text-ink">More from here</h2>
+          <ul className="grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-4 lg:gap-x-6">
+            {more.map((card) => (
+              <li key={card.id}>
+                <ProductCard card={card} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+import { renderToString } from 'react-dom/server';
+import type { ShopData } from './data';
+import { ShopApp } from './shop-app';
+
+export interface ShopAssets {
+  scripts: readonly string[];
+  styles: readonly string[];
+}
+
+const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
+
+function titleOf({ shop, page }: ShopData): string {
+  switch (page.kind) {
+    case 'page':
+      return page.page.title === 'Home'
+        ? [shop.name, shop.tagline].filter(Boolean).join(' · ')
+        : `${page.page.title} · ${shop.name}`;
+    case 'listing':
+      return `${page.title} · ${shop.name}`;
+    case 'product':
+      return `${page.product.title} · ${shop.name}`;
+    case 'missing':
+      return `Nothing here · ${shop.name}`;
+  }
+}
+
+function descriptionOf({ shop, page }: ShopData): string {
+  if (page.kind === 'product') return page.product.summary;
+  return page.kind === 'listing' ? page.text : shop.tagline;
+}
+
+/** Filtered, sorted, searched and further pages are for people, not for search engines. */
+function isForSearchEngines({ base, url, page }: ShopData): boolean {
+  return (
+    base === '' &&
+    page.kind !== 'missing' &&
+    (!url.includes('?') || page.kind === 'product') &&
+    !url.startsWith('/search')
+  );
+}
+
+/** A whole HTML page of the storefront. */
+export function renderShop(data: ShopData, assets: ShopAssets): string {
+  const json = JSON.stringify(data).replace(/</g, '\\u003c');
+  return `<!doctype html>
+<html lang="${escapeText(data.shop.locale)}">
+<head>
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<title>${escapeText(titleOf(data))}</title>
+<meta name="description" content="${escapeText(descriptionOf(data))}">
+${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
+${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
+</head>
+<body>
+<div id="shop">${renderToString(<ShopApp initial={data} />)}</div>
+<script type="application/json" id="shop-data">${json}</script>
+${assets.scripts.map((src) => `<script type="module" src="${src}"></script>`).join('\n')}
+</body>
+</html>`;
+}

@@ -1,0 +1,88 @@
+import { useCallback, useEffect, useState } from 'react';
+import { BaseContext } from './base';
+import type { ShopData } from './data';
+import { fetchShopData } from './fetch-data';
+import { Footer } from './frame/footer';
+import { Header } from './frame/header';
+import { Sections } from './home/sections';
+import { ListingPage } from './listing/listing-page';
+import { ProductPage } from './product/product-page';
+import { connectShopWindow } from './shop-window';
+
+function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
+  const { page, url } = data;
+  switch (page.kind) {
+    case 'page':
+      return (
+        <>
+          {page.page.sections[0]?.kind !== 'banner' && <h1 className="sr-only">{page.page.title}</h1>}
+          {page.page.sections.length > 0 ? (
+            <Sections sections={page.page.sections} />
+          ) : (
+            <p className="py-24 text-center text-ink-soft">Nothing stands here yet.</p>
+          )}
+        </>
+      );
+    case 'listing':
+      return <ListingPage page={page} url={url} currency={data.shop.currency} go={go} />;
+    case 'product':
+      return <ProductPage key={page.product.id} product={page.product} variantId={page.variantId} more={page.more} />;
+    case 'missing':
+      return (
+        <div className="py-24 text-center">
+          <h1 className="font-display text-3xl font-bold text-ink">Nothing here</h1>
+          <p className="mt-3 text-ink-soft">{page.message}</p>
+          <a
+            href={`${data.base}/`}
+            className="mt-6 inline-block rounded-full bg-deep px-6 py-3 font-semibold text-white"
+          >
+            To the home page
+          </a>
+        </div>
+      );
+  }
+}
+
+/** The whole storefront page. Drawn on the server, then taken over by the browser with the same data. */
+export function ShopApp({ initial }: { initial: ShopData }) {
+  const [data, setData] = useState(initial);
+
+  const show = useCallback(
+    async (url: string) => {
+      const next = await fetchShopData(initial.base + url);
+      setData(next);
+    },
+    [initial.base],
+  );
+  const go = useCallback(
+    (url: string) => {
+      window.history.pushState(null, '', initial.base + url);
+      show(url).catch(() => window.location.reload());
+    },
+    [initial.base, show],
+  );
+
+  useEffect(() => {
+    const here = () => window.location.pathname.slice(initial.base.length) + window.location.search;
+    const back = () => void show(here()).catch(() => window.location.reload());
+    window.addEventListener('popstate', back);
+    const disconnect = initial.base ? connectShopWindow(back) : undefined;
+    return () => {
+      window.removeEventListener('popstate', back);
+      disconnect?.();
+    };
+  }, [initial.base, show]);
+
+  return (
+    <BaseContext value={data.base}>
+      <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-white focus:p-3">
+        To the content
+      </a>
+      <Header data={data} />
+      <main id="content" className="mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10">
+        <Body data={data} go={go} />
+      </main>
+      <Footer data={data} />
+    </BaseContext>
+  );
+}

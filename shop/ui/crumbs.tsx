@@ -1,0 +1,22 @@
+import type { LinkView } from '../../core/placement/page-view';
+import { useBase } from '../base';
+
+/** The way from the home page to here. */
+export function Crumbs({ crumbs }: { crumbs: readonly LinkView[] }) {
+  const base = useBase();
+  if (crumbs.length === 0) return null;
+  return (
+    <nav aria-label="You are here" className="mb-4 text-sm text-ink-soft">
+      <ol className="flex flex-wrap gap-x-2">
+        {[{ label: 'Home', url: '/' }, ...crumbs].map((crumb, i) => (
+          <li key={crumb.url} className="flex gap-x-2">
+            {i > 0 && <span aria-hidden="true">/</span>}
+            <a href={base + crumb.url} className="hover:text-ink hover:underline">
+              {crumb.label}
+            </a>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}

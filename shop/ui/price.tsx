@@ -1,0 +1,28 @@
+import { formatMoney } from '../../core/catalog/money';
+
+interface Props {
+  price: number;
+  /** highest price when variants differ */
+  upTo?: number;
+  wasPrice: number | null;
+  currency: string;
+  large?: boolean;
+}
+
+/** A price in words: "from" where variants differ, and what it was where it is reduced. */
+export function Price({ price, upTo = price, wasPrice, currency, large = false }: Props) {
+  return (
+    <span className={`inline-flex flex-wrap items-baseline gap-x-2 tabular-nums ${large ? 'text-2xl' : 'text-[15px]'}`}>
+      <span className={`font-semibold ${wasPrice === null ? 'text-ink' : 'text-sale'}`}>
+        {upTo > price && <span className="mr-1 text-[0.8em] font-normal text-ink-soft">from</span>}
+        {formatMoney(price, currency)}
+      </span>
+      {wasPrice !== null && (
+        <s className="text-[0.8em] text-ink-soft">
+          <span className="sr-only">was </span>
+          {formatMoney(wasPrice, currency)}
+        </s>
+      )}
+    </span>
+  );
+}

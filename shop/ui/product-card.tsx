@@ -1,0 +1,60 @@
+import type { ProductCard as Card } from '../../core/placement/card';
+import { useBase } from '../base';
+import { Picture } from './picture';
+import { Price } from './price';
+
+const MAX_SWATCHES = 5;
+
+interface Props {
+  card: Card;
+  sizes?: string;
+  eager?: boolean;
+}
+
+/** A product in a grid or strip. With a variant filter on, it shows and opens the variant that matched. */
+export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', eager }: Props) {
+  const base = useBase();
+  const { price, swatches } = card;
+  return (
+    <a href={base + card.url} className="group flex flex-col gap-3 rounded-2xl" data-product={card.id}>
+      <span className="relative block overflow-hidden rounded-2xl">
+        <Picture
+          picture={card.picture}
+          sizes={sizes}
+          eager={eager}
+          className={`transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none ${card.inStock ? '' : 'opacity-55 saturate-50'}`}
+        />
+        {!card.inStock ? (
+          <span className="absolute left-3 top-3 rounded-full bg-white px-2.5 py-1 text-xs font-semibold text-ink">
+            Sold out
+          </span>
+        ) : (
+          card.wasPrice !== null && (
+            <span className="absolute left-3 top-3 rounded-full bg-sale px-2.5 py-1 text-xs font-semibold text-white">
+              −{Math.round(100 - (100 * price.min) / card.wasPrice)} %
+            </span>
+          )
+        )}
+      </span>
+      <span className="flex flex-col gap-1 px-0.5">
+        {card.brand && <span className="text-xs text-ink-soft">{card.brand}</span>}
+        <span className="line-clamp-2 font-medium leading-snug text-ink decoration-1 underline-offset-4 group-hover:underline">
+          {card.title}
+        </span>
+        <span className="flex items-center justify-between gap-2">
+          <Price price={price.min} upTo={price.max} wasPrice={card.wasPrice} currency={price.currency} />
+          {swatches.length > 1 && (
+            <span className="flex shrink-0 items-center gap-1" title={swatches.map(({ label }) => label).join(', ')}>
+              {swatches.slice(0, MAX_SWATCHES).map(({ label, colour }) => (
+                <span key={label} className="size-3 rounded-full ring-1 ring-black/10" style={{ background: colour }} />
+              ))}
+              {swatches.length > MAX_SWATCHES && (
+                <span className="text-xs text-ink-soft">+{swatches.length - MAX_SWATCHES}</span>
+              )}
+            </span>
+          )}
+        </span>
+      </span>
+    </a>
+  );
+}

@@ -1,0 +1,21 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+const server = `http://127.0.0.1:${process.env.PORT ?? 4600}`;
+
+export default defineConfig({
+  root: 'desk',
+  base: '/desk/',
+  plugins: [react(), tailwindcss()],
+  build: {
+    outDir: '../dist/desk',
+    emptyOutDir: true,
+    assetsDir: 'files',
+    target: 'es2022',
+  },
+  server: {
+    port: 5173,
+    proxy: Object.fromEntries(['/api', '/shop-api', '/preview', '/media', '/assets'].map((path) => [path, server])),
+  },
+});

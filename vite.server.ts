@@ -1,0 +1,23 @@
+import { cpSync } from 'node:fs';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  publicDir: false,
+  build: {
+    ssr: true,
+    outDir: 'dist/server',
+    emptyOutDir: true,
+    target: 'node20',
+    rollupOptions: {
+      input: { main: 'server/main.ts', seed: 'demo/seed.ts' },
+      // Chunks stand beside the entries, since the migrations are found relative to the code.
+      output: { chunkFileNames: '[name]-[hash].js' },
+    },
+  },
+  plugins: [
+    {
+      name: 'copy-migrations',
+      closeBundle: () => cpSync('server/database/migrations', 'dist/server/migrations', { recursive: true }),
+    },
+  ],
+});
