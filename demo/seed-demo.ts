@@ -1,0 +1,502 @@
+import { freeSlug, slugFrom } from '../core/catalog/identity';
+import type { Category, Collection } from '../core/catalog/group';
+import type { Option, Picture, Variant } from '../core/catalog/product';
+import { combinations } from '../core/catalog/variants';
+import type { Menu, Section } from '../core/placement/page';
+import { EMPTY_RULE, type Rule } from '../core/rules/rule';
+import type { Catalog } from '../server/catalog/catalog';
+import { changeProduct, changeVariants } from '../server/catalog/product-writes';
+import { needsSetup, setUp } from '../server/catalog/set-up';
+import { putCategory, putCollection, putNamed } from '../server/database/groups';
+import { putPage, writeMenu, writeSettings } from '../server/database/pages';
+import {
+  insertProduct,
+  setOptions,
+  setPictures,
+  setProductCategories,
+  setProductTags,
+  setVariants,
+} from '../server/database/products';
+import { newId } from '../server/ids';
+import { storePicture, type StoredMedia } from '../server/pictures/store';
+import { brands, categories, products, type DemoCategory, type DemoProduct } from './lark-and-line';
+import { colourways, paletteOf } from './pictures/palette';
+import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene';
+import { flying } from './pictures/shapes';
+import { seeded, seedOf } from './random';
+
+export const demoSignIn = { email: 'demo@larkandline.example', password: 'kites-in-the-wind' };
+
+const DAY = 86_400_000;
+const shapesOfPictures: [number, number][] = [
+  [1200, 1200],
+  [1200, 1500],
+  [1500, 1125],
+  [1280, 1280],
+  [1125, 1500],
+];
+const skies: SceneName[] = ['sky', 'sea', 'dune'];
+
+interface PlannedPicture extends PictureSpec {
+  colour: string | undefined;
+  alt: string;
+}
+
+/** The pictures of a product: one per colour, then one more scene. */
+function planPictures(product: DemoProduct): PlannedPicture[] {
+  if (product.odd === 'noPicture') return [];
+  const random = seeded(seedOf(product.title));
+  const flies = flying.has(product.shape);
+  const isNight = product.tags.includes('night') && flies;
+  const colours = product.colours ?? [undefined];
+  const fallback = Object.keys(colourways)[Math.floor(random() * 8)]!;
+  const plan = colours.map((colour, i): PlannedPicture => {
+    const [width, height] = shapesOfPictures[Math.floor(random() * shapesOfPictures.length)]!;
+    const scene: SceneName = !flies
+      ? i % 2
+        ? 'table'
+        : 'studio'
+      : isNight
+        ? 'dusk'
+        : i === 0
+          ? skies[Math.floor(random() * 3)]!
+          : i % 2
+            ? 'studio'
+            : 'sky';
+    return {
+      shape: product.shape,
+      palette: paletteOf(colour ?? fallback),
+      scene,
+      width,
+      height,
+      seed: seedOf(`${product.title} ${i}`),
+      scale: 0.84 + random() * 0.1,
+      turn: Math.round(random() * 16 - 8),
+      colour,
+      alt: colour ? `${product.title} in ${colour}` : product.title,
+    };
+  });
+  if (flies && colours.length > 1)
+    plan.push({
+      ...plan[0]!,
+      scene: isNight ? 'dusk' : 'dune',
+      width: 1500,
+      height: 1000,
+      scale: 0.46,
+      turn: -14,
+      seed: seedOf(`${product.title} far`),
+      colour: undefined,
+      alt: `${product.title}, high above the dunes`,
+    });
+  return plan;
+}
+
+async function drawAll(catalog: Catalog, say: (line: string) => void): Promise<Map<string, StoredMedia[]>> {
+  const done = new Map<string, StoredMedia[]>();
+  const work = products.flatMap((product) =>
+    planPictures(product).map((spec, i) => ({ title: product.title, spec, i })),
+  );
+  let next = 0;
+  const draw = async () => {
+    while (next < work.length) {
+      const { title, spec, i } = work[next++]!;
+      const svg = Buffer.from(drawPicture(spec));
+      const media = await storePicture(
+        catalog.db,
+        catalog.mediaFolder,
+        svg,
+        `${title}.svg`,
+        catalog.clock().toISOString(),
+      );
+      const list = done.get(title) ?? [];
+      list[i] = media;
+      done.set(title, list);
+      if (next % 100 === 0) say(`  ${next} of ${work.length} pictures drawn`);
+    }
+  };
+  await Promise.all(Array.from({ length: 3 }, draw));
+  return done;
+}
+
+const minor = (euros: number) => Math.round(euros * 100);
+
+function optionsOf(product: DemoProduct): Option[] {
+  const options: Option[] = [];
+  if (product.colours)
+    options.push({
+      id: newId('option'),
+      name: 'Colourway',
+      values: product.colours.map((name) => ({ id: newId('optionValue'), name, swatch: colourways[name]!.swatch })),
+    });
+  if (product.option) {
+    const [name, ...values] = product.option;
+    options.push({
+      id: newId('option'),
+      name,
+      values: values.map(([value]) => ({ id: newId('optionValue'), name: value, swatch: null })),
+    });
+  }
+  return options;
+}
+
+function stockOf(product: DemoProduct, random: () => number): number | null {
+  switch (product.odd) {
+    case 'notCounted':
+      return null;
+    case 'soldOut':
+      return 0;
+    case 'few':
+      return Math.floor(random() * 3) + 1;
+    default:
+      return random() < 0.07 ? 0 : Math.floor(random() * random() * 60) + 2;
+  }
+}
+
+function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]): Variant[] {
+  const random = seeded(seedOf(`${product.title} stock`));
+  const code = product.title
+    .replace(/[^A-Za-z0-9 ]/g, '')
+    .split(' ')
+    .filter((word) => !/^(per|of|and|with)$/i.test(word))
+    .map((word) => (/^\d/.test(word) ? word : word.slice(0, 2)))
+    .join('')
+    .toUpperCase()
+    .slice(0, 8);
+  return combinations(options).map((values) => {
+    const names = options.map((option, i) => option.values.find((value) => value.id === values[i])!.name);
+    const colour = product.colours ? names[0] : undefined;
+    const extra = product.option
+      ? ((product.option.slice(1) as [string, number][]).find(([name]) => name === names.at(-1))?.[1] ?? 0)
+      : 0;
+    const price = minor(product.price + extra);
+    const costShare = product.odd === 'belowCost' ? 1.1 : 0.36 + random() * 0.2;
+    const at = planPictures(product).findIndex((spec) => spec.colour !== undefined && spec.colour === colour);
+    return {
+      id: newId('variant'),
+      values,
+      sku: [
+        code,
+        ...names.map((name) =>
+          name
+            .replace(/[^A-Za-z0-9]/g, '')
+            .slice(0, 3)
+            .toUpperCase(),
+        ),
+      ]
+        .filter(Boolean)
+        .join('-'),
+      price,
+      salePrice: product.sale ? minor(product.sale + extra) : null,
+      cost: product.kind ? null : Math.round(price * costShare),
+      pictureId: pictures[at]?.id ?? null,
+      stock: stockOf(product, random),
+    };
+  });
+}
+
+function describe(product: DemoProduct): string {
+  const lines = {
+    air: [
+      'Comes rigged, in a sleeve with a loop to hang it up.',
+      'Sewn, not glued: every seam can be opened and mended.',
+      'Spare parts for it are here, one by one.',
+    ],
+    ground: [
+      'Tried on our own kites for at least one winter.',
+      'Sent in paper, not plastic.',
+      'If it is not what you need, send it back within 30 days.',
+    ],
+    digital: [
+      'You can download it as soon as it is paid.',
+      'Print at 100 %, without “fit to page”.',
+      'Questions are answered by the one who drew it.',
+    ],
+  }[product.kind === 'digital' ? 'digital' : flying.has(product.shape) ? 'air' : 'ground'];
+  return `<p>${product.summary}</p><h2>Good to know</h2><ul>${lines.map((line) => `<li>${line}</li>`).join('')}</ul>`;
+}
+
+const all = (...of: Rule['of']): Rule => ({ match: 'all', of });
+
+/**
+ * Fills an empty catalog with Lark & Line: categories, goods with pictures, collections, pages, a menu and a first
+ * edition, then a few changes that are not live yet and some deliberate loose ends. Does nothing to a shop that exists.
+ */
+export async function seedDemo(catalog: Catalog, say: (line: string) => void): Promise<void> {
+  if (!needsSetup(catalog.db)) {
+    say('There is a shop already; it stays as it is.');
+    return;
+  }
+  const { db } = catalog;
+  const userId = await setUp(catalog, { shopName: 'Lark & Line', name: 'Robin', ...demoSignIn });
+  say('Drawing the pictures of the demo shop (about half a minute) …');
+  const media = await drawAll(catalog, say);
+  const categoryIds = new Map<string, string>();
+  const tagIds = new Map<string, string>();
+  const brandIds = new Map<string, string>();
+  const productIds = new Map<string, string>();
+  const now = catalog.clock().getTime();
+
+  catalog.journal.change('Seeded the demo shop', catalog.actor(null), () => {
+    writeSettings(db, {
+      ...catalog.working.shop.settings,
+      name: 'Lark & Line',
+      tagline: 'Kites and everything around them, from a harbour town with good wind.',
+      timeZone: 'Europe/Amsterdam',
+    });
+    const addCategories = (list: DemoCategory[], parentId: string | null) =>
+      list.forEach(({ name, text = '', below = [] }, position) => {
+        const category: Category = { id: newId('category'), parentId, position, name, slug: slugFrom(name), text };
+        categoryIds.set(name, category.id);
+        putCategory(db, category);
+        addCategories(below, category.id);
+      });
+    addCategories(categories, null);
+    for (const name of brands) {
+      brandIds.set(name, newId('brand'));
+      putNamed(db, 'brand', { id: brandIds.get(name)!, name, slug: slugFrom(name) });
+    }
+    for (const name of [...new Set(products.flatMap((product) => product.tags))].sort()) {
+      tagIds.set(name, newId('tag'));
+      putNamed(db, 'tag', { id: tagIds.get(name)!, name, slug: slugFrom(name) });
+    }
+    const slugs = new Set<string>();
+    products.forEach((product, i) => {
+      const id = newId('product');
+      productIds.set(product.title, id);
+      const slug = freeSlug(slugFrom(product.title), (wanted) => slugs.has(wanted));
+      slugs.add(slug);
+      const { title, summary, kind = 'physical', featured = false } = product;
+      insertProduct(
+        db,
+        id,
+        {
+          kind,
+          title,
+          summary,
+          description: describe(product),
+          slug,
+          standing: product.odd === 'draft' ? 'draft' : 'live',
+          featured,
+          brandId: brandIds.get(product.brand)!,
+        },
+        new Date(now - ((i * 37) % 400) * DAY - i * 60_000).toISOString(),
+      );
+      setProductCategories(db, id, [categoryIds.get(product.category)!]);
+      setProductTags(
+        db,
+        id,
+        product.tags.map((tag) => tagIds.get(tag)!),
+      );
+      const options = optionsOf(product);
+      const plan = planPictures(product);
+      const pictures = (media.get(title) ?? []).map((stored, at): Picture => ({
+        ...stored,
+        id: newId('picture'),
+        alt: plan[at]!.alt,
+        focus: { x: 0.5, y: flying.has(product.shape) ? 0.42 : 0.5 },
+      }));
+      setOptions(db, id, options);
+      setPictures(db, id, pictures);
+      setVariants(db, id, variantsOf(product, options, pictures));
+    });
+    addCollections();
+  });
+  catalog.putLive('Opened the shop', userId);
+
+  function addCollections(): void {
+    const tag = (name: string) => ({ field: 'tag', is: 'anyOf' as const, value: [tagIds.get(name)!] });
+    const within = (name: string) => ({ field: 'category', is: 'anyOf' as const, value: [categoryIds.get(name)!] });
+    const inStock = { field: 'stock', is: 'above' as const, value: 0 };
+    const picked = (...titles: string[]) => titles.map((title) => productIds.get(title)!);
+    const list: (Partial<Collection> & { name: string; text?: string })[] = [
+      {
+        name: 'Light-wind days',
+        text: 'For evenings when the flags hang still.',
+        rule: all(tag('light wind'), inStock, within('Kites')),
+        sort: 'price-up',
+      },
+      {
+        name: 'First kites',
+        text: 'Easy to launch, hard to break.',
+        picked: picked(
+          'Wren pocket sled',
+          'Harrier delta 180',
+          'Diamond classic',
+          'Wagtail delta 120',
+          'Beach foil 1.0',
+          'Tern sport kite',
+          'Balsa glider',
+          'Child’s reel',
+        ),
+      },
+      {
+        name: 'Under 25',
+        text: 'Small prices, real fun.',
+        rule: all({ field: 'price', is: 'below', value: 2500 }, within('Kites'), inStock),
+        sort: 'price-up',
+      },
+      {
+        name: 'Beach week',
+        text: 'What goes into the bag on Friday.',
+        picked: picked(
+          'Skua dual-line foil',
+          'Harbour windsock',
+          'Petrel delta 240',
+          'Ribbon tail 6 m',
+          'Hoop winder',
+          'Beach blanket',
+          'Wren pocket sled',
+        ),
+      },
+      { name: 'Night flyers', text: 'After sunset it gets better.', rule: all(tag('night'), inStock), sort: 'newest' },
+      { name: 'Just in', rule: all({ field: 'created', is: 'inLast', value: 60 }, inStock), sort: 'newest' },
+      { name: 'On sale', rule: all({ field: 'onSale', is: 'yes', value: null }), sort: 'price-up' },
+      {
+        name: 'Strong wind',
+        rule: all(
+          { match: 'any', of: [tag('windy'), within('Box kites')] },
+          { match: 'none', of: [within('Parts & repair')] },
+        ),
+        sort: 'featured',
+      },
+      {
+        name: 'Blue or green, ready to send',
+        rule: all({
+          variants: 'some',
+          match: 'all',
+          of: [
+            { field: 'option.colourway', is: 'anyOf', value: ['sea', 'pine'] },
+            { field: 'stock', is: 'atLeast', value: 5 },
+          ],
+        }),
+        sort: 'title',
+      },
+      {
+        name: 'Back on the bench',
+        text: 'Parts for a long winter evening.',
+        rule: all(tag('repair'), inStock),
+        sort: 'price-up',
+      },
+      {
+        name: 'Gifts over 1000',
+        rule: all({ field: 'price', is: 'above', value: 100_000 }, tag('gift')),
+        sort: 'newest',
+      },
+    ];
+    const ids = new Map<string, string>();
+    list.forEach(({ name, text = '', picked: members, rule, sort = 'newest' }, position) => {
+      const id = newId('collection');
+      ids.set(name, id);
+      putCollection(
+        db,
+        {
+          id,
+          name,
+          slug: slugFrom(name),
+          text,
+          source: members ? 'picked' : 'rule',
+          picked: members ?? [],
+          rule: rule ?? EMPTY_RULE,
+          sort,
+        },
+        position,
+      );
+    });
+    const collection = (name: string) => ({ kind: 'collection' as const, id: ids.get(name)! });
+    const category = (name: string) => ({ kind: 'category' as const, id: categoryIds.get(name)! });
+    const home = [...catalog.working.shop.pages.values()].find((page) => page.home)!;
+    const sections: Section[] = [
+      {
+        id: newId('section'),
+        kind: 'banner',
+        title: 'There is wind on Saturday',
+        text: 'Kites that lift in a whisper, for beaches, meadows and the car park behind the school.',
+        link: category('Deltas'),
+      },
+      {
+        id: newId('section'),
+        kind: 'strip',
+        title: 'Light-wind days',
+        source: collection('Light-wind days'),
+        count: 8,
+      },
+      {
+        id: newId('section'),
+        kind: 'tiles',
+        title: 'Find your way',
+        categoryIds: ['Single-line kites', 'Dual-line kites', 'Line & reels', 'Tails & windsocks'].map((name) =>
+          categoryIds.get(name)!,
+        ),
+      },
+      { id: newId('section'), kind: 'strip', title: 'First kites', source: collection('First kites'), count: 4 },
+      {
+        id: newId('section'),
+        kind: 'banner',
+        title: 'Learn it on the beach',
+        text: 'Three hours, eight kites and the two of us. You bring shoes that may get wet.',
+        link: category('Workshops'),
+      },
+      { id: newId('section'), kind: 'strip', title: 'Night flyers', source: collection('Night flyers'), count: 8 },
+    ];
+    putPage(db, { ...home, sections }, 0);
+    const small = newId('page');
+    putPage(
+      db,
+      {
+        id: small,
+        title: 'Beach week',
+        slug: 'beach-week',
+        home: false,
+        sections: [
+          {
+            id: newId('section'),
+            kind: 'banner',
+            title: 'One week, one bag',
+            text: 'Everything we take along when we close the shop and go.',
+            link: collection('Beach week'),
+          },
+          { id: newId('section'), kind: 'strip', title: 'In the bag', source: collection('Beach week'), count: 8 },
+        ],
+      },
+      1,
+    );
+    const item = (target: Menu['items'][number]['target'], label = '') => ({ id: newId('menuItem'), label, target });
+    writeMenu(db, {
+      items: [
+        {
+          ...item(category('Kites')),
+          items: ['Single-line kites', 'Dual-line kites', 'Quad-line kites', 'Indoor gliders'].map((name) =>
+            item(category(name)),
+          ),
+        },
+        { ...item(category('Line & reels')), items: [item(category('Line')), item(category('Reels & winders'))] },
+        {
+          ...item(category('Parts & repair'), 'Parts'),
+          items: [item(category('Spars')), item(category('Connectors & tape')), item(collection('Back on the bench'))],
+        },
+        { ...item(category('Tails & windsocks'), 'Tails'), items: [] },
+        { ...item(category('Plans & sounds'), 'Plans'), items: [] },
+        { ...item(collection('On sale')), items: [] },
+        { ...item({ kind: 'page', id: small }), items: [] },
+      ],
+    });
+  }
+
+  const work = (title: string) => catalog.working.products.get(productIds.get(title)!)!;
+  const sell = (title: string, change: (variant: Variant) => Partial<Variant>) => {
+    const product = work(title);
+    const changes = product.variants.map((variant) => ({ id: variant.id, fields: change(variant) }));
+    changeVariants(catalog, userId, product.id, Number.MAX_SAFE_INTEGER, changes);
+  };
+  const tell = (title: string, fields: Parameters<typeof changeProduct>[4]) =>
+    changeProduct(catalog, userId, productIds.get(title)!, Number.MAX_SAFE_INTEGER, fields);
+  sell('Meridian box kite', (variant) => ({ price: variant.price + 400 }));
+  sell('Ribbon tail 6 m', () => ({ salePrice: 590 }));
+  tell('Petrel delta 240', {
+    title: 'Petrel delta 240 light',
+    summary: 'Two metres forty of calm, now a quarter lighter.',
+  });
+  tell('Fishbone windsock', { standing: 'live' });
+  tell('Swivel clips', { standing: 'off' });
+  say(`Seeded ${products.length} products.`);
+}
