@@ -10,7 +10,7 @@ export default defineConfig({
     assetsDir: '.',
     emptyOutDir: true,
     target: 'es2022',
-    manifest: '../shop/manifest.json',
+    manifest: 'manifest.json',
     rollupOptions: { input: 'shop/client.tsx' },
   },
   base: '/assets/',

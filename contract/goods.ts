@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/catalog/identity';
-import { moneySchema } from '../core/catalog/money';
 import {
   focusSchema,
+  moneySchema,
   productKindSchema,
   productSchema,
   standingSchema,

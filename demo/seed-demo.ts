@@ -42,13 +42,19 @@ interface PlannedPicture extends PictureSpec {
   alt: string;
 }
 
+/** The same colours, beginning with another one: else every face in a listing would have the first colour. */
+function turned(colours: string[] | undefined, random: () => number): string[] | undefined {
+  const start = colours ? Math.floor(random() * colours.length) : 0;
+  return colours && [...colours.slice(start), ...colours.slice(0, start)];
+}
+
 /** The pictures of a product: one per colour, then one more scene. */
 function planPictures(product: DemoProduct): PlannedPicture[] {
   if (product.odd === 'noPicture') return [];
   const random = seeded(seedOf(product.title));
   const flies = flying.has(product.shape);
   const isNight = product.tags.includes('night') && flies;
-  const colours = product.colours ?? [undefined];
+  const colours = turned(product.colours, random) ?? [undefined];
   const fallback = Object.keys(colourways)[Math.floor(random() * 8)]!;
   const plan = colours.map((colour, i): PlannedPicture => {
     const [width, height] = shapesOfPictures[Math.floor(random() * shapesOfPictures.length)]!;

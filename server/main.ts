@@ -19,7 +19,7 @@ interface ManifestEntry {
 
 /** Names of the built scripts and styles of the storefront. */
 function shopAssets(): ShopAssets {
-  const path = join(dist, 'shop', 'manifest.json');
+  const path = join(dist, 'assets', 'manifest.json');
   if (!existsSync(path)) return { scripts: [], styles: [] };
   const entry = (JSON.parse(readFileSync(path, 'utf8')) as Record<string, ManifestEntry>)['shop/client.tsx'];
   return {

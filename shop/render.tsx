@@ -51,6 +51,7 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
 <title>${escapeText(titleOf(data))}</title>
 <meta name="description" content="${escapeText(descriptionOf(data))}">
 ${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
+<link rel="icon" href="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 32 32'%3E%3Cpath d='M16 2 28 14 16 30 4 14Z' fill='%2312364a'/%3E%3Cpath d='M16 2v28L4 14Z' fill='%230d6470'/%3E%3C/svg%3E">
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
 </head>
 <body>

@@ -1,11 +1,6 @@
-import { z } from 'zod';
-
-/** Money is an integer number of minor units (cents) of the shop's currency. */
-export const moneySchema = z
-  .number({ error: 'Type an amount, like 24.50.' })
-  .int('Amounts have at most two decimals.')
-  .min(0, 'A price cannot be below zero.')
-  .max(1_000_000_000, 'This amount is too large.');
+/**
+ * Money is an integer number of minor units (cents) of the shop's currency. No Zod here: the storefront ships this file.
+ */
 
 /** Minor units per major unit; every currency Dispona offers so far has two decimals. */
 export const MINOR_UNITS = 100;

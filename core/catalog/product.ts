@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from './identity';
-import { moneySchema } from './money';
 
 export const productKinds = ['physical', 'digital', 'service', 'giftCard', 'bundle'] as const;
 export const productKindSchema = z.enum(productKinds);
@@ -16,6 +15,13 @@ export const titleSchema = z
   .trim()
   .min(1, 'A product needs a title.')
   .max(200, 'A title can have at most 200 characters.');
+
+/** Money is an integer number of minor units (cents) of the shop's currency. */
+export const moneySchema = z
+  .number({ error: 'Type an amount, like 24.50.' })
+  .int('Amounts have at most two decimals.')
+  .min(0, 'A price cannot be below zero.')
+  .max(1_000_000_000, 'This amount is too large.');
 
 /** Numbers of things kept, or null when they are not counted. */
 export const stockSchema = z

@@ -1,6 +1,6 @@
 import { seeded } from '../random';
 import type { Palette } from './palette';
-import { shapes, type ShapeName } from './shapes';
+import { flying, shapes, type ShapeName } from './shapes';
 
 export type SceneName = 'sky' | 'dune' | 'sea' | 'dusk' | 'studio' | 'table';
 
@@ -114,9 +114,10 @@ export function drawPicture(spec: PictureSpec): string {
     const endX = width * (0.2 + random() * 0.6);
     return `<path d="M${width / 2} ${y}Q${width * 0.55} ${height * 0.85} ${endX} ${height + 20}" fill="none" stroke="#fff" stroke-opacity=".7" stroke-width="2"/>`;
   };
-  const shadow = isInTheAir
-    ? ''
-    : `<ellipse cx="${width / 2}" cy="${height * 0.86}" rx="${size * 96}" ry="${size * 13}" fill="#3a2d1a" fill-opacity=".16"/>`;
+  const shadow =
+    isInTheAir || flying.has(shape)
+      ? ''
+      : `<ellipse cx="${width / 2}" cy="${height * 0.86}" rx="${size * 96}" ry="${size * 13}" fill="#3a2d1a" fill-opacity=".16"/>`;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">
 <defs><linearGradient id="ground" x2="0" y2="1"><stop stop-color="${top}"/><stop offset="1" stop-color="${bottom}"/></linearGradient>
 <linearGradient id="round"><stop stop-color="#000" stop-opacity=".28"/><stop offset=".35" stop-color="#fff" stop-opacity=".25"/><stop offset="1" stop-color="#000" stop-opacity=".32"/></linearGradient></defs>

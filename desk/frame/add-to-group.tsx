@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { routes } from '../../contract';
+import { call, wordsOf } from '../api';
+import { useGroups } from '../groups/queries';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { TextField } from '../ui/field';
+import { fold } from '../../core/catalog/identity';
+
+interface Props {
+  ids: readonly string[];
+  isOpen: boolean;
+  close: () => void;
+}
+
+/** Puts the goods of the tray into a category or a collection picked by hand, or makes a new one of them. */
+export function AddToGroup({ ids, isOpen, close }: Props) {
+  const { data } = useGroups(isOpen);
+  const [typed, setTyped] = useState('');
+  const wanted = fold(typed).trim();
+  const add = (route: typeof routes.groups.addToCategory, id: string, name: string) => {
+    call(route, { params: { id }, body: { ids: [...ids] } })
+      .then(({ added }) => {
+        const already = ids.length - added;
+        toast(`${added} put into “${name}”${already > 0 ? `; ${already} were in it already` : ''}`);
+        close();
+      })
+      .catch((error: unknown) => toast.error(wordsOf(error)));
+  };
+  const make = () => {
+    call(routes.groups.createCollection, { body: { name: typed.trim(), source: 'picked', picked: [...ids] } })
+      .then((shelf) => {
+        toast(`Collection “${shelf.name}” made of ${shelf.total} products`);
+        setTyped('');
+        close();
+      })
+      .catch((error: unknown) => toast.error(wordsOf(error)));
+  };
+  const rows = [
+    ...(data?.shelves ?? [])
+      .filter((shelf) => shelf.source === 'picked')
+      .map((shelf) => ({ ...shelf, level: 1, what: 'collection', route: routes.groups.addToCollection })),
+    ...(data?.categories ?? []).map((category) => ({
+      ...category,
+      what: 'category',
+      route: routes.groups.addToCategory,
+    })),
+  ].filter((row) => fold(row.name).includes(wanted));
+  return (
+    <Dialog title={`Add ${ids.length} products to a group`} isOpen={isOpen} close={close}>
+      <TextField
+        label="Group"
+        hideLabel
+        placeholder="Find a group, or name a new collection"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        autoFocus
+      />
+      <ul className="mt-2 max-h-72 overflow-y-auto">
+        {rows.map((row) => (
+          <li key={row.id}>
+            <button
+              type="button"
+              onClick={() => add(row.route, row.id, row.name)}
+              className="flex w-full justify-between gap-4 rounded-md px-2.5 py-1.5 text-left hover:bg-marigold-soft focus-visible:bg-marigold-soft"
+              style={{ paddingLeft: row.level * 10 }}
+            >
+              <span>{row.name}</span>
+              <span className="text-ink-2">{row.what}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {wanted !== '' && (
+        <Button className="mt-3" onClick={make}>
+          Make a collection “{typed.trim()}” of them
+        </Button>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,73 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Outlet, useLocation, useNavigate } from 'react-router';
+import { NewProduct } from '../goods/new-product';
+import { ErrorBoundary } from './error-boundary';
+import { useShortcuts, type Shortcut } from './keyboard';
+import { useLiveUpdates } from './live-updates';
+import { useUndo } from './queries';
+import { ShelfEdge } from './shelf-edge';
+import { ShopWindow } from './shop-window';
+import { ShortcutList } from './shortcut-list';
+import { Tray } from './tray';
+import { WindowContext } from './window-state';
+
+const FIND_ID = 'find-or-do';
+
+/** What stands around every desk: shelf edge, shop window, tray, shortcuts. */
+export function Frame() {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const { undo, redo } = useUndo();
+  const [isWindowOpen, setWindowOpen] = useState(() => localStorage.getItem('dispona.window.away') !== 'yes');
+  const [isKeysOpen, setKeysOpen] = useState(false);
+  const [isNewOpen, setNewOpen] = useState(false);
+  const [path, setPath] = useState('/');
+  const [note, setNote] = useState<string | null>(null);
+  const windowState = useMemo(() => ({ path, setPath, note, setNote }), [path, note]);
+  useLiveUpdates();
+
+  const toggleWindow = useCallback(() => setWindowOpen((isOpen) => !isOpen), []);
+  useEffect(() => localStorage.setItem('dispona.window.away', isWindowOpen ? 'no' : 'yes'), [isWindowOpen]);
+
+  const { mutate: runUndo } = undo;
+  const { mutate: runRedo } = redo;
+  const shortcuts = useMemo<Shortcut[]>(() => {
+    const go = (to: string) => () => void navigate(to);
+    return [
+      { keys: '/', words: 'find or do anything', run: () => document.getElementById(FIND_ID)?.focus() },
+      { keys: 'n', words: 'new product', run: () => setNewOpen(true) },
+      { keys: 'w', words: 'shop window: put away or bring back', run: toggleWindow },
+      { keys: 'g g', words: 'go to Goods', run: go('/goods') },
+      { keys: 'g r', words: 'go to Groups', run: go('/groups') },
+      { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
+      { keys: 'g l', words: 'go to the review', run: go('/review') },
+      { keys: 'mod+z', words: 'undo', run: runUndo, whileTyping: true },
+      { keys: 'shift+mod+z', words: 'redo', run: runRedo, whileTyping: true },
+      { keys: '?', words: 'this list', run: () => setKeysOpen(true) },
+    ];
+  }, [navigate, runUndo, runRedo, toggleWindow]);
+  useShortcuts(shortcuts);
+
+  const actions = shortcuts
+    .filter(({ keys }) => keys !== '/')
+    .map(({ words, run }) => ({ words: words.charAt(0).toUpperCase() + words.slice(1), run }));
+
+  return (
+    <WindowContext value={windowState}>
+      <div className="flex h-full flex-col">
+        <ShelfEdge actions={actions} findId={FIND_ID} />
+        <div className="flex min-h-0 flex-1">
+          <main className="flex min-w-0 flex-1 flex-col">
+            <ErrorBoundary resetKey={pathname}>
+              <Outlet context={{ newProduct: () => setNewOpen(true) }} />
+            </ErrorBoundary>
+          </main>
+          {isWindowOpen && <ShopWindow putAway={toggleWindow} />}
+        </div>
+        <Tray />
+      </div>
+      <ShortcutList shortcuts={shortcuts} isOpen={isKeysOpen} close={() => setKeysOpen(false)} />
+      <NewProduct isOpen={isNewOpen} close={() => setNewOpen(false)} />
+    </WindowContext>
+  );
+}

@@ -1,0 +1,29 @@
+import { createContext, useContext, useEffect } from 'react';
+
+export interface WindowState {
+  /** page of the storefront that belongs to what is open */
+  path: string;
+  setPath: (path: string) => void;
+  /** words below the picture of the shop */
+  note: string | null;
+  setNote: (note: string | null) => void;
+}
+
+export const WindowContext = createContext<WindowState>({
+  path: '/',
+  setPath: () => undefined,
+  note: null,
+  setNote: () => undefined,
+});
+
+/** Turns the shop window to a page of the storefront while this is on screen. */
+export function useShopWindow(path: string | undefined, note: string | null = null): void {
+  const { setPath, setNote } = useContext(WindowContext);
+  useEffect(() => {
+    if (path !== undefined) setPath(path);
+  }, [path, setPath]);
+  useEffect(() => {
+    setNote(note);
+    return () => setNote(null);
+  }, [note, setNote]);
+}

@@ -1,0 +1,109 @@
+import { X } from 'lucide-react';
+import { toast } from 'sonner';
+import { routes } from '../../../contract';
+import type { ProductAnswer } from '../../../contract/goods';
+import { call, wordsOf } from '../../api';
+import { useGroups } from '../../groups/queries';
+import type { Autosave } from '../../use-autosave';
+import { Choose } from '../../ui/choose';
+import { Part } from './part';
+
+function Chip({ label, note, remove }: { label: string; note?: string; remove: () => void }) {
+  return (
+    <span className="flex items-center gap-1.5 rounded-lg border border-line bg-sheet py-1 pl-2.5 pr-1">
+      {label}
+      {note && <span className="text-xs text-ink-2">{note}</span>}
+      <button
+        type="button"
+        onClick={remove}
+        aria-label={`Remove ${label}`}
+        className="rounded p-0.5 text-ink-2 hover:text-rose"
+      >
+        <X size={12} aria-hidden="true" />
+      </button>
+    </span>
+  );
+}
+
+export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; save: Autosave }) {
+  const { data } = useGroups();
+  const current = <T,>(name: string, saved: T): T => (name in save.drafts ? (save.drafts[name] as T) : saved);
+  const categoryIds = current('categoryIds', product.categoryIds);
+  const tagIds = current('tagIds', product.tagIds);
+  const brandId = current('brandId', product.brandId);
+  const names = new Map(
+    [...(data?.categories ?? []), ...(data?.tags ?? []), ...(data?.brands ?? [])].map((each) => [each.id, each.name]),
+  );
+  const make = (route: typeof routes.groups.createTag, name: string, take: (id: string) => void) => {
+    call(route, { body: { name } })
+      .then(({ id }) => take(id))
+      .catch((error: unknown) => toast.error(wordsOf(error)));
+  };
+  const addTag = (id: string) => save.change({ tagIds: [...tagIds, id] });
+  const setBrand = (id: string | null) => save.change({ brandId: id });
+  const row = 'flex flex-wrap items-center gap-2';
+  return (
+    <Part id="belongs" title="Belongs to">
+      <div className="grid grid-cols-[7rem_1fr] items-start gap-x-3 gap-y-3">
+        <span className="pt-1 font-semibold">Categories</span>
+        <div className={row}>
+          {categoryIds.map((id, i) => (
+            <Chip
+              key={id}
+              label={names.get(id) ?? '…'}
+              note={i === 0 && categoryIds.length > 1 ? 'main' : undefined}
+              remove={() => save.change({ categoryIds: categoryIds.filter((each) => each !== id) })}
+            />
+          ))}
+          <Choose
+            label="Add a category"
+            choices={(data?.categories ?? [])
+              .filter(({ id }) => !categoryIds.includes(id))
+              .map(({ id, name, level }) => ({ value: id, label: `${'  '.repeat(level - 1)}${name}` }))}
+            choose={(id) => save.change({ categoryIds: [...categoryIds, id] })}
+          />
+        </div>
+        <span className="pt-1 font-semibold">Tags</span>
+        <div className={row}>
+          {tagIds.map((id) => (
+            <Chip
+              key={id}
+              label={names.get(id) ?? '…'}
+              remove={() => save.change({ tagIds: tagIds.filter((each) => each !== id) })}
+            />
+          ))}
+          <Choose
+            label="Add a tag"
+            choices={(data?.tags ?? [])
+              .filter(({ id }) => !tagIds.includes(id))
+              .map(({ id, name, count }) => ({ value: id, label: name, note: String(count) }))}
+            choose={addTag}
+            make={(name) => make(routes.groups.createTag, name, addTag)}
+            makeWords="New tag"
+          />
+        </div>
+        <span className="pt-1 font-semibold">Brand</span>
+        <div className={row}>
+          {brandId ? (
+            <Chip label={names.get(brandId) ?? '…'} remove={() => setBrand(null)} />
+          ) : (
+            <Choose
+              label="Choose a brand"
+              choices={(data?.brands ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+              choose={setBrand}
+              make={(name) => make(routes.groups.createBrand, name, setBrand)}
+              makeWords="New brand"
+            />
+          )}
+        </div>
+      </div>
+      {Object.entries(save.errors)
+        .filter(([key]) => ['categoryIds', 'tagIds', 'brandId'].includes(key))
+        .map(([key, message]) => (
+          <p key={key} role="alert" className="mt-2 text-rose-ink">
+            {message}
+          </p>
+        ))}
+    </Part>
+  );
+}

@@ -1,0 +1,283 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  rectSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import clsx from 'clsx';
+import { Plus, Trash2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { routes } from '../../../contract';
+import type { ProductAnswer } from '../../../contract/goods';
+import { mediaUrl } from '../../../core/placement/card';
+import type { Picture } from '../../../core/catalog/product';
+import { call, wordsOf } from '../../api';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { TextField } from '../../ui/field';
+import { useKeepProduct } from '../queries';
+import { Part } from './part';
+
+function Tile({
+  picture,
+  isFace,
+  open,
+  remove,
+}: {
+  picture: Picture;
+  isFace: boolean;
+  open: () => void;
+  remove: () => void;
+}) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: picture.id });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={clsx('group relative shrink-0', isFace ? 'size-[104px]' : 'size-20', isDragging && 'z-10 opacity-80')}
+    >
+      <img
+        {...attributes}
+        {...listeners}
+        src={mediaUrl(picture.media, 160)}
+        alt={picture.alt || 'Picture without words'}
+        draggable={false}
+        onDoubleClick={open}
+        className="size-full cursor-grab touch-none rounded-[10px] bg-sunk object-cover"
+        style={{ objectPosition: `${picture.focus.x * 100}% ${picture.focus.y * 100}%` }}
+      />
+      {isFace && <span className="absolute left-1.5 top-1.5 rounded bg-sheet px-1.5 text-xs font-semibold">face</span>}
+      <span className="absolute inset-x-0 bottom-0 flex justify-center gap-1 rounded-b-[10px] bg-ink/70 p-0.5 opacity-0 focus-within:opacity-100 group-hover:opacity-100">
+        <button type="button" onClick={open} className="px-1 text-xs text-sheet hover:underline">
+          edit
+        </button>
+        <button type="button" onClick={remove} aria-label="Delete this picture" className="px-1 text-sheet">
+          <Trash2 size={12} aria-hidden="true" />
+        </button>
+      </span>
+    </li>
+  );
+}
+
+interface EditorProps {
+  picture: Picture;
+  close: () => void;
+  save: (picture: Picture) => void;
+}
+
+/** Words for those who cannot see the picture, and the point that stays in view when it is cut. */
+function PictureEditor({ picture, close, save }: EditorProps) {
+  const [alt, setAlt] = useState(picture.alt);
+  const [focus, setFocus] = useState(picture.focus);
+  const nudge = (dx: number, dy: number) =>
+    setFocus(({ x, y }) => ({ x: Math.min(1, Math.max(0, x + dx)), y: Math.min(1, Math.max(0, y + dy)) }));
+  const steps: Record<string, [number, number]> = {
+    ArrowLeft: [-0.02, 0],
+    ArrowRight: [0.02, 0],
+    ArrowUp: [0, -0.02],
+    ArrowDown: [0, 0.02],
+  };
+  return (
+    <Dialog title="Picture" isOpen close={close} width="max-w-xl">
+      <div className="flex gap-4">
+        <div className="flex-1">
+          <button
+            type="button"
+            aria-label="Point of focus: arrow keys move it"
+            className="relative block w-full cursor-crosshair overflow-hidden rounded-[10px]"
+            onKeyDown={(event) => {
+              const step = steps[event.key];
+              if (!step) return;
+              event.preventDefault();
+              nudge(...step);
+            }}
+            onClick={(event) => {
+              if (event.detail === 0) return;
+              const box = event.currentTarget.getBoundingClientRect();
+              setFocus({ x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height });
+            }}
+          >
+            <img src={mediaUrl(picture.media, 960)} alt="" className="w-full" />
+            <span
+              className="absolute size-6 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-sheet bg-rose/60 shadow"
+              style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
+            />
+          </button>
+          <p className="mt-1 text-xs text-ink-2">Click what must stay in view.</p>
+        </div>
+        <div className="w-36">
+          <span className="mb-1 block font-semibold">In the shop</span>
+          <img
+            src={mediaUrl(picture.media, 480)}
+            alt=""
+            className="aspect-square w-full rounded-[10px] object-cover"
+            style={{ objectPosition: `${focus.x * 100}% ${focus.y * 100}%` }}
+          />
+        </div>
+      </div>
+      <div className="mt-3">
+        <TextField
+          label="Alt text"
+          hint="What it shows, for people who cannot see it"
+          value={alt}
+          maxLength={300}
+          onChange={(event) => setAlt(event.target.value)}
+        />
+      </div>
+      <div className="mt-4 flex justify-end gap-2">
+        <Button onClick={close}>Cancel</Button>
+        <Button
+          look="main"
+          onClick={() => {
+            save({ ...picture, alt, focus });
+            close();
+          }}
+        >
+          Keep
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
+
+export function Pictures({ answer }: { answer: ProductAnswer }) {
+  const { product, revision } = answer;
+  const keep = useKeepProduct();
+  const input = useRef<HTMLInputElement>(null);
+  const [uploading, setUploading] = useState(0);
+  const [isOver, setOver] = useState(false);
+  const [refused, setRefused] = useState<{ file: string; message: string }[]>([]);
+  const [edited, setEdited] = useState<Picture | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const params = { id: product.id };
+
+  const set = (pictures: readonly Picture[]) => {
+    keep({ ...answer, product: { ...product, pictures: [...pictures] } });
+    const body = { seen: revision, pictures: pictures.map(({ id, alt, focus }) => ({ id, alt, focus })) };
+    call(routes.goods.setPictures, { params, body })
+      .then(keep)
+      .catch((error: unknown) => {
+        keep(answer);
+        toast.error(wordsOf(error));
+      });
+  };
+  const upload = async (files: readonly File[]) => {
+    setRefused([]);
+    setUploading((n) => n + files.length);
+    // One by one: each appears as soon as it is there, and one that is refused stops no other.
+    for (const file of files) {
+      try {
+        keep(await call(routes.goods.addPictures, { params, files: [file] }));
+      } catch (error) {
+        setRefused((before) => [...before, { file: file.name, message: wordsOf(error) }]);
+      }
+      setUploading((n) => n - 1);
+    }
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const at = (id: unknown) => product.pictures.findIndex((picture) => picture.id === id);
+    set(arrayMove(product.pictures, at(active.id), at(over.id)));
+  };
+
+  return (
+    <Part
+      id="pictures"
+      title="Pictures"
+      hint="the first one is the face of the product · drag to order · drop files here"
+    >
+      <div
+        onDragOver={(event) => {
+          if (!event.dataTransfer.types.includes('Files')) return;
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          void upload([...event.dataTransfer.files]);
+        }}
+        className={clsx('rounded-[10px]', isOver && 'bg-marigold-soft outline-2 outline-dashed outline-marigold')}
+      >
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <SortableContext items={product.pictures} strategy={rectSortingStrategy}>
+            <ul className="flex flex-wrap items-end gap-2">
+              {product.pictures.map((picture, i) => (
+                <Tile
+                  key={picture.id}
+                  picture={picture}
+                  isFace={i === 0}
+                  open={() => setEdited(picture)}
+                  remove={() => set(product.pictures.filter(({ id }) => id !== picture.id))}
+                />
+              ))}
+              {Array.from({ length: uploading }, (_, i) => (
+                <li
+                  key={`coming ${i}`}
+                  className="size-20 animate-pulse rounded-[10px] bg-sunk"
+                  aria-label="Picture on its way"
+                />
+              ))}
+              <li>
+                <button
+                  type="button"
+                  onClick={() => input.current?.click()}
+                  className="flex size-20 flex-col items-center justify-center gap-1 rounded-[10px] border border-dashed border-ink-3 text-ink-2 hover:border-ink hover:text-ink"
+                >
+                  <Plus size={16} aria-hidden="true" />
+                  add
+                </button>
+              </li>
+            </ul>
+          </SortableContext>
+        </DndContext>
+        <input
+          ref={input}
+          type="file"
+          accept="image/*"
+          multiple
+          className="sr-only"
+          aria-label="Add pictures"
+          tabIndex={-1}
+          onChange={(event) => {
+            void upload([...(event.target.files ?? [])]);
+            event.target.value = '';
+          }}
+        />
+      </div>
+      {refused.length > 0 && (
+        <ul role="alert" className="mt-3 rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
+          {refused.map(({ file, message }) => (
+            <li key={file}>
+              <strong>{file}</strong>: {message}
+            </li>
+          ))}
+        </ul>
+      )}
+      {edited && (
+        <PictureEditor
+          key={edited.id}
+          picture={edited}
+          close={() => setEdited(null)}
+          save={(changed) => set(product.pictures.map((picture) => (picture.id === changed.id ? changed : picture)))}
+        />
+      )}
+    </Part>
+  );
+}

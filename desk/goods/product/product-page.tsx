@@ -1,0 +1,183 @@
+import { ChevronLeft, Star } from 'lucide-react';
+import { toast } from 'sonner';
+import { Link, useNavigate, useParams } from 'react-router';
+import { routes } from '../../../contract';
+import type { ProductAnswer } from '../../../contract/goods';
+import { productKinds } from '../../../core/catalog/product';
+import { call, CallError, wordsOf } from '../../api';
+import { tray, useTray } from '../../frame/tray-store';
+import { useUndo } from '../../frame/queries';
+import { useShopWindow } from '../../frame/window-state';
+import type { Autosave } from '../../use-autosave';
+import { Button } from '../../ui/button';
+import { SaveStateWords } from '../../ui/save-state';
+import { Select } from '../../ui/select';
+import { Empty, Failed, Loading } from '../../ui/states';
+import { LifeTag } from '../../ui/swing-tag';
+import { kindLabels } from '../new-product';
+import { useProduct } from '../queries';
+import { Belongs } from './belongs';
+import { History } from './history';
+import { Options } from './options';
+import { Pictures } from './pictures';
+import { useProductAutosave, useVariantAutosave } from './use-product-autosave';
+import { VariantTable } from './variant-table';
+import { Words } from './words';
+
+const shown = (value: unknown) =>
+  typeof value === 'string' || typeof value === 'number' ? String(value).slice(0, 80) : 'another choice';
+
+/** Two people changed the same field: both values, and the choice. */
+function Clashes({ save }: { save: Autosave }) {
+  return save.clashes.map(({ key, message, theirs }) => (
+    <div key={key} role="alert" className="rounded-[10px] bg-marigold-soft px-3.5 py-2.5 text-marigold-ink">
+      <p className="font-semibold">{message}</p>
+      <p>
+        Theirs: “{shown(theirs)}”. Yours: “{shown(save.drafts[key])}”.
+      </p>
+      <div className="mt-2 flex gap-2">
+        <Button onClick={() => save.settle(key, 'theirs')}>Take theirs</Button>
+        <Button onClick={() => save.settle(key, 'mine')}>Keep mine</Button>
+      </div>
+    </div>
+  ));
+}
+
+function Editor({ answer }: { answer: ProductAnswer }) {
+  const { product, life, places } = answer;
+  const fields = useProductAutosave(answer);
+  const cells = useVariantAutosave(answer);
+  const { undo } = useUndo();
+  const navigate = useNavigate();
+  const isPicked = useTray().includes(product.id);
+  useShopWindow(
+    `/p/${product.slug}`,
+    places.length === 0
+      ? 'Shows nowhere yet. Put it into a category that is in the menu, or on a page.'
+      : `Shows in ${places.length} places · ${places
+          .slice(0, 2)
+          .map((place) => `${place.label}, ${place.position} of ${place.of}`)
+          .join(' · ')}`,
+  );
+  const worst =
+    [fields, cells].find((save) => save.state === 'failed') ??
+    [fields, cells].find((save) => save.state === 'refused') ??
+    (cells.state === 'idle' ? fields : cells);
+  const isLive = product.standing === 'live';
+  const remove = () => {
+    call(routes.goods.remove, { params: { id: product.id } })
+      .then(() => {
+        tray.drop([product.id]);
+        toast(`Deleted “${product.title}”`, { action: { label: 'Undo', onClick: () => undo.mutate() } });
+        return navigate('/goods');
+      })
+      .catch((error: unknown) => toast.error(wordsOf(error)));
+  };
+  const parts = [
+    { id: 'pictures', label: 'Pictures', count: product.pictures.length },
+    { id: 'words', label: 'Words' },
+    { id: 'options', label: 'Options', count: product.options.length },
+    { id: 'prices', label: 'Price & stock', count: product.variants.length },
+    {
+      id: 'belongs',
+      label: 'Belongs to',
+      count: product.categoryIds.length + product.tagIds.length + (product.brandId ? 1 : 0),
+    },
+    { id: 'history', label: 'History' },
+  ];
+  return (
+    <div className="flex min-h-0 flex-1">
+      <nav aria-label="Parts of the product" className="w-[148px] shrink-0 py-3 pl-2.5 pr-1 max-lg:hidden">
+        {parts.map(({ id, label, count }) => (
+          <a
+            key={id}
+            href={`#${id}`}
+            className="flex justify-between rounded-lg px-2.5 py-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
+          >
+            {label}
+            {count !== undefined && <span className={count === 0 ? 'font-semibold text-rose' : ''}>{count}</span>}
+          </a>
+        ))}
+      </nav>
+      <div className="min-w-0 flex-1 overflow-y-auto">
+        <div className="sticky top-0 z-20 flex flex-wrap items-center gap-2 bg-paper px-3 py-2">
+          <Link to="/goods" aria-label="Back to the goods" className="rounded-md p-1 text-ink-2 hover:text-ink">
+            <ChevronLeft size={16} aria-hidden="true" />
+          </Link>
+          <h1 className="min-w-0 max-w-full truncate font-display text-xl font-bold" title={product.title}>
+            {(fields.drafts.title as string | undefined) ?? product.title}
+          </h1>
+          <LifeTag life={life} />
+          <SaveStateWords state={worst.state} problem={worst.problem} retry={worst.retry} />
+          <div className="ml-auto flex flex-wrap items-center gap-2">
+            <Button
+              look="bare"
+              aria-pressed={product.featured}
+              title="Featured goods come first in listings"
+              onClick={() => fields.change({ featured: !product.featured })}
+            >
+              <Star size={14} className={product.featured ? 'fill-marigold text-marigold' : ''} aria-hidden="true" />
+              {product.featured ? 'Featured' : 'Feature'}
+            </Button>
+            <Button look="bare" aria-pressed={isPicked} onClick={() => tray.toggle(product.id)}>
+              {isPicked ? 'Out of the tray' : 'Into the tray'}
+            </Button>
+            <Button onClick={() => undo.mutate()}>Undo</Button>
+            {isLive ? (
+              <Button onClick={() => fields.change({ standing: 'off' })}>Take off shop</Button>
+            ) : (
+              <Button look="main" onClick={() => fields.change({ standing: 'live' })}>
+                Put on the shop
+              </Button>
+            )}
+          </div>
+        </div>
+        <div className="flex flex-col gap-3 px-3 pb-6">
+          <Clashes save={fields} />
+          <Clashes save={cells} />
+          <Pictures answer={answer} />
+          <Words answer={answer} save={fields} />
+          <Options answer={answer} />
+          <VariantTable answer={answer} save={cells} />
+          <Belongs answer={answer} save={fields} />
+          <History id={product.id} />
+          <div className="flex items-center justify-between px-1">
+            <span className="flex items-center gap-2 text-ink-2">
+              Kind
+              <Select
+                label="Kind"
+                value={product.kind}
+                choices={productKinds.map((value) => ({ value, label: kindLabels[value] }))}
+                choose={(kind) => fields.change({ kind })}
+              />
+            </span>
+            <Button look="bare" onClick={remove} className="!text-rose">
+              Delete this product
+            </Button>
+          </div>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+export function ProductPage() {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = useProduct(id);
+  if (error instanceof CallError && error.is('notFound'))
+    return (
+      <Empty
+        title="This product is gone"
+        action={
+          <Link to="/goods" className="font-semibold text-petrol hover:underline">
+            To the goods
+          </Link>
+        }
+      >
+        It was deleted, perhaps in another tab. Undo (Ctrl/Cmd + Z) brings it back.
+      </Empty>
+    );
+  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (!data) return <Loading />;
+  return <Editor key={id} answer={data} />;
+}

@@ -1,0 +1,70 @@
+import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { routes } from '../../contract';
+import type { ProductAnswer } from '../../contract/goods';
+import { call } from '../api';
+
+/** What narrows the goods list; each is also a part of the address. */
+export interface GoodsFilter {
+  q: string;
+  standing: string;
+  category: string;
+  brand: string;
+  tag: string;
+  sort: string;
+}
+
+export const CHUNK = 60;
+
+const chunkQuery = (filter: GoodsFilter, chunk: number) => ({
+  queryKey: ['goods', 'list', filter, chunk],
+  queryFn: ({ signal }: { signal: AbortSignal }) =>
+    call(routes.goods.list, { query: { ...filter, offset: chunk * CHUNK, limit: CHUNK }, signal }),
+  placeholderData: <T>(before: T) => before,
+});
+
+/** Totals and counts, with the first rows. */
+export function useGoods(filter: GoodsFilter) {
+  return useQuery(chunkQuery(filter, 0));
+}
+
+/** The rows of the chunks that are on screen. Rows still on their way are undefined. */
+export function useGoodsChunks(filter: GoodsFilter, chunks: readonly number[]) {
+  return useQueries({
+    queries: chunks.map((chunk) => ({ ...chunkQuery(filter, chunk), placeholderData: undefined })),
+    combine: (results) =>
+      new Map(results.flatMap((result, i) => (result.data ? [[chunks[i]!, result.data.rows] as const] : []))),
+  });
+}
+
+export const productKey = (id: string) => ['product', id];
+
+export function useProduct(id: string) {
+  return useQuery({ queryKey: productKey(id), queryFn: () => call(routes.goods.get, { params: { id } }) });
+}
+
+export function useHistory(id: string) {
+  return useQuery({
+    queryKey: ['product', id, 'history'],
+    queryFn: () => call(routes.goods.history, { params: { id } }),
+  });
+}
+
+/** Keeps an answer about a product, unless something newer is there already. */
+export function useKeepProduct() {
+  const client = useQueryClient();
+  return (answer: ProductAnswer) => {
+    client.setQueryData<ProductAnswer>(productKey(answer.product.id), (kept) =>
+      kept && kept.revision > answer.revision ? kept : answer,
+    );
+    return answer;
+  };
+}
+
+export function useCreateProduct() {
+  const keep = useKeepProduct();
+  return useMutation({
+    mutationFn: (body: { title: string; kind: ProductAnswer['product']['kind']; price: number }) =>
+      call(routes.goods.create, { body }),
+    onSuccess: keep,
+  });
+}

@@ -1,0 +1,61 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { Toaster } from 'sonner';
+import { CallError } from './api';
+import './desk.css';
+import { Frame } from './frame/frame';
+import { useSession } from './frame/queries';
+import { GoodsPage } from './goods/goods-page';
+import { ProductPage } from './goods/product/product-page';
+import { GroupsPage } from './groups/groups-page';
+import { ReviewPage } from './review/review-page';
+import { Entrance } from './session/entrance';
+import { ShopfrontPage } from './shopfront/shopfront-page';
+import { Failed, Loading } from './ui/states';
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (count, error) => count < 3 && !(error instanceof CallError && error.problem.status >= 400),
+      staleTime: 60_000,
+    },
+  },
+});
+
+const router = createBrowserRouter(
+  [
+    {
+      element: <Frame />,
+      children: [
+        { path: '/', element: <Navigate to="/goods" replace /> },
+        { path: '/goods', element: <GoodsPage /> },
+        { path: '/goods/:id', element: <ProductPage /> },
+        { path: '/groups', element: <GroupsPage /> },
+        { path: '/groups/:id', element: <GroupsPage /> },
+        { path: '/shopfront', element: <ShopfrontPage /> },
+        { path: '/review', element: <ReviewPage /> },
+        { path: '*', element: <Navigate to="/goods" replace /> },
+      ],
+    },
+  ],
+  { basename: '/desk' },
+);
+
+function Desk() {
+  const { data: session, error, refetch } = useSession();
+  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (!session) return <Loading rows={3} />;
+  if (!session.user) return <Entrance needsSetup={session.needsSetup} />;
+  return <RouterProvider router={router} />;
+}
+
+createRoot(document.getElementById('desk')!).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <Desk />
+      <Toaster position="bottom-left" offset={60} toastOptions={{ className: 'font-sans' }} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,132 @@
+import { Plus } from 'lucide-react';
+import { toast } from 'sonner';
+import type { AnswerOf } from '../../contract/route';
+import type { shopfrontRoutes } from '../../contract/shopfront';
+import { wordsOf } from '../api';
+import { useShopWindow } from '../frame/window-state';
+import { Button } from '../ui/button';
+import { TextField } from '../ui/field';
+import { SaveStateWords } from '../ui/save-state';
+import { SortableRows } from '../ui/sortable-rows';
+import { Empty } from '../ui/states';
+import { useAutosave } from '../use-autosave';
+import { useShopfrontWrites, type WantedPage, type WantedSection } from './queries';
+import { SectionCard } from './section-card';
+
+type Overview = AnswerOf<typeof shopfrontRoutes.pages>;
+
+interface Props {
+  page: Overview['pages'][number];
+  notes: Overview['notes'];
+  onDeleted: () => void;
+}
+
+const starts: { words: string; make: () => WantedSection }[] = [
+  { words: 'Banner', make: () => ({ id: null, kind: 'banner', title: 'New banner', text: '', link: null }) },
+  { words: 'Strip of goods', make: () => ({ id: null, kind: 'strip', title: 'New strip', source: null, count: 4 }) },
+  { words: 'Category tiles', make: () => ({ id: null, kind: 'tiles', title: '', categoryIds: [] }) },
+];
+
+const sectionKey = (index: number) => `sections ${index}`;
+
+/** A page as its sections in order. Everything saves by itself; what a section shows now stands below it. */
+export function PageEditor({ page, notes, onDeleted }: Props) {
+  const { updatePage, deletePage } = useShopfrontWrites();
+  const save = useAutosave({
+    seen: 0,
+    save: async (values) => {
+      const sections = values.sections as WantedSection[] | undefined;
+      // Sections that were just made get their ids from the answer, which the refreshed page brings.
+      await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage), ...(sections && { sections }) });
+      return 0;
+    },
+    keyOf: (path) => (path[0] === 'sections' ? 'sections' : String(path[0])),
+  });
+  useShopWindow(page.home ? '/' : `/page/${page.slug}`);
+  const sections = (save.drafts.sections as WantedSection[] | undefined) ?? page.sections;
+  const setSections = (next: WantedSection[]) => save.change({ sections: next });
+  const fieldErrors = (index: number): Record<string, string> => {
+    const section = sections[index]!;
+    const errors: Record<string, string> = {};
+    if (!save.errors.sections) return errors;
+    if (section.kind !== 'tiles' && section.title.trim() === '') errors.title = 'A title is needed.';
+    if (section.kind === 'strip' && !(section.count >= 1 && section.count <= 24))
+      errors.count = 'A strip shows 1 to 24 goods.';
+    if (section.kind === 'banner' && section.text.length > 400)
+      errors.text = 'A banner can have at most 400 characters.';
+    return errors;
+  };
+  return (
+    <section aria-label={`Page ${page.title}`} className="flex min-w-0 flex-1 flex-col gap-3">
+      <div className="flex flex-wrap items-end gap-3">
+        {page.home ? (
+          <h2 className="font-display text-lg font-bold">Home</h2>
+        ) : (
+          <>
+            <div className="w-44">
+              <TextField
+                label="Title"
+                value={(save.drafts.title as string | undefined) ?? page.title}
+                error={save.errors.title}
+                onChange={(event) => save.change({ title: event.target.value })}
+              />
+            </div>
+            <div className="w-44">
+              <TextField
+                label="Address"
+                value={(save.drafts.slug as string | undefined) ?? page.slug}
+                error={save.errors.slug}
+                onChange={(event) => save.change({ slug: event.target.value })}
+              />
+            </div>
+            <Button
+              look="bare"
+              className="!text-rose"
+              onClick={() =>
+                deletePage.mutate(page.id, {
+                  onSuccess: onDeleted,
+                  onError: (error) => void toast.error(wordsOf(error)),
+                })
+              }
+            >
+              Delete page
+            </Button>
+          </>
+        )}
+        <SaveStateWords state={save.state} problem={save.problem} retry={save.retry} />
+      </div>
+      {save.errors.sections && (
+        <p role="alert" className="rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
+          Not saved yet: {save.errors.sections}
+        </p>
+      )}
+      {sections.length === 0 && (
+        <Empty title="This page is empty">Begin with a banner, or with a strip of goods.</Empty>
+      )}
+      <SortableRows
+        items={sections.map((section, index) => ({ section, key: section.id ?? sectionKey(index) }))}
+        keyOf={({ key }) => key}
+        reorder={(rows) => setSections(rows.map(({ section }) => section))}
+        className="flex flex-col gap-2.5"
+        draw={({ section }, grip, index) => (
+          <SectionCard
+            section={section}
+            note={notes.find((note) => note.id === section.id)}
+            grip={grip}
+            errors={fieldErrors(index)}
+            change={(next) => setSections(sections.map((each, i) => (i === index ? next : each)))}
+            remove={() => setSections(sections.filter((_, i) => i !== index))}
+          />
+        )}
+      />
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="text-ink-2">Add</span>
+        {starts.map(({ words, make }) => (
+          <Button key={words} onClick={() => setSections([...sections, make()])}>
+            <Plus size={13} aria-hidden="true" /> {words}
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,150 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { CallError, wordsOf } from './api';
+
+export type SaveState = 'idle' | 'waiting' | 'saving' | 'saved' | 'failed' | 'refused';
+
+const WAIT_MS = 300;
+const RETRY_MS = 4_000;
+
+type Values = Record<string, unknown>;
+
+export interface Clash {
+  key: string;
+  theirs: unknown;
+  message: string;
+}
+
+export interface Autosave {
+  /** what was typed and is not saved yet, by key */
+  drafts: Values;
+  /** in words, by key */
+  errors: Record<string, string>;
+  clashes: Clash[];
+  state: SaveState;
+  problem: string | null;
+  change: (values: Values) => void;
+  retry: () => void;
+  /** ends a clash: keep what was typed, or take what is saved */
+  settle: (key: string, keep: 'mine' | 'theirs') => void;
+}
+
+interface Options {
+  /** revision that the person sees; goes with every write */
+  seen: number;
+  /** saves the values and answers the new revision */
+  save: (values: Values, seen: number) => Promise<number>;
+  /** which key a field error belongs to */
+  keyOf: (path: readonly (string | number)[], sent: Values) => string | undefined;
+}
+
+/**
+ * Saves what is typed by itself, one write at a time, a moment after the last key. What cannot be saved stays on screen
+ * with its reason; when the server is away it is tried again until it is back.
+ */
+export function useAutosave({ seen, save, keyOf }: Options): Autosave {
+  const [drafts, setDrafts] = useState<Values>({});
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [clashes, setClashes] = useState<Clash[]>([]);
+  const [state, setState] = useState<SaveState>('idle');
+  const [problem, setProblem] = useState<string | null>(null);
+  const pending = useRef<Values>({});
+  const refused = useRef<Values>({});
+  const isSaving = useRef(false);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const latest = useRef({ seen, save, keyOf });
+  const revision = useRef(seen);
+  /** the next write goes over what somebody else saved: the person chose so */
+  const isForced = useRef(false);
+  useEffect(() => {
+    latest.current = { seen, save, keyOf };
+    revision.current = Math.max(revision.current, seen);
+  });
+
+  const flush = useCallback(async () => {
+    clearTimeout(timer.current);
+    if (isSaving.current || Object.keys(pending.current).length === 0) return;
+    const sent = pending.current;
+    pending.current = {};
+    isSaving.current = true;
+    setState('saving');
+    let wait = 0;
+    try {
+      const from = isForced.current ? Number.MAX_SAFE_INTEGER : revision.current;
+      isForced.current = false;
+      revision.current = Math.max(revision.current, await latest.current.save(sent, from));
+      setDrafts((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => sent[key] !== value)));
+      setProblem(null);
+      setState(Object.keys(refused.current).length > 0 ? 'refused' : 'saved');
+    } catch (error) {
+      wait = RETRY_MS;
+      setProblem(wordsOf(error));
+      const isAnswer = error instanceof CallError && !error.isOffline && error.problem.status < 500;
+      if (!isAnswer) {
+        pending.current = { ...sent, ...pending.current };
+        setState('failed');
+      } else {
+        const found: Record<string, string> = {};
+        for (const { path, message } of error.errors) found[latest.current.keyOf(path, sent) ?? ''] = message;
+        const wrong = Object.keys(found).filter((key) => key in sent);
+        if (error.is('clash'))
+          setClashes(
+            error.errors.flatMap(({ path, message, theirs }) => {
+              const key = latest.current.keyOf(path, sent);
+              return key === undefined ? [] : [{ key, message, theirs }];
+            }),
+          );
+        else setErrors((now) => ({ ...now, ...found }));
+        for (const key of wrong.length > 0 ? wrong : Object.keys(sent)) refused.current[key] = sent[key];
+        const rest = Object.entries(sent).filter(([key]) => !(key in refused.current));
+        pending.current = { ...Object.fromEntries(rest), ...pending.current };
+        setState('refused');
+        wait = 0;
+      }
+    } finally {
+      isSaving.current = false;
+    }
+    if (Object.keys(pending.current).length > 0) timer.current = setTimeout(() => void flush(), wait);
+  }, []);
+
+  const change = useCallback(
+    (values: Values) => {
+      Object.assign(pending.current, values);
+      for (const key of Object.keys(values)) delete refused.current[key];
+      setDrafts((now) => ({ ...now, ...values }));
+      setErrors((now) => Object.fromEntries(Object.entries(now).filter(([key]) => !(key in values))));
+      setState('waiting');
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void flush(), WAIT_MS);
+    },
+    [flush],
+  );
+
+  const settle = useCallback(
+    (key: string, keep: 'mine' | 'theirs') => {
+      const mine = refused.current[key];
+      delete refused.current[key];
+      setClashes((now) => now.filter((clash) => clash.key !== key));
+      if (keep === 'mine') {
+        isForced.current = true;
+        change({ [key]: mine });
+      } else {
+        setDrafts((now) => Object.fromEntries(Object.entries(now).filter(([each]) => each !== key)));
+        setState('saved');
+      }
+    },
+    [change],
+  );
+
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      if (Object.keys(pending.current).length > 0 || isSaving.current) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
+    return () => {
+      window.removeEventListener('beforeunload', warn);
+      void flush();
+    };
+  }, [flush]);
+
+  return { drafts, errors, clashes, state, problem, change, retry: () => void flush(), settle };
+}
