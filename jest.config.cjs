@@ -1,6 +1,13 @@
 module.exports = {
   testEnvironment: 'node',
-  roots: ['<rootDir>/core', '<rootDir>/contract', '<rootDir>/server', '<rootDir>/shop', '<rootDir>/desk', '<rootDir>/demo'],
+  roots: [
+    '<rootDir>/core',
+    '<rootDir>/contract',
+    '<rootDir>/server',
+    '<rootDir>/shop',
+    '<rootDir>/desk',
+    '<rootDir>/demo',
+  ],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   maxWorkers: 2,
   transform: {

@@ -9,7 +9,7 @@ import { Thumb } from '../ui/thumb';
 
 /** Columns of the list, for its head and its rows alike. Narrow screens keep the first ones. */
 export const columns =
-  'grid items-center gap-x-3 px-3 grid-cols-[22px_minmax(170px,1fr)_92px_118px_92px_112px_48px] max-md:grid-cols-[22px_1fr_92px_90px] max-md:[&>*:nth-child(n+5)]:hidden';
+  'grid items-center gap-x-2.5 px-3 grid-cols-[20px_minmax(170px,1fr)_98px_108px_84px_104px_44px] max-md:grid-cols-[22px_1fr_92px_90px] max-md:[&>*:nth-child(n+5)]:hidden';
 
 const FULL_BAR = 60;
 

@@ -155,6 +155,8 @@ function Value({
 
 interface NodeProps<T> extends Shared {
   node: T;
+  /** how the group around it joins its parts */
+  joined?: Match;
   path: readonly number[];
   change: (node: T) => void;
   remove: () => void;
@@ -223,7 +225,7 @@ const groupWords: Record<'some' | 'every' | 'plain', string> = {
   every: 'of these on every variant',
 };
 
-function GroupRows({ node, path, change, remove, ...shared }: NodeProps<Rule | VariantGroup>) {
+function GroupRows({ node, joined = 'all', path, change, remove, ...shared }: NodeProps<Rule | VariantGroup>) {
   const isOuter = path.length === 0;
   const onVariant = isVariantGroup(node);
   const fields = onVariant ? shared.fields.filter((field) => field.onVariant) : shared.fields;
@@ -237,7 +239,7 @@ function GroupRows({ node, path, change, remove, ...shared }: NodeProps<Rule | V
   return (
     <div className={isOuter ? '' : 'border-l-[3px] border-marigold pl-3'}>
       <div className="mb-2 flex items-center gap-1.5 text-ink-2">
-        {isOuter ? 'Takes in every product that meets' : 'and'}
+        {isOuter ? 'Takes in every product that meets' : joined === 'all' ? 'and' : 'or'}
         <Select
           label="How many must hold"
           value={node.match}
@@ -264,7 +266,7 @@ function GroupRows({ node, path, change, remove, ...shared }: NodeProps<Rule | V
             <ConditionRow key={at} node={child} change={(next) => setAt(at, next)} {...place} />
           ) : (
             <li key={at}>
-              <GroupRows node={child} change={(next) => setAt(at, next)} {...place} />
+              <GroupRows node={child} joined={node.match} change={(next) => setAt(at, next)} {...place} />
             </li>
           );
         })}

@@ -147,7 +147,7 @@ export function VariantTable({ answer, save }: { answer: ProductAnswer; save: Au
               {columns.map(({ name, label }) => (
                 <th
                   key={name}
-                  className={clsx('border border-hair px-2 font-semibold', name !== 'sku' && 'text-right')}
+                  className={clsx('border border-hair px-2 font-semibold', name === 'sku' ? 'w-36' : 'w-20 text-right')}
                 >
                   {label}
                 </th>
