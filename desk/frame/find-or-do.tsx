@@ -55,7 +55,8 @@ export function FindOrDo({ actions, inputId }: Props) {
       onChange={(hit: Hit | null) => {
         hit?.run();
         setTyped('');
-        input.current?.blur();
+        // After the field took the focus back, which would open the list again.
+        setTimeout(() => input.current?.blur());
       }}
     >
       <div className="relative w-[230px] min-w-0 shrink">
@@ -73,6 +74,7 @@ export function FindOrDo({ actions, inputId }: Props) {
           /
         </kbd>
         <ComboboxOptions
+          modal={false}
           anchor={{ to: 'bottom end', gap: 6 }}
           className="z-50 max-h-[70vh] w-96 overflow-y-auto rounded-[10px] border border-line bg-sheet p-1.5 shadow-xl"
         >

@@ -4,6 +4,7 @@ import { CallError, wordsOf } from '../api';
 import { Choose } from '../ui/choose';
 import { SortableRows } from '../ui/sortable-rows';
 import { useShopfrontWrites, type WantedMenu } from './queries';
+import { newId } from '../new-id';
 import { targetOf, useTargets } from './targets';
 
 type Item = WantedMenu['items'][number];
@@ -46,9 +47,6 @@ function Line({ item, grip, change, remove, children }: LineProps) {
   );
 }
 
-const keyed = <T extends { id: string | null }>(items: readonly T[]) =>
-  items.map((item, i) => ({ item, key: item.id ?? `new ${i}` }));
-
 /** The header menu, in order, with one level below each item. Saved at each change. */
 export function MenuEditor({ menu }: { menu: WantedMenu }) {
   const { setMenu } = useShopfrontWrites();
@@ -69,10 +67,10 @@ export function MenuEditor({ menu }: { menu: WantedMenu }) {
         <p className="pb-2 text-ink-2">The menu is empty, so shoppers find goods only by search.</p>
       )}
       <SortableRows
-        items={keyed(items)}
-        keyOf={({ key }) => key}
-        reorder={(rows) => save(rows.map(({ item }) => item))}
-        draw={({ item }, grip, at) => (
+        items={items}
+        keyOf={({ id }) => id!}
+        reorder={save}
+        draw={(item, grip, at) => (
           <div>
             <Line
               item={item}
@@ -91,11 +89,11 @@ export function MenuEditor({ menu }: { menu: WantedMenu }) {
               </button>
             </Line>
             <SortableRows
-              items={keyed(item.items)}
-              keyOf={({ key }) => key}
-              reorder={(rows) => set(at, { ...item, items: rows.map(({ item: sub }) => sub) })}
+              items={item.items}
+              keyOf={({ id }) => id!}
+              reorder={(rows) => set(at, { ...item, items: rows })}
               className="ml-5 border-l border-line pl-1"
-              draw={({ item: sub }, subGrip, place) => (
+              draw={(sub, subGrip, place) => (
                 <Line
                   item={sub}
                   grip={subGrip}
@@ -112,7 +110,7 @@ export function MenuEditor({ menu }: { menu: WantedMenu }) {
                   label="Add below"
                   choices={choices}
                   choose={(key) => {
-                    set(at, { ...item, items: [...item.items, { id: null, label: '', target: targetOf(key) }] });
+                    set(at, { ...item, items: [...item.items, { id: newId('m'), label: '', target: targetOf(key) }] });
                     setBelow(null);
                   }}
                   className="w-48"
@@ -127,7 +125,7 @@ export function MenuEditor({ menu }: { menu: WantedMenu }) {
         <Choose
           label="Add to the menu"
           choices={choices}
-          choose={(key) => save([...items, { id: null, label: '', target: targetOf(key), items: [] }])}
+          choose={(key) => save([...items, { id: newId('m'), label: '', target: targetOf(key), items: [] }])}
           className="w-52"
         />
       </div>

@@ -9,9 +9,10 @@ import { TextField } from '../ui/field';
 import { SaveStateWords } from '../ui/save-state';
 import { SortableRows } from '../ui/sortable-rows';
 import { Empty } from '../ui/states';
+import { newId } from '../new-id';
 import { useAutosave } from '../use-autosave';
 import { useShopfrontWrites, type WantedPage, type WantedSection } from './queries';
-import { SectionCard } from './section-card';
+import { NEW_STRIP, SectionCard } from './section-card';
 
 type Overview = AnswerOf<typeof shopfrontRoutes.pages>;
 
@@ -22,12 +23,13 @@ interface Props {
 }
 
 const starts: { words: string; make: () => WantedSection }[] = [
-  { words: 'Banner', make: () => ({ id: null, kind: 'banner', title: 'New banner', text: '', link: null }) },
-  { words: 'Strip of goods', make: () => ({ id: null, kind: 'strip', title: 'New strip', source: null, count: 4 }) },
-  { words: 'Category tiles', make: () => ({ id: null, kind: 'tiles', title: '', categoryIds: [] }) },
+  { words: 'Banner', make: () => ({ id: newId('s'), kind: 'banner', title: 'New banner', text: '', link: null }) },
+  {
+    words: 'Strip of goods',
+    make: () => ({ id: newId('s'), kind: 'strip', title: NEW_STRIP, source: null, count: 4 }),
+  },
+  { words: 'Category tiles', make: () => ({ id: newId('s'), kind: 'tiles', title: '', categoryIds: [] }) },
 ];
-
-const sectionKey = (index: number) => `sections ${index}`;
 
 /** A page as its sections in order. Everything saves by itself; what a section shows now stands below it. */
 export function PageEditor({ page, notes, onDeleted }: Props) {
@@ -35,9 +37,7 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
   const save = useAutosave({
     seen: 0,
     save: async (values) => {
-      const sections = values.sections as WantedSection[] | undefined;
-      // Sections that were just made get their ids from the answer, which the refreshed page brings.
-      await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage), ...(sections && { sections }) });
+      await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage) });
       return 0;
     },
     keyOf: (path) => (path[0] === 'sections' ? 'sections' : String(path[0])),
@@ -104,11 +104,11 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
         <Empty title="This page is empty">Begin with a banner, or with a strip of goods.</Empty>
       )}
       <SortableRows
-        items={sections.map((section, index) => ({ section, key: section.id ?? sectionKey(index) }))}
-        keyOf={({ key }) => key}
-        reorder={(rows) => setSections(rows.map(({ section }) => section))}
+        items={sections}
+        keyOf={({ id }) => id!}
+        reorder={setSections}
         className="flex flex-col gap-2.5"
-        draw={({ section }, grip, index) => (
+        draw={(section, grip, index) => (
           <SectionCard
             section={section}
             note={notes.find((note) => note.id === section.id)}

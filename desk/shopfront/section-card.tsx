@@ -11,6 +11,9 @@ import { targetOf, useTargets } from './targets';
 
 type Note = AnswerOf<typeof shopfrontRoutes.pages>['notes'][number];
 
+/** Title of a strip that was just added; it takes the name of what it comes to show. */
+export const NEW_STRIP = 'New strip';
+
 interface Props {
   section: WantedSection;
   note?: Note;
@@ -85,6 +88,7 @@ function StripFields({
 }: Pick<Props, 'errors' | 'change'> & { section: Extract<WantedSection, { kind: 'strip' }> }) {
   const { choices, nameOf } = useTargets();
   const { source } = section;
+  const hasOwnTitle = section.title.trim() !== '' && section.title !== NEW_STRIP;
   return (
     <>
       <TextField
@@ -118,7 +122,7 @@ function StripFields({
                 change({
                   ...section,
                   source: { kind: target.kind, id: target.id },
-                  title: section.title || (nameOf(target) ?? ''),
+                  title: hasOwnTitle ? section.title : (nameOf(target) ?? ''),
                 });
             }}
           />

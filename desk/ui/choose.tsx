@@ -47,6 +47,7 @@ export function Choose({ label, choices, choose, placeholder, make, makeWords = 
           className="w-full rounded-lg border border-dashed border-line bg-transparent px-2.5 py-1 hover:border-ink-3"
         />
         <ComboboxOptions
+          modal={false}
           anchor="bottom start"
           className="z-50 max-h-72 min-w-52 overflow-y-auto rounded-[10px] border border-line bg-sheet p-1 shadow-lg empty:invisible"
         >

@@ -47,12 +47,17 @@ export function changePage(catalog: Catalog, user: UserId, id: string, { title, 
     throw invalidField(['slug'], 'Another page has this address already.');
   const errors = sections ? sectionErrors(catalog, sections) : [];
   if (errors.length > 0) throw invalid(errors);
+  const elsewhere = new Set(
+    [...catalog.working.shop.pages.values()].flatMap((other) =>
+      other.id === id ? [] : other.sections.map((each) => each.id),
+    ),
+  );
+  const freeId = (given: string | null) => (given === null || elsewhere.has(given) ? newId('section') : given);
   const next: Page = {
     ...page,
     title: title ?? page.title,
     slug: slug ?? page.slug,
-    sections:
-      sections?.map((section): Section => ({ ...section, id: section.id ?? newId('section') })) ?? page.sections,
+    sections: sections?.map((section): Section => ({ ...section, id: freeId(section.id) })) ?? page.sections,
   };
   catalog.journal.change(`Changed page “${next.title}”`, catalog.actor(user), () => {
     putPage(catalog.db, next, 0);

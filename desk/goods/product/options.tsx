@@ -73,10 +73,7 @@ function OptionRow({
           className="w-28 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
         />
         {row.values.map((value, at) => (
-          <span
-            key={value.id ?? `new ${at}`}
-            className="flex items-center gap-1.5 rounded-lg border border-line bg-sheet py-1 pl-2 pr-1"
-          >
+          <span key={at} className="flex items-center gap-1.5 rounded-lg border border-line bg-sheet py-1 pl-2 pr-1">
             {value.swatch && (
               <input
                 type="color"
@@ -190,7 +187,7 @@ export function Options({ answer }: { answer: ProductAnswer }) {
       <ul className="flex flex-col gap-2.5">
         {rows.map((row, at) => (
           <OptionRow
-            key={row.id ?? `new ${at}`}
+            key={at}
             row={row}
             errors={[
               ...errors.filter(({ option }) => option === at).map(({ message }) => message),

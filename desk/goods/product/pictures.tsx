@@ -262,13 +262,15 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
         />
       </div>
       {refused.length > 0 && (
-        <ul role="alert" className="mt-3 rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
-          {refused.map(({ file, message }) => (
-            <li key={file}>
-              <strong>{file}</strong>: {message}
-            </li>
-          ))}
-        </ul>
+        <div role="alert" className="mt-3 rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
+          <ul>
+            {refused.map(({ file, message }) => (
+              <li key={file}>
+                <strong>{file}</strong>: {message}
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
       {edited && (
         <PictureEditor

@@ -1,7 +1,7 @@
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Heading2, Italic, List, ListOrdered, Quote } from 'lucide-react';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 
 interface Props {
   html: string;
@@ -11,12 +11,17 @@ interface Props {
 
 /** Rich text that is typed as it will look. Pasted text is cut down to what the shop shows. */
 export default function RichField({ html, isUnsaved, change }: Props) {
+  /** what the editor was given last, or gave last */
+  const known = useRef(html);
   const editor = useEditor({
     extensions: [StarterKit.configure({ heading: { levels: [2, 3] }, codeBlock: false, link: { openOnClick: false } })],
     content: html,
     injectCSS: false,
     editorProps: { attributes: { 'aria-label': 'Description', role: 'textbox', 'aria-multiline': 'true' } },
-    onUpdate: ({ editor: changed }) => change(changed.isEmpty ? '' : changed.getHTML()),
+    onUpdate: ({ editor: changed }) => {
+      known.current = changed.isEmpty ? '' : changed.getHTML();
+      change(known.current);
+    },
   });
   const active = useEditorState({
     editor,
@@ -31,8 +36,11 @@ export default function RichField({ html, isUnsaved, change }: Props) {
   });
   useEffect(() => {
     // What was saved, undone or changed elsewhere comes in, but never over what is being typed.
-    if (!isUnsaved && editor.getHTML() !== html && !(editor.isEmpty && html === ''))
-      editor.commands.setContent(html, { emitUpdate: false });
+    if (isUnsaved || html === known.current || editor.isDestroyed) return;
+    known.current = html;
+    const { from, to } = editor.state.selection;
+    editor.commands.setContent(html, { emitUpdate: false });
+    if (editor.isFocused) editor.commands.setTextSelection({ from, to });
   }, [editor, html, isUnsaved]);
   const chain = () => editor.chain().focus();
   const tools = [
