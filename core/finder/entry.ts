@@ -8,13 +8,13 @@ export interface FinderEntry {
   id: string;
   /** folded title, for sorting and for text conditions */
   title: string;
-  /** product columns */
+  /** product columns: whole numbers, or Infinity */
   numbers: Readonly<Record<string, number>>;
   values: FacetValues;
   texts: readonly WeightedText[];
   variants: readonly {
     id: string;
-    /** variant columns */
+    /** variant columns: whole numbers, or Infinity */
     numbers: Readonly<Record<string, number>>;
     values: FacetValues;
   }[];
@@ -34,4 +34,6 @@ export interface FinderShape {
   columns: readonly string[];
   variantColumns: readonly string[];
   sorts: readonly SortKey[];
+  /** for variant columns whose extent is asked for: the product columns that hold the lowest and the highest */
+  extents: Readonly<Record<string, { low: string; high: string }>>;
 }

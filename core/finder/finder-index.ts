@@ -36,7 +36,6 @@ export class FinderIndex {
   readonly variantValuesOf = new IdLists();
   #variantStart = new Uint32Array(64);
   #variantCount = new Uint32Array(64);
-  #variantRoom = new Uint32Array(64);
   variantProduct = new Uint32Array(64);
   #variantIds: string[] = [];
   #variantEnd = 0;
@@ -116,8 +115,37 @@ export class FinderIndex {
   productsOf(variants: Bitset): Bitset {
     const products = new Bitset(this.alive.size);
     const owner = this.variantProduct;
-    variants.forEach((variant) => products.add(owner[variant]!));
+    const from = variants.words;
+    const to = products.words;
+    // Written out: this loop runs over every variant, and a call for each would cost more than the work.
+    for (let w = 0; w < from.length; w++) {
+      let left = from[w]!;
+      while (left !== 0) {
+        const bit = left & -left;
+        const product = owner[(w << 5) + 31 - Math.clz32(bit)]!;
+        to[product >>> 5]! |= 1 << (product & 31);
+        left ^= bit;
+      }
+    }
     return products;
+  }
+
+  /** Of `among`, the slots whose number lies between the ends, both included. */
+  whereNumber(column: Float64Array, low: number, high: number, among: Bitset): Bitset {
+    const { words } = among;
+    const set = new Bitset(among.size);
+    for (let w = 0; w < words.length; w++) {
+      const alive = words[w]!;
+      if (alive === 0) continue;
+      const first = w << 5;
+      let word = 0;
+      for (let bit = 0; bit < 32; bit++) {
+        const x = column[first + bit]!;
+        if (x >= low && x <= high) word |= 1 << bit;
+      }
+      set.words[w] = word & alive;
+    }
+    return set;
   }
 
   /** The products whose folded title passes the test. */
@@ -129,15 +157,27 @@ export class FinderIndex {
   load(entries: readonly FinderEntry[]): void {
     if (this.size > 0) throw new Error('Only an empty index can be loaded.');
     this.#reserve(entries.length);
-    const slots = entries.map((entry) => this.#place(entry));
+    this.text.deferSorting();
+    const slots = entries.map((entry) => this.#place(entry, this.#takeSlot(entry.id)));
     for (const order of this.#orders.values()) order.load(slots);
   }
 
   /** Adds a product or replaces the one with the same id. */
   put(entry: FinderEntry): void {
-    this.remove(entry.id);
-    const slot = this.#place(entry);
-    for (const order of this.#orders.values()) order.insert(slot);
+    const known = this.#slotOf.get(entry.id);
+    if (known === undefined) {
+      const slot = this.#place(entry, this.#takeSlot(entry.id));
+      for (const order of this.#orders.values()) order.insert(slot);
+      return;
+    }
+    // Orders that the change does not concern stay as they are: moving within one costs a block move.
+    const moved = this.shape.sorts
+      .filter((sort) => this.#isMoved(sort, known, entry))
+      .map((sort) => this.#orders.get(sort.key)!);
+    for (const order of moved) order.remove(known);
+    this.#clearValues(known);
+    this.#place(entry, known);
+    for (const order of moved) order.insert(known);
   }
 
   remove(id: string): void {
@@ -145,6 +185,14 @@ export class FinderIndex {
     if (slot === undefined) return;
     for (const order of this.#orders.values()) order.remove(slot);
     this.text.remove(slot);
+    this.#clearValues(slot);
+    this.alive.delete(slot);
+    this.#slotOf.delete(id);
+    this.#freeSlots.push(slot);
+  }
+
+  /** Takes the facet values and the variants of a slot out. */
+  #clearValues(slot: number): void {
     for (const valueId of this.valuesOf.get(slot)) {
       this.facetValues[valueId]!.products.delete(slot);
       this.totals[valueId]!--;
@@ -156,12 +204,22 @@ export class FinderIndex {
       this.variantValuesOf.set(variant, []);
       this.aliveVariants.delete(variant);
     }
-    this.#freeVariantRun(start, this.#variantRoom[slot]!);
+    this.#freeVariantRun(start, count);
     this.#variantCount[slot] = 0;
-    this.#variantRoom[slot] = 0;
-    this.alive.delete(slot);
-    this.#slotOf.delete(id);
-    this.#freeSlots.push(slot);
+  }
+
+  #isMoved({ by, then }: SortKey, slot: number, entry: FinderEntry): boolean {
+    const isOther = (key: string) =>
+      key === 'title' ? this.#titles[slot] !== entry.title : this.#columns.get(key)![slot] !== entry.numbers[key];
+    return isOther(by) || (then !== undefined && isOther(then));
+  }
+
+  #takeSlot(id: string): number {
+    const slot = this.#freeSlots.pop() ?? this.#ids.length;
+    if (slot >= this.alive.size) this.#reserve(slot + 1);
+    this.#ids[slot] = id;
+    this.#slotOf.set(id, slot);
+    return slot;
   }
 
   #compare({ by, descending, then }: SortKey): (a: number, b: number) => number {
@@ -187,15 +245,11 @@ export class FinderIndex {
     };
   }
 
-  #place(entry: FinderEntry): number {
-    const slot = this.#freeSlots.pop() ?? this.#ids.length;
-    if (slot >= this.alive.size) this.#reserve(slot + 1);
-    this.#ids[slot] = entry.id;
+  #place(entry: FinderEntry, slot: number): number {
     this.#titles[slot] = entry.title;
-    this.#slotOf.set(entry.id, slot);
     this.alive.add(slot);
     for (const [name, column] of this.#columns) column[slot] = entry.numbers[name]!;
-    this.text.add(slot, entry.texts);
+    this.text.set(slot, entry.texts);
     const ids = new Set<number>();
     for (const [facet, value] of entry.values) ids.add(this.#valueIdFor(facet, value));
     this.#placeVariants(slot, entry, ids);
@@ -214,7 +268,6 @@ export class FinderIndex {
     const start = this.#takeVariantRun(count);
     this.#variantStart[slot] = start;
     this.#variantCount[slot] = count;
-    this.#variantRoom[slot] = count;
     entry.variants.forEach((variant, i) => {
       const at = start + i;
       this.variantProduct[at] = slot;
@@ -262,11 +315,11 @@ export class FinderIndex {
     return start;
   }
 
-  #freeVariantRun(start: number, room: number): void {
-    if (room === 0) return;
-    const runs = this.#freeVariants.get(room);
+  #freeVariantRun(start: number, count: number): void {
+    if (count === 0) return;
+    const runs = this.#freeVariants.get(count);
     if (runs) runs.push(start);
-    else this.#freeVariants.set(room, [start]);
+    else this.#freeVariants.set(count, [start]);
   }
 
   #reserve(products: number): void {
@@ -275,7 +328,6 @@ export class FinderIndex {
     this.alive = this.alive.sized(size);
     this.#variantStart = grow(this.#variantStart, size);
     this.#variantCount = grow(this.#variantCount, size);
-    this.#variantRoom = grow(this.#variantRoom, size);
     for (const [name, column] of this.#columns) this.#columns.set(name, growColumn(column, size));
   }
 }

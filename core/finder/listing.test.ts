@@ -118,7 +118,7 @@ test('filters on variants must hold on one variant: a red small and a blue large
   const entry: FinderEntry = {
     id: 'p',
     title: 'kite',
-    numbers: { price: 1, stock: 2, created: 0, featured: 0 },
+    numbers: { price: 1, priceMax: 1, stock: 2, created: 0, featured: 0 },
     values: [],
     texts: [],
     variants: [

@@ -48,6 +48,14 @@ export interface ListingResult {
 interface VariantFilter {
   name: string;
   set: Bitset;
+  /** the products that have such a variant, where that is known without walking the variants */
+  products: Bitset | undefined;
+}
+
+/** What passes the variant filters: the variants, and the products that own one of them. */
+interface Passing {
+  variants: Bitset;
+  products: Bitset;
 }
 
 /** Answers one listing query. Synchronous; cost is that of a few passes over bitsets and over the matching products. */
@@ -73,39 +81,42 @@ class Listing {
       this.#scores = match.scores;
     }
     for (const choice of query.choices ?? []) {
-      if (choice.onVariant) this.#variants.push({ name: choice.facet, set: this.#variantChoice(choice) });
-      else this.#products.push({ name: choice.facet, set: this.#productChoice(choice) });
+      const name = choice.facet;
+      const products = this.#productChoice(choice);
+      if (choice.onVariant) this.#variants.push({ name, set: this.#variantChoice(choice), products });
+      else this.#products.push({ name, set: products });
     }
-    for (const range of query.ranges ?? []) this.#variants.push({ name: range.column, set: this.#variantRange(range) });
+    for (const { column, min, max } of query.ranges ?? []) {
+      const set = index.whereNumber(index.variantColumn(column), min, max, index.aliveVariants);
+      this.#variants.push({ name: column, set, products: undefined });
+    }
   }
 
   run(): ListingResult {
     const { query } = this;
-    const variants = this.#variantsWithout(undefined);
-    const products = this.#productsWithout(undefined, variants);
+    const passing = this.#passingWithout(undefined);
+    const products = this.#productsWithout(undefined, passing);
     const counts = new Map<string, Map<number, number>>();
     const wanted = query.count ?? [];
     const isActive = (facet: string) =>
       this.#products.some((filter) => filter.name === facet) || this.#variants.some((filter) => filter.name === facet);
-    const open = wanted.filter((facet) => !isActive(facet));
-    this.#countInto(counts, open, products, variants);
+    this.#countInto(
+      counts,
+      wanted.filter((facet) => !isActive(facet)),
+      products,
+      passing,
+    );
     for (const facet of wanted.filter(isActive)) {
-      const others = this.#variantsWithout(facet);
+      const others = this.#passingWithout(facet);
       this.#countInto(counts, [facet], this.#productsWithout(facet, others), others);
     }
     const extents = new Map<string, { min: number; max: number } | null>();
     for (const column of query.extent ?? []) {
-      const others = this.#variantsWithout(column);
+      const others = this.#passingWithout(column);
       extents.set(column, this.#extent(column, this.#productsWithout(column, others), others));
     }
     const total = products.count();
-    return {
-      total,
-      slots: this.#page(products, total),
-      counts,
-      extents,
-      variants: this.#variants.length ? variants : undefined,
-    };
+    return { total, slots: this.#page(products, total), counts, extents, variants: passing?.variants };
   }
 
   #productChoice(choice: ChoiceFilter): Bitset {
@@ -126,51 +137,35 @@ class Listing {
     return set;
   }
 
-  #variantRange({ column, min, max }: RangeFilter): Bitset {
-    const { index } = this;
-    const numbers = index.variantColumn(column);
-    const { words } = index.aliveVariants;
-    const set = new Bitset(index.aliveVariants.size);
-    for (let w = 0; w < words.length; w++) {
-      const alive = words[w]!;
-      if (alive === 0) continue;
-      let word = 0;
-      const first = w << 5;
-      for (let bit = 0; bit < 32; bit++) {
-        const x = numbers[first + bit]!;
-        if (x >= min && x <= max) word |= 1 << bit;
-      }
-      set.words[w] = word & alive;
-    }
-    return set;
-  }
-
-  /** Variants that pass every variant filter but the named one; undefined when no filter is left. */
-  #variantsWithout(name: string | undefined): Bitset | undefined {
-    const filters = this.#variants.filter((filter) => filter.name !== name);
+  /** What passes every variant filter but the named one; undefined when no filter is left. */
+  #passingWithout(name: string | undefined): Passing | undefined {
+    const filters = name === undefined ? this.#variants : this.#variants.filter((filter) => filter.name !== name);
     const first = filters[0];
     if (!first) return undefined;
-    if (filters.length === 1) return first.set;
-    const set = first.set.clone();
-    for (const filter of filters.slice(1)) set.and(filter.set);
-    return set;
+    if (filters.length === 1) {
+      first.products ??= this.index.productsOf(first.set);
+      return { variants: first.set, products: first.products };
+    }
+    const variants = first.set.clone();
+    for (const filter of filters.slice(1)) variants.and(filter.set);
+    return { variants, products: this.index.productsOf(variants) };
   }
 
-  #productsWithout(name: string | undefined, variants: Bitset | undefined): Bitset {
+  #productsWithout(name: string | undefined, passing: Passing | undefined): Bitset {
     const set = this.#base.clone();
     for (const filter of this.#products) if (filter.name !== name) set.and(filter.set);
-    return variants ? set.and(this.index.productsOf(variants)) : set;
+    return passing ? set.and(passing.products) : set;
   }
 
   #countInto(
     counts: Map<string, Map<number, number>>,
     facets: readonly string[],
     products: Bitset,
-    variants: Bitset | undefined,
+    passing: Passing | undefined,
   ): void {
     if (facets.length === 0) return;
     const byProduct = this.#countProducts(products);
-    const byVariant = variants ? this.#countVariants(products, variants) : undefined;
+    const byVariant = passing ? this.#countVariants(products, passing.variants) : undefined;
     for (const facet of facets) {
       const found = new Map<number, number>();
       for (const id of this.index.facet(facet)?.values() ?? []) {
@@ -186,17 +181,23 @@ class Listing {
   #countProducts(products: Bitset): Uint32Array {
     const { index } = this;
     const counts = new Uint32Array(index.facetValues.length);
-    const { pool } = index.valuesOf;
-    const walk = (slot: number) => {
-      const start = index.valuesOf.start(slot);
-      const end = start + index.valuesOf.length(slot);
-      for (let i = start; i < end; i++) counts[pool[i]!]!++;
-    };
-    if (products.count() * 2 <= index.size) products.forEach(walk);
-    else {
-      index.alive.clone().andNot(products).forEach(walk);
-      for (let id = 0; id < counts.length; id++) counts[id] = index.totals[id]! - counts[id]!;
+    const { valuesOf } = index;
+    const { pool } = valuesOf;
+    const isFew = products.count() * 2 <= index.size;
+    const { words } = isFew ? products : index.alive.clone().andNot(products);
+    // Written out, as is the loop below: they are where a listing spends its time.
+    for (let w = 0; w < words.length; w++) {
+      let left = words[w]!;
+      while (left !== 0) {
+        const bit = left & -left;
+        const slot = (w << 5) + 31 - Math.clz32(bit);
+        left ^= bit;
+        const start = valuesOf.start(slot);
+        const end = start + valuesOf.length(slot);
+        for (let i = start; i < end; i++) counts[pool[i]!]!++;
+      }
     }
+    if (!isFew) for (let id = 0; id < counts.length; id++) counts[id] = index.totals[id]! - counts[id]!;
     return counts;
   }
 
@@ -205,38 +206,52 @@ class Listing {
     const { index } = this;
     const counts = new Uint32Array(index.facetValues.length);
     const lastProduct = new Int32Array(index.facetValues.length).fill(-1);
-    const { pool } = index.variantValuesOf;
-    const owner = index.variantProduct;
-    variants.forEach((variant) => {
-      const product = owner[variant]!;
-      if (!products.has(product)) return;
-      const start = index.variantValuesOf.start(variant);
-      const end = start + index.variantValuesOf.length(variant);
-      for (let i = start; i < end; i++) {
-        const id = pool[i]!;
-        if (lastProduct[id] !== product) {
+    const { variantValuesOf, variantProduct } = index;
+    const { pool } = variantValuesOf;
+    const { words } = variants;
+    for (let w = 0; w < words.length; w++) {
+      let left = words[w]!;
+      while (left !== 0) {
+        const bit = left & -left;
+        const variant = (w << 5) + 31 - Math.clz32(bit);
+        left ^= bit;
+        const product = variantProduct[variant]!;
+        if (!products.has(product)) continue;
+        const start = variantValuesOf.start(variant);
+        const end = start + variantValuesOf.length(variant);
+        for (let i = start; i < end; i++) {
+          const id = pool[i]!;
+          if (lastProduct[id] === product) continue;
           lastProduct[id] = product;
           counts[id]!++;
         }
       }
-    });
+    }
     return counts;
   }
 
-  #extent(column: string, products: Bitset, variants: Bitset | undefined): { min: number; max: number } | null {
+  #extent(column: string, products: Bitset, passing: Passing | undefined): { min: number; max: number } | null {
     const { index } = this;
-    const numbers = index.variantColumn(column);
     let min = Infinity;
     let max = -Infinity;
-    products.forEach((slot) => {
-      const { start, count } = index.variants(slot);
-      for (let variant = start; variant < start + count; variant++) {
-        if (variants && !variants.has(variant)) continue;
+    if (passing) {
+      const numbers = index.variantColumn(column);
+      const owner = index.variantProduct;
+      passing.variants.forEach((variant) => {
+        if (!products.has(owner[variant]!)) return;
         const x = numbers[variant]!;
         if (x < min) min = x;
         if (x > max) max = x;
-      }
-    });
+      });
+    } else {
+      const { low, high } = index.shape.extents[column]!;
+      const [lows, highs] = [index.column(low), index.column(high)];
+      products.forEach((slot) => {
+        if (index.variants(slot).count === 0) return;
+        if (lows[slot]! < min) min = lows[slot]!;
+        if (highs[slot]! > max) max = highs[slot]!;
+      });
+    }
     return min <= max ? { min, max } : null;
   }
 

@@ -46,25 +46,31 @@ export class TextIndex {
     return bytes;
   }
 
-  add(slot: number, texts: readonly WeightedText[]): void {
+  /** New words are from now on appended, and put in place by the next search or single change. For filling an index. */
+  deferSorting(): void {
+    this.#sorted = false;
+  }
+
+  /** Makes these the texts of a slot. Words that it had before with the same weight are not touched. */
+  set(slot: number, texts: readonly WeightedText[]): void {
     const weights = new Map<string, number>();
     for (const { text, weight } of texts)
       for (const word of wordsOf(text)) weights.set(word, Math.min(MAX_WEIGHT, (weights.get(word) ?? 0) + weight));
+    const before = this.#termsOf.get(slot).slice();
     const ids: number[] = [];
     for (const [word, weight] of weights) {
       const id = this.#terms.get(word) ?? this.#newTerm(word);
-      insertPosting(this.#byId[id]!, slot, weight);
+      setPosting(this.#byId[id]!, slot, weight);
       ids.push(id);
     }
     this.#termsOf.set(slot, ids);
+    if (before.length === 0) return;
+    const kept = new Set(ids);
+    for (const id of before) if (!kept.has(id)) this.#forget(id, slot);
   }
 
   remove(slot: number): void {
-    for (const id of this.#termsOf.get(slot)) {
-      const term = this.#byId[id]!;
-      removePosting(term, slot);
-      if (term.length === 0) this.#dropTerm(id, term.word);
-    }
+    for (const id of this.#termsOf.get(slot)) this.#forget(id, slot);
     this.#termsOf.set(slot, []);
   }
 
@@ -127,9 +133,15 @@ export class TextIndex {
     const id = this.#freeIds.pop() ?? this.#byId.length;
     this.#byId[id] = { word, slots: new Uint32Array(2), weights: new Uint8Array(2), length: 0 };
     this.#terms.set(word, id);
-    this.#vocabulary.push(word);
-    this.#sorted = false;
+    if (this.#sorted) this.#vocabulary.splice(this.#placeOf(word), 0, word);
+    else this.#vocabulary.push(word);
     return id;
+  }
+
+  #forget(id: number, slot: number): void {
+    const term = this.#byId[id]!;
+    removePosting(term, slot);
+    if (term.length === 0) this.#dropTerm(id, term.word);
   }
 
   #dropTerm(id: number, word: string): void {
@@ -140,7 +152,6 @@ export class TextIndex {
     this.#vocabulary.splice(this.#placeOf(word), 1);
   }
 
-  /** New words are appended and put in place by the next search: sorting nearly sorted words is one quick pass. */
   #sort(): void {
     if (this.#sorted) return;
     this.#vocabulary.sort((a, b) => (a < b ? -1 : 1));
@@ -171,7 +182,12 @@ function postingPlace(term: Term, slot: number): number {
   return low;
 }
 
-function insertPosting(term: Term, slot: number, weight: number): void {
+function setPosting(term: Term, slot: number, weight: number): void {
+  const place = postingPlace(term, slot);
+  if (place < term.length && term.slots[place] === slot) {
+    term.weights[place] = weight;
+    return;
+  }
   if (term.length === term.slots.length) {
     const room = Math.ceil(term.length * 1.3) + 2;
     const slots = new Uint32Array(room);
@@ -181,7 +197,6 @@ function insertPosting(term: Term, slot: number, weight: number): void {
     term.slots = slots;
     term.weights = weights;
   }
-  const place = postingPlace(term, slot);
   term.slots.copyWithin(place + 1, place, term.length);
   term.weights.copyWithin(place + 1, place, term.length);
   term.slots[place] = slot;

@@ -11,8 +11,9 @@ export const AVAILABLE = 'available';
 
 /** The finder's columns and orders as the shop and the desk use them. */
 export const finderShape: FinderShape = {
-  columns: ['price', 'stock', 'created', 'featured'],
+  columns: ['price', 'priceMax', 'stock', 'created', 'featured'],
   variantColumns: ['price', 'stock'],
+  extents: { price: { low: 'price', high: 'priceMax' } },
   sorts: [
     { key: 'featured', by: 'featured', descending: true, then: 'created' },
     { key: 'newest', by: 'created', descending: true },
@@ -80,7 +81,13 @@ export function entryOf(
   return {
     id: facts.id,
     title: fold(facts.title),
-    numbers: { price: facts.price, stock: facts.stock, created: facts.created, featured: facts.featured ? 1 : 0 },
+    numbers: {
+      price: facts.price,
+      priceMax: Math.max(0, ...facts.variants.map(({ price }) => price)),
+      stock: facts.stock,
+      created: facts.created,
+      featured: facts.featured ? 1 : 0,
+    },
     values,
     texts: [
       { text: product.title, weight: 8 },

@@ -1,6 +1,6 @@
 import { Bitset } from '../finder/bitset';
 import type { FinderIndex } from '../finder/finder-index';
-import { inSpan, spanOf, textTest } from './condition';
+import { spanOf, textTest } from './condition';
 import { type Field, type FieldRegistry } from './field';
 import {
   conditionsOf,
@@ -47,7 +47,10 @@ function conditionSet(index: FinderIndex, field: Field, condition: Condition, no
       const span = spanOf(condition, now);
       if (!span) return new Bitset(all.size);
       const column = onVariant ? index.variantColumn(field.key) : index.column(field.key);
-      return all.clone().keep((slot) => inSpan(span, column[slot]!));
+      // Columns hold whole numbers (or Infinity), so an open end is a closed one at the next whole number.
+      const low = span.lowOpen ? Math.floor(span.low) + 1 : span.low;
+      const high = span.highOpen ? Math.ceil(span.high) - 1 : span.high;
+      return index.whereNumber(column, low, high, all);
     }
   }
 }

@@ -36,6 +36,7 @@ export function entryArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<FinderEnt
       title,
       numbers: {
         price: variants.length ? Math.min(...variants.map((each) => each.price)) : 0,
+        priceMax: Math.max(0, ...variants.map((each) => each.price)),
         stock: variants.reduce((sum, each) => sum + each.stock, 0),
         created,
         featured: 0,

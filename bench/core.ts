@@ -1,0 +1,151 @@
+import type { ShopDocument } from '../core/editions/document';
+import { FinderIndex } from '../core/finder/finder-index';
+import { list } from '../core/finder/listing';
+import { entryOf, finderShape } from '../core/placement/facts';
+import { ResolvedShop } from '../core/placement/resolved-shop';
+import { countEach, membersOf } from '../core/rules/members';
+import { takesIn } from '../core/rules/predicate';
+import type { Rule } from '../core/rules/rule';
+import { scaledCatalog, type ScaledCatalog } from '../demo/scale';
+import { seeded } from '../demo/random';
+import { median, ms, spread, spreadOf, timeEach, timeOnce, type Spread } from './measure';
+import { itemsjsPeer, sqlitePeer } from './peers';
+import { benchQueries, facets, isOnVariant, type BenchQuery } from './queries';
+
+const QUERIES = 500;
+const PEER_QUERIES = 80;
+const NOW = Date.UTC(2026, 0, 1) / 1000;
+
+function shopOf(catalog: ScaledCatalog): ResolvedShop {
+  const stock = new Map(
+    catalog.products.flatMap((product) => product.variants.map((variant) => [variant.id, variant.stock] as const)),
+  );
+  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null });
+  const documents = (kind: string, list: readonly { id: string }[]) =>
+    list.map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
+  shop.load([
+    ...documents('category', catalog.categories),
+    ...documents('brand', catalog.brands),
+    ...documents('tag', catalog.tags),
+    ...documents('product', catalog.products),
+  ]);
+  return shop;
+}
+
+function entriesOf(shop: ResolvedShop) {
+  return [...shop.products.values()].map((product) =>
+    entryOf(shop.facts(product.id)!, product, {
+      brand: shop.brands.get(product.brandId!)!.name,
+      tags: product.tagIds.map((id) => shop.tags.get(id)!.name).join(' '),
+    }),
+  );
+}
+
+function ask(index: FinderIndex, query: BenchQuery): number {
+  return list(index, {
+    text: query.text,
+    choices: Object.entries(query.filters).map(([facet, values]) => ({ facet, values, onVariant: isOnVariant(facet) })),
+    ranges: query.price ? [{ column: 'price', ...query.price }] : [],
+    sort: query.text ? 'match' : query.sort,
+    tieOrder: 'featured',
+    offset: 0,
+    limit: 24,
+    count: facets,
+    extent: ['price'],
+  }).total;
+}
+
+function randomRules(catalog: ScaledCatalog, count: number): Rule[] {
+  const random = seeded(5);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  return Array.from({ length: count }, (): Rule => ({
+    match: 'all',
+    of: [
+      { field: 'category', is: 'anyOf', value: [pick(catalog.categories).id, pick(catalog.categories).id] },
+      { field: 'price', is: 'below', value: 1_000 + Math.floor(random() * 20_000) },
+      {
+        match: random() < 0.7 ? 'any' : 'none',
+        of: [
+          { field: 'tag', is: 'anyOf', value: [pick(catalog.tags).id, pick(catalog.tags).id] },
+          { field: 'brand', is: 'anyOf', value: [pick(catalog.brands).id] },
+        ],
+      },
+      ...(random() < 0.3 ? [{ field: 'stock', is: 'above' as const, value: 0 }] : []),
+    ],
+  }));
+}
+
+export interface CoreFigures {
+  size: number;
+  variants: number;
+  finder: Spread;
+  byKind: Record<string, Spread>;
+  peers: { name: string; spread: Spread }[];
+  buildMs: number;
+  indexBytes: number;
+  updateMs: Spread;
+  rulesMs: number;
+  oneProductRulesMs: number;
+  ruleEditMs: number;
+}
+
+export function measureCore(size: number, log: (line: string) => void): CoreFigures {
+  const catalog = scaledCatalog(size);
+  const shop = shopOf(catalog);
+  const entries = entriesOf(shop);
+  const { ms: buildMs, value: index } = timeOnce(() => {
+    const fresh = new FinderIndex(finderShape);
+    fresh.load(entries);
+    return fresh;
+  });
+  const queries = benchQueries(catalog, QUERIES);
+  for (const query of queries.slice(0, 60)) ask(index, query);
+  const times = timeEach(queries, (query) => ask(index, query));
+  const kindOf = (query: BenchQuery) =>
+    Object.keys(query.filters).filter(isOnVariant).length + (query.price ? 1 : 0) >= 2
+      ? 'exact variants'
+      : query.text
+        ? 'words'
+        : 'filters';
+  const byKind: Record<string, Spread> = {};
+  for (const kind of ['filters', 'words', 'exact variants'])
+    byKind[kind] = spreadOf(times.filter((_, i) => kindOf(queries[i]!) === kind));
+  const finder = spreadOf(times);
+  log(`${size}: finder ${spread(finder)} ms`);
+
+  const peers = [sqlitePeer, itemsjsPeer].map((make) => {
+    const peer = make(entries);
+    const some = queries.slice(0, PEER_QUERIES);
+    for (const query of some.slice(0, 5)) peer.ask(query);
+    const result = { name: peer.name, spread: spreadOf(timeEach(some, (query) => peer.ask(query))) };
+    log(`${size}: ${peer.name} ${spread(result.spread)} ms`);
+    return result;
+  });
+
+  const changed = catalog.products.slice(0, 200).map((product) => ({ ...product, title: `${product.title} again` }));
+  const updateMs = spreadOf(timeEach(changed, (product) => shop.apply('product', product.id, product)));
+  const rules = randomRules(catalog, 200);
+  const rulesMs = median(5, () => rules.forEach((rule) => membersOf(rule, shop.index, shop.fields, NOW)));
+  const facts = shop.facts(catalog.products[0]!.id)!;
+  const oneProductRulesMs = median(50, () => rules.forEach((rule) => takesIn(rule, facts, shop.fields, NOW)));
+  const ruleEditMs = spreadOf(
+    timeEach(rules, (rule) => {
+      membersOf(rule, shop.index, shop.fields, NOW);
+      countEach(rule, shop.index, shop.fields, NOW, shop.listed);
+    }),
+  ).p95;
+  log(`${size}: 200 rules ${ms(rulesMs)} ms, one product against them ${ms(oneProductRulesMs)} ms`);
+  return {
+    size,
+    variants: catalog.products.reduce((sum, product) => sum + product.variants.length, 0),
+    finder,
+    byKind,
+    peers,
+    buildMs,
+    indexBytes: index.bytes,
+    updateMs,
+    rulesMs,
+    oneProductRulesMs,
+    ruleEditMs,
+  };
+}

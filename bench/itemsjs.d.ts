@@ -1,0 +1,3 @@
+declare module 'itemsjs' {
+  export default function itemsjs(items: never, configuration: never): { search: (query: never) => unknown };
+}

@@ -1,0 +1,156 @@
+import { writeFileSync } from 'node:fs';
+import { cpus, totalmem } from 'node:os';
+import { measureCore, type CoreFigures } from './core';
+import { ms, spread } from './measure';
+import { measureServer, type ServerFigures } from './server';
+
+const sizes = (process.env.BENCH_SIZES ?? '1000,10000,50000').split(',').map(Number);
+const log = (line: string) => console.log(line);
+
+const table = (head: string[], rows: string[][]) =>
+  [head, head.map(() => '---'), ...rows].map((row) => `| ${row.join(' | ')} |`).join('\n');
+const count = (n: number) => n.toLocaleString('en');
+const megabytes = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`;
+
+function report(core: CoreFigures[], server: ServerFigures[]): string {
+  const heads = ['', ...core.map(({ size }) => count(size))];
+  const row = (label: string, cells: string[]) => [label, ...cells];
+  const ratio = (figures: CoreFigures, peer: number) =>
+    `${(figures.peers[peer]!.spread.p95 / figures.finder.p95).toFixed(0)}×`;
+  return `# Measurements
+
+Made by \`npm run bench\` on a machine with ${cpus().length} cores and ${(totalmem() / 1024 ** 3).toFixed(0)} GB of memory, Node ${process.version}. Catalogs
+come from \`demo/scale.ts\` (seeded). Peers run in the same process right after Dispona, so that ratios hold on a noisy
+machine. Milliseconds; where three numbers stand, they are median / 95th percentile / longest.
+
+## Listing queries in core
+${count(500)} mixed queries (words as they are typed, slips, filters, exact variants, price ranges), each with a page of 24, the
+counts of every value of 15 facets, and the extent of prices. Peers answer the first 80 of them; they take filters on
+variants over the union of a product's variants, which is less work and not exact, and do not forgive slips.
+
+${table(heads, [
+  row(
+    '**Dispona finder**',
+    core.map(({ finder }) => `**${spread(finder)}**`),
+  ),
+  row(
+    '– filters only',
+    core.map(({ byKind }) => spread(byKind.filters!)),
+  ),
+  row(
+    '– with words',
+    core.map(({ byKind }) => spread(byKind.words!)),
+  ),
+  row(
+    '– two or more variant filters',
+    core.map(({ byKind }) => spread(byKind['exact variants']!)),
+  ),
+  ...core[0]!.peers.map((peer, i) =>
+    row(
+      peer.name,
+      core.map((figures) => spread(figures.peers[i]!.spread)),
+    ),
+  ),
+  ...core[0]!.peers.map((peer, i) =>
+    row(
+      `p95 ahead of ${peer.name}`,
+      core.map((figures) => ratio(figures, i)),
+    ),
+  ),
+  row(
+    'variants',
+    core.map(({ variants }) => count(variants)),
+  ),
+  row(
+    'index: typed arrays',
+    core.map(({ indexBytes }) => megabytes(indexBytes)),
+  ),
+  row(
+    'index: build',
+    core.map(({ buildMs }) => ms(buildMs)),
+  ),
+])}
+
+## Changes and rules in core
+
+${table(heads, [
+  row(
+    'one product changed → index and memberships fresh',
+    core.map(({ updateMs }) => spread(updateMs)),
+  ),
+  row(
+    '200 rules over everything',
+    core.map(({ rulesMs }) => ms(rulesMs)),
+  ),
+  row(
+    'one product against 200 rules',
+    core.map(({ oneProductRulesMs }) => ms(oneProductRulesMs)),
+  ),
+  row(
+    'a rule edited → members and the count of each condition, p95',
+    core.map(({ ruleEditMs }) => ms(ruleEditMs)),
+  ),
+])}
+
+## The server on a real SQLite file
+
+${table(
+  ['', ...server.map(({ size }) => count(size))],
+  [
+    row(
+      'ready after start',
+      server.map(({ startMs }) => ms(startMs)),
+    ),
+    row(
+      'one price changed: saved, journaled, both shops fresh',
+      server.map(({ oneChange }) => spread(oneChange)),
+    ),
+    row(
+      'review of 1,000 changed products',
+      server.map(({ reviewMs }) => ms(reviewMs)),
+    ),
+    row(
+      'put 1,000 changed products live',
+      server.map(({ putLiveMs }) => ms(putLiveMs)),
+    ),
+    row(
+      'go back to the edition before',
+      server.map(({ goBackMs }) => ms(goBackMs)),
+    ),
+    row(
+      'first edition of everything',
+      server.map(({ firstEditionMs }) => ms(firstEditionMs)),
+    ),
+    row(
+      'shop-api listing over HTTP, one client',
+      server.map(({ httpListing }) => spread(httpListing)),
+    ),
+    row(
+      'storefront page, server-rendered, one client',
+      server.map(({ httpPage }) => spread(httpPage)),
+    ),
+    row(
+      'listing requests per second, 50 clients (client on the same machine)',
+      server.map(({ requestsPerSecond }) => requestsPerSecond.toFixed(0)),
+    ),
+    row(
+      '– of them failed',
+      server.map(({ failed }) => String(failed)),
+    ),
+  ],
+)}
+`;
+}
+
+const core = sizes.map((size) => {
+  globalThis.gc?.();
+  return measureCore(size, log);
+});
+const server: ServerFigures[] = [];
+for (const size of sizes) {
+  globalThis.gc?.();
+  server.push(await measureServer(size, log));
+}
+const text = report(core, server);
+console.log(`\n${text}`);
+if (!process.env.BENCH_SIZES) writeFileSync('docs/bench.md', text);

@@ -1,0 +1,166 @@
+import Database from 'better-sqlite3';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { Agent, createServer, get } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { makeApp } from '../server/app';
+import { Catalog } from '../server/catalog/catalog';
+import { changeVariants } from '../server/catalog/product-writes';
+import { review } from '../server/catalog/review';
+import { setUp } from '../server/catalog/set-up';
+import { putCategory, putNamed } from '../server/database/groups';
+import {
+  insertProduct,
+  setOptions,
+  setProductCategories,
+  setProductTags,
+  setVariants,
+  updateProduct,
+} from '../server/database/products';
+import { scaledCatalog } from '../demo/scale';
+import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
+import { benchQueries } from './queries';
+
+export interface ServerFigures {
+  size: number;
+  startMs: number;
+  firstEditionMs: number;
+  oneChange: Spread;
+  reviewMs: number;
+  putLiveMs: number;
+  goBackMs: number;
+  httpListing: Spread;
+  httpPage: Spread;
+  requestsPerSecond: number;
+  failed: number;
+}
+
+/** Fills a database through a connection without journal triggers: history of the filling is not what is measured. */
+function fill(folder: string, size: number): ReturnType<typeof scaledCatalog> {
+  const catalog = scaledCatalog(size);
+  const db = new Database(join(folder, 'dispona.sqlite'));
+  db.transaction(() => {
+    for (const category of catalog.categories) putCategory(db, category);
+    for (const brand of catalog.brands) putNamed(db, 'brand', brand);
+    for (const tag of catalog.tags) putNamed(db, 'tag', tag);
+    for (const product of catalog.products) {
+      insertProduct(db, product.id, product, product.created);
+      setProductCategories(db, product.id, product.categoryIds);
+      setProductTags(db, product.id, product.tagIds);
+      setOptions(db, product.id, product.options);
+      setVariants(db, product.id, product.variants);
+    }
+  })();
+  db.close();
+  return catalog;
+}
+
+const agent = new Agent({ keepAlive: true, maxSockets: 50 });
+
+function fetchOnce(url: string): Promise<boolean> {
+  return new Promise((done) => {
+    get(url, { agent }, (response) => {
+      response.resume();
+      response.on('end', () => done(response.statusCode === 200));
+    }).on('error', () => done(false));
+  });
+}
+
+async function spreadOfRequests(urls: readonly string[]): Promise<Spread> {
+  const times: number[] = [];
+  for (const url of urls) {
+    const start = performance.now();
+    await fetchOnce(url);
+    times.push(performance.now() - start);
+  }
+  return spreadOf(times);
+}
+
+async function load(urls: readonly string[], clients: number): Promise<{ perSecond: number; failed: number }> {
+  let next = 0;
+  let failed = 0;
+  const start = performance.now();
+  await Promise.all(
+    Array.from({ length: clients }, async () => {
+      while (next < urls.length) if (!(await fetchOnce(urls[next++]!))) failed++;
+    }),
+  );
+  return { perSecond: urls.length / ((performance.now() - start) / 1000), failed };
+}
+
+export async function measureServer(size: number, log: (line: string) => void): Promise<ServerFigures> {
+  const folder = mkdtempSync(join(tmpdir(), 'dispona-bench-'));
+  new Catalog(folder).close();
+  const scaled = fill(folder, size);
+  const { ms: startMs, value: catalog } = timeOnce(() => new Catalog(folder));
+  await setUp(catalog, { shopName: 'Bench', name: 'Bench', email: 'bench@example.com', password: 'not a secret' });
+  const firstEditionMs = timeOnce(() => catalog.putLive('First', null)).ms;
+
+  const some = scaled.products.slice(0, 100);
+  const oneChange = spreadOf(
+    timeEach(some, ({ id, variants }) =>
+      changeVariants(catalog, null, id, Number.MAX_SAFE_INTEGER, [
+        { id: variants[0]!.id, fields: { price: variants[0]!.price + 100, salePrice: null } },
+      ]),
+    ),
+  );
+  catalog.journal.change('Bench: 1,000 products', catalog.actor(null), () => {
+    for (const product of scaled.products.slice(0, 1_000))
+      updateProduct(catalog.db, product.id, { summary: 'Another summary' });
+  });
+  const reviewMs = timeOnce(() => review(catalog)).ms;
+  const before = catalog.live.edition;
+  const putLiveMs = timeOnce(() => catalog.putLive('Second', null)).ms;
+  const goBackMs = timeOnce(() => catalog.goBack(before, 'Back', null)).ms;
+  log(
+    `${size}: start ${ms(startMs)}, one change ${ms(oneChange.p50)}, review ${ms(reviewMs)}, put live ${ms(putLiveMs)}, back ${ms(goBackMs)} ms`,
+  );
+
+  const server = createServer(
+    makeApp({ catalog, assets: { scripts: [], styles: [] }, log: { error: () => undefined } }),
+  );
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const slug = new Map(catalog.live.shop.categories);
+  const addresses = benchQueries(scaled, 400).map(({ text, filters, price }) => {
+    const params = new URLSearchParams({ q: text });
+    const category = slug.get(filters.category?.[0] ?? '')?.slug;
+    if (category) params.set('at', `category:${category}`);
+    for (const [facet, values] of Object.entries(filters))
+      if (facet.startsWith('option.')) params.set(`f.${facet.slice(7)}`, values.join(','));
+    if (filters.available) params.set('f.stock', 'in');
+    if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
+    return params.toString();
+  });
+  const listing = addresses.map((query) => `${base}/shop-api/listing?${query}`);
+  const pages = addresses
+    .slice(0, 150)
+    .map((query, i) => (i % 3 === 0 ? `${base}/p/product-${i}` : `${base}/search?${query}`));
+  await load(listing.slice(0, 100), 4);
+  const httpListing = await spreadOfRequests(listing);
+  const httpPage = await spreadOfRequests(pages);
+  const { perSecond, failed } = await load([...listing, ...listing, ...listing, ...listing], 50);
+  log(
+    `${size}: HTTP listing p95 ${ms(httpListing.p95)} ms, page p95 ${ms(httpPage.p95)} ms, ${perSecond.toFixed(0)} requests/s`,
+  );
+  agent.destroy();
+  server.closeAllConnections();
+  await new Promise((done) => server.close(done));
+  catalog.close();
+  rmSync(folder, { recursive: true, force: true });
+  return {
+    size,
+    startMs,
+    firstEditionMs,
+    oneChange,
+    reviewMs,
+    putLiveMs,
+    goBackMs,
+    httpListing,
+    httpPage,
+    requestsPerSecond: perSecond,
+    failed,
+  };
+}
