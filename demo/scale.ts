@@ -21,6 +21,10 @@ const filler =
   'wind sail frame carbon glass nylon seam loop bridle knot edge panel calm breeze dune pier coast meadow harbour morning evening hand string turn lift pull fold bag spare easy quick steady bright'.split(
     ' ',
   );
+/** A few thousand made-up words: texts of a real catalog hold many words that are rare. */
+const syllables = 'ba ce di fo gu ha ki lo mu na pe ri so tu va we yo za chi tro'.split(' ');
+const rareWords = syllables.flatMap((a) => syllables.flatMap((b) => syllables.slice(0, 8).map((c) => a + b + c)));
+
 const optionNames = ['Colourway', 'Size', 'Line set', 'Length', 'Strength', 'Diameter', 'Finish', 'Pack'];
 const VALUES_PER_OPTION = 12;
 const NOW = Date.UTC(2026, 0, 1);
@@ -46,6 +50,8 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
     return { ...category, parentId: parent === null ? null : `c_${pad(parent)}`, position: i, text: '' };
   });
   const leaves = categories.slice(40);
+  const words = [...filler, ...rareWords];
+  const word = () => words[Math.floor(words.length * random() ** 3)]!;
 
   const products = Array.from({ length: size }, (_, i): Product => {
     const options = Array.from({ length: 1 + Math.floor(random() * 2) }, (_unused, o): Option => {
@@ -78,8 +84,8 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
       id: `p_${pad(i)}`,
       kind: random() < 0.9 ? 'physical' : 'digital',
       title,
-      summary: Array.from({ length: 8 }, () => pick(filler)).join(' '),
-      description: `<p>${Array.from({ length: 22 }, () => pick(filler)).join(' ')}</p>`,
+      summary: Array.from({ length: 8 }, word).join(' '),
+      description: `<p>${Array.from({ length: 22 }, word).join(' ')}</p>`,
       slug: `product-${i}`,
       standing: 'live',
       featured: random() < 0.04,

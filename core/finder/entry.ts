@@ -34,6 +34,6 @@ export interface FinderShape {
   columns: readonly string[];
   variantColumns: readonly string[];
   sorts: readonly SortKey[];
-  /** for variant columns whose extent is asked for: the product columns that hold the lowest and the highest */
+  /** for variant columns whose extent is asked for: the orders that begin with the lowest and with the highest */
   extents: Readonly<Record<string, { low: string; high: string }>>;
 }

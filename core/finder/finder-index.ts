@@ -13,6 +13,11 @@ interface FacetValue {
   variants: Bitset | undefined;
 }
 
+/** Numbers by slot; the array is another one after growing. */
+interface Column {
+  at: Float64Array;
+}
+
 /**
  * All products and variants in memory, in columns: see README.md beside this file. Slots are small numbers given to
  * products and variants; those of removed ones are used again. Queries are in listing.ts.
@@ -21,12 +26,12 @@ export class FinderIndex {
   readonly text = new TextIndex();
   alive: Bitset;
   aliveVariants: Bitset;
-  #ids: string[] = [];
-  #titles: string[] = [];
+  readonly #ids: string[] = [];
+  readonly #titles: string[] = [];
   readonly #slotOf = new Map<string, number>();
   readonly #freeSlots: number[] = [];
-  readonly #columns: Map<string, Float64Array>;
-  readonly #variantColumns: Map<string, Float64Array>;
+  readonly #columns: Map<string, Column>;
+  readonly #variantColumns: Map<string, Column>;
   readonly #orders = new Map<string, SortedOrder>();
   readonly #valueIds = new Map<string, Map<string, number>>();
   readonly facetValues: FacetValue[] = [];
@@ -44,8 +49,8 @@ export class FinderIndex {
   constructor(readonly shape: FinderShape) {
     this.alive = new Bitset(64);
     this.aliveVariants = new Bitset(64);
-    this.#columns = new Map(shape.columns.map((name) => [name, new Float64Array(64)]));
-    this.#variantColumns = new Map(shape.variantColumns.map((name) => [name, new Float64Array(64)]));
+    this.#columns = new Map(shape.columns.map((name) => [name, { at: new Float64Array(64) }]));
+    this.#variantColumns = new Map(shape.variantColumns.map((name) => [name, { at: new Float64Array(64) }]));
     for (const sort of shape.sorts) this.#orders.set(sort.key, new SortedOrder(this.#compare(sort)));
   }
 
@@ -56,7 +61,7 @@ export class FinderIndex {
   /** Bytes held by the typed arrays. */
   get bytes(): number {
     let bytes = this.text.bytes + this.valuesOf.bytes + this.variantValuesOf.bytes + this.variantProduct.byteLength;
-    for (const column of [...this.#columns.values(), ...this.#variantColumns.values()]) bytes += column.byteLength;
+    for (const column of [...this.#columns.values(), ...this.#variantColumns.values()]) bytes += column.at.byteLength;
     for (const order of this.#orders.values()) bytes += order.bytes;
     for (const value of this.facetValues)
       bytes += value.products.words.byteLength + (value.variants?.words.byteLength ?? 0);
@@ -75,21 +80,30 @@ export class FinderIndex {
     return this.#variantIds[variantSlot]!;
   }
 
-  /** First variant slot of a product and how many follow it; they stand side by side. */
-  variants(slot: number): { start: number; count: number } {
-    return { start: this.#variantStart[slot]!, count: this.#variantCount[slot]! };
+  /** First variant slot of a product; its variants stand side by side. */
+  variantStart(slot: number): number {
+    return this.#variantStart[slot]!;
+  }
+
+  variantCount(slot: number): number {
+    return this.#variantCount[slot]!;
   }
 
   column(name: string): Float64Array {
-    return this.#columns.get(name)!;
+    return this.#columns.get(name)!.at;
   }
 
   variantColumn(name: string): Float64Array {
-    return this.#variantColumns.get(name)!;
+    return this.#variantColumns.get(name)!.at;
   }
 
   order(key: string): SortedOrder | undefined {
     return this.#orders.get(key);
+  }
+
+  /** The product column that an order sorts by. */
+  orderColumn(key: string): Float64Array {
+    return this.column(this.shape.sorts.find((sort) => sort.key === key)!.by);
   }
 
   valueId(facet: string, value: string): number | undefined {
@@ -198,7 +212,7 @@ export class FinderIndex {
       this.totals[valueId]!--;
     }
     this.valuesOf.set(slot, []);
-    const { start, count } = this.variants(slot);
+    const [start, count] = [this.#variantStart[slot]!, this.#variantCount[slot]!];
     for (let variant = start; variant < start + count; variant++) {
       for (const valueId of this.variantValuesOf.get(variant)) this.facetValues[valueId]!.variants!.delete(variant);
       this.variantValuesOf.set(variant, []);
@@ -210,7 +224,7 @@ export class FinderIndex {
 
   #isMoved({ by, then }: SortKey, slot: number, entry: FinderEntry): boolean {
     const isOther = (key: string) =>
-      key === 'title' ? this.#titles[slot] !== entry.title : this.#columns.get(key)![slot] !== entry.numbers[key];
+      key === 'title' ? this.#titles[slot] !== entry.title : this.#columns.get(key)!.at[slot] !== entry.numbers[key];
     return isOther(by) || (then !== undefined && isOther(then));
   }
 
@@ -224,31 +238,22 @@ export class FinderIndex {
 
   #compare({ by, descending, then }: SortKey): (a: number, b: number) => number {
     const sign = descending ? -1 : 1;
-    const byId = (a: number, b: number) => (a === b ? 0 : this.#ids[a]! < this.#ids[b]! ? -1 : 1);
-    const tie = then
-      ? (a: number, b: number) => {
-          const column = this.#columns.get(then)!;
-          return column[b]! - column[a]! || byId(a, b);
-        }
-      : byId;
-    if (by === 'title')
-      return (a, b) => {
-        const x = this.#titles[a]!;
-        const y = this.#titles[b]!;
-        return x === y ? tie(a, b) : x < y ? -sign : sign;
-      };
-    return (a, b) => {
-      const column = this.#columns.get(by)!;
-      const x = column[a]!;
-      const y = column[b]!;
-      return x === y ? tie(a, b) : x < y ? -sign : sign;
-    };
+    const ids = this.#ids;
+    const byId = (a: number, b: number) => (a === b ? 0 : ids[a]! < ids[b]! ? -1 : 1);
+    const second = then === undefined ? undefined : this.#columns.get(then)!;
+    const tie = second ? (a: number, b: number) => second.at[b]! - second.at[a]! || byId(a, b) : byId;
+    if (by === 'title') {
+      const titles = this.#titles;
+      return (a, b) => (titles[a] === titles[b] ? tie(a, b) : titles[a]! < titles[b]! ? -sign : sign);
+    }
+    const first = this.#columns.get(by)!;
+    return (a, b) => (first.at[a] === first.at[b] ? tie(a, b) : first.at[a]! < first.at[b]! ? -sign : sign);
   }
 
   #place(entry: FinderEntry, slot: number): number {
     this.#titles[slot] = entry.title;
     this.alive.add(slot);
-    for (const [name, column] of this.#columns) column[slot] = entry.numbers[name]!;
+    for (const [name, column] of this.#columns) column.at[slot] = entry.numbers[name]!;
     this.text.set(slot, entry.texts);
     const ids = new Set<number>();
     for (const [facet, value] of entry.values) ids.add(this.#valueIdFor(facet, value));
@@ -273,7 +278,7 @@ export class FinderIndex {
       this.variantProduct[at] = slot;
       this.#variantIds[at] = variant.id;
       this.aliveVariants.add(at);
-      for (const [name, column] of this.#variantColumns) column[at] = variant.numbers[name]!;
+      for (const [name, column] of this.#variantColumns) column.at[at] = variant.numbers[name]!;
       const ids = new Set<number>();
       for (const [facet, value] of variant.values) {
         const id = this.#valueIdFor(facet, value);
@@ -310,7 +315,7 @@ export class FinderIndex {
       const size = Math.ceil(this.#variantEnd * 1.25) + 64;
       this.aliveVariants = this.aliveVariants.sized(size);
       this.variantProduct = grow(this.variantProduct, size);
-      for (const [name, column] of this.#variantColumns) this.#variantColumns.set(name, growColumn(column, size));
+      for (const column of this.#variantColumns.values()) growColumn(column, size);
     }
     return start;
   }
@@ -328,7 +333,7 @@ export class FinderIndex {
     this.alive = this.alive.sized(size);
     this.#variantStart = grow(this.#variantStart, size);
     this.#variantCount = grow(this.#variantCount, size);
-    for (const [name, column] of this.#columns) this.#columns.set(name, growColumn(column, size));
+    for (const column of this.#columns.values()) growColumn(column, size);
   }
 }
 
@@ -338,8 +343,8 @@ function grow(array: Uint32Array<ArrayBuffer>, size: number): Uint32Array<ArrayB
   return next;
 }
 
-function growColumn(column: Float64Array, size: number): Float64Array {
-  const next = new Float64Array(Math.max(size, column.length));
-  next.set(column);
-  return next;
+function growColumn(column: Column, size: number): void {
+  const next = new Float64Array(Math.max(size, column.at.length));
+  next.set(column.at);
+  column.at = next;
 }

@@ -49,7 +49,7 @@ function answer(index: FinderIndex, asked: ListingQuery & { text: string }) {
   const counts = new Map(
     [...result.counts].map(([facet, of]) => [
       facet,
-      new Map([...of].map(([id, count]) => [index.facetValues[id]!.value, count] as const)),
+      new Map([...(index.facet(facet) ?? [])].flatMap(([value, id]) => (of[id] ? [[value, of[id]!] as const] : []))),
     ]),
   );
   return { total: result.total, ids: result.slots.map((slot) => index.id(slot)), counts, extents: result.extents };

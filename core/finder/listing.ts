@@ -38,8 +38,8 @@ export interface ListingResult {
   total: number;
   /** product slots of the page */
   slots: number[];
-  /** facet → value id → number of products that would match with this value, whatever else of the facet is chosen */
-  counts: Map<string, Map<number, number>>;
+  /** facet → numbers of products that would match with a value, by value id, whatever else of the facet is chosen */
+  counts: Map<string, Uint32Array>;
   extents: Map<string, { min: number; max: number } | null>;
   /** variants that pass all variant filters; undefined when there are none */
   variants: Bitset | undefined;
@@ -96,7 +96,7 @@ class Listing {
     const { query } = this;
     const passing = this.#passingWithout(undefined);
     const products = this.#productsWithout(undefined, passing);
-    const counts = new Map<string, Map<number, number>>();
+    const counts = new Map<string, Uint32Array>();
     const wanted = query.count ?? [];
     const isActive = (facet: string) =>
       this.#products.some((filter) => filter.name === facet) || this.#variants.some((filter) => filter.name === facet);
@@ -158,23 +158,15 @@ class Listing {
   }
 
   #countInto(
-    counts: Map<string, Map<number, number>>,
+    counts: Map<string, Uint32Array>,
     facets: readonly string[],
     products: Bitset,
     passing: Passing | undefined,
   ): void {
     if (facets.length === 0) return;
-    const byProduct = this.#countProducts(products);
-    const byVariant = passing ? this.#countVariants(products, passing.variants) : undefined;
-    for (const facet of facets) {
-      const found = new Map<number, number>();
-      for (const id of this.index.facet(facet)?.values() ?? []) {
-        const onVariants = this.index.facetValues[id]!.variants !== undefined;
-        const count = byVariant && onVariants ? byVariant[id]! : byProduct[id]!;
-        if (count > 0) found.set(id, count);
-      }
-      counts.set(facet, found);
-    }
+    const found = this.#countProducts(products);
+    if (passing) this.#countVariants(found, products, passing.variants);
+    for (const facet of facets) counts.set(facet, found);
   }
 
   /** Products per value id, by walking the matching products, or the others when those are fewer. */
@@ -201,33 +193,42 @@ class Listing {
     return counts;
   }
 
-  /** Products per value id, counting a product where one passing variant has the value. */
-  #countVariants(products: Bitset, variants: Bitset): Uint32Array {
+  /**
+   * Makes the counts of variant values exact: a product counts where one passing variant has the value. Counts over
+   * products are right already for those whose variants all pass; only the others are looked at.
+   */
+  #countVariants(counts: Uint32Array, products: Bitset, variants: Bitset): void {
     const { index } = this;
-    const counts = new Uint32Array(index.facetValues.length);
-    const lastProduct = new Int32Array(index.facetValues.length).fill(-1);
-    const { variantValuesOf, variantProduct } = index;
+    const { variantValuesOf } = index;
     const { pool } = variantValuesOf;
-    const { words } = variants;
-    for (let w = 0; w < words.length; w++) {
-      let left = words[w]!;
-      while (left !== 0) {
-        const bit = left & -left;
-        const variant = (w << 5) + 31 - Math.clz32(bit);
-        left ^= bit;
-        const product = variantProduct[variant]!;
-        if (!products.has(product)) continue;
-        const start = variantValuesOf.start(variant);
-        const end = start + variantValuesOf.length(variant);
-        for (let i = start; i < end; i++) {
+    const words = variants.words;
+    const seen = new Int32Array(counts.length).fill(-1);
+    products.forEach((product) => {
+      const start = index.variantStart(product);
+      const end = start + index.variantCount(product);
+      let isMixed = false;
+      for (let variant = start; variant < end; variant++)
+        if ((words[variant >>> 5]! & (1 << (variant & 31))) === 0) isMixed = true;
+        else if (isMixed) break;
+      if (!isMixed) return;
+      for (let variant = start; variant < end; variant++) {
+        if ((words[variant >>> 5]! & (1 << (variant & 31))) === 0) continue;
+        const from = variantValuesOf.start(variant);
+        const to = from + variantValuesOf.length(variant);
+        for (let i = from; i < to; i++) seen[pool[i]!] = product;
+      }
+      for (let variant = start; variant < end; variant++) {
+        if ((words[variant >>> 5]! & (1 << (variant & 31))) !== 0) continue;
+        const from = variantValuesOf.start(variant);
+        const to = from + variantValuesOf.length(variant);
+        for (let i = from; i < to; i++) {
           const id = pool[i]!;
-          if (lastProduct[id] === product) continue;
-          lastProduct[id] = product;
-          counts[id]!++;
+          if (seen[id] === product) continue;
+          seen[id] = product;
+          counts[id]!--;
         }
       }
-    }
-    return counts;
+    });
   }
 
   #extent(column: string, products: Bitset, passing: Passing | undefined): { min: number; max: number } | null {
@@ -245,12 +246,10 @@ class Listing {
       });
     } else {
       const { low, high } = index.shape.extents[column]!;
-      const [lows, highs] = [index.column(low), index.column(high)];
-      products.forEach((slot) => {
-        if (index.variants(slot).count === 0) return;
-        if (lows[slot]! < min) min = lows[slot]!;
-        if (highs[slot]! > max) max = highs[slot]!;
-      });
+      const hasVariants = (slot: number) => products.has(slot) && index.variantCount(slot) > 0;
+      const [lowest, highest] = [index.order(low)!.find(hasVariants), index.order(high)!.find(hasVariants)];
+      if (lowest === undefined || highest === undefined) return null;
+      return { min: index.orderColumn(low)[lowest]!, max: index.orderColumn(high)[highest]! };
     }
     return min <= max ? { min, max } : null;
   }

@@ -16,6 +16,12 @@ export class SortedOrder {
     return this.#slots[place]!;
   }
 
+  /** The first slot, in order, that passes the test. */
+  find(test: (slot: number) => boolean): number | undefined {
+    for (let place = 0; place < this.length; place++) if (test(this.#slots[place]!)) return this.#slots[place]!;
+    return undefined;
+  }
+
   /** Replaces everything by `slots`, sorted. O(n log n). */
   load(slots: readonly number[]): void {
     this.#slots = Uint32Array.from([...slots].sort(this.compare));

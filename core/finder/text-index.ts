@@ -34,7 +34,7 @@ export class TextIndex {
   readonly #freeIds: number[] = [];
   readonly #termsOf = new IdLists();
   #scores = new Uint32Array(0);
-  #best = new Uint16Array(0);
+  #best = new Uint32Array(0);
 
   get wordCount(): number {
     return this.#terms.size;
@@ -81,35 +81,37 @@ export class TextIndex {
     this.#sort();
     if (this.#scores.length < size) {
       this.#scores = new Uint32Array(size);
-      this.#best = new Uint16Array(size);
+      this.#best = new Uint32Array(size);
     }
     const hits = new Bitset(size);
-    const reached = new Bitset(size);
     const scores = this.#scores;
+    this.#collect(words[0]!, hits, scores);
+    const reached = new Bitset(size);
     const best = this.#best;
-    words.forEach((word, i) => {
+    for (const word of words.slice(1)) {
       reached.clear();
-      for (const [term, closeness] of this.#reach(word)) {
-        const { slots, weights, length } = term;
-        for (let k = 0; k < length; k++) {
-          const slot = slots[k]!;
-          const score = weights[k]! * closeness;
-          const bit = 1 << (slot & 31);
-          if ((reached.words[slot >>> 5]! & bit) === 0) {
-            reached.words[slot >>> 5]! |= bit;
-            best[slot] = score;
-          } else if (score > best[slot]!) best[slot] = score;
-        }
-      }
-      if (i === 0) {
-        hits.copyFrom(reached);
-        hits.forEach((slot) => (scores[slot] = best[slot]!));
-      } else {
-        hits.and(reached);
-        hits.forEach((slot) => (scores[slot]! += best[slot]!));
-      }
-    });
+      this.#collect(word, reached, best);
+      hits.and(reached);
+      hits.forEach((slot) => (scores[slot]! += best[slot]!));
+    }
     return { hits, scores };
+  }
+
+  /** Adds the slots that meet one word to `reached`, and its best score in each to `best`. */
+  #collect(word: string, reached: Bitset, best: Uint32Array): void {
+    const bits = reached.words;
+    for (const [term, closeness] of this.#reach(word)) {
+      const { slots, weights, length } = term;
+      for (let k = 0; k < length; k++) {
+        const slot = slots[k]!;
+        const score = weights[k]! * closeness;
+        const bit = 1 << (slot & 31);
+        if ((bits[slot >>> 5]! & bit) === 0) {
+          bits[slot >>> 5]! |= bit;
+          best[slot] = score;
+        } else if (score > best[slot]!) best[slot] = score;
+      }
+    }
   }
 
   *#reach(word: string): Generator<[Term, number]> {
@@ -120,7 +122,14 @@ export class TextIndex {
       yield [this.#term(vocabulary[i]!), vocabulary[i] === word ? CLOSENESS.exact : CLOSENESS.prefix];
     }
     if (found || word.length < MIN_SLIP_LENGTH) return;
+    const [first, second] = [word.charCodeAt(0), word.charCodeAt(1)];
     for (const other of vocabulary) {
+      // Whatever the slip, one of the first two letters agrees in one of these ways; most words are out at once.
+      const begin = other.charCodeAt(0);
+      if (begin !== first && begin !== second) {
+        const next = other.charCodeAt(1);
+        if (next !== second && next !== first) continue;
+      }
       if (other.length >= word.length - 1 && oneSlip(word, other)) yield [this.#term(other), CLOSENESS.slip];
     }
   }

@@ -60,9 +60,10 @@ export function pictureOf(product: ProductDocument, variantId: string | null): P
 export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): ProductCard {
   const { index } = shop;
   const product = shop.products.get(index.id(slot))!;
-  const { start, count } = index.variants(slot);
   let shown: string | null = null;
-  for (let variant = start; matching && shown === null && variant < start + count; variant++)
+  const start = index.variantStart(slot);
+  const end = start + index.variantCount(slot);
+  for (let variant = start; matching && shown === null && variant < end; variant++)
     if (matching.has(variant)) shown = index.variantId(variant);
   const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
   const prices = product.variants.map((each) => effectivePrice(each).price);

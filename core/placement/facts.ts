@@ -13,19 +13,37 @@ export const AVAILABLE = 'available';
 export const finderShape: FinderShape = {
   columns: ['price', 'priceMax', 'stock', 'created', 'featured'],
   variantColumns: ['price', 'stock'],
-  extents: { price: { low: 'price', high: 'priceMax' } },
+  extents: { price: { low: 'price-up', high: 'price-top' } },
   sorts: [
     { key: 'featured', by: 'featured', descending: true, then: 'created' },
     { key: 'newest', by: 'created', descending: true },
     { key: 'price-up', by: 'price', then: 'created' },
     { key: 'price-down', by: 'price', descending: true, then: 'created' },
+    { key: 'price-top', by: 'priceMax', descending: true },
     { key: 'title', by: 'title' },
     { key: 'stock-up', by: 'stock', then: 'created' },
   ],
 };
 
-export const optionKey = (name: string) => slugFrom(name, 'option');
-export const optionValueKey = (name: string) => slugFrom(name, 'value');
+/** The same few names come again with every product. */
+const MOST_KEPT = 10_000;
+
+function remembered(make: (name: string) => string): (name: string) => string {
+  const kept = new Map<string, string>();
+  return (name) => {
+    let key = kept.get(name);
+    if (key === undefined) {
+      key = make(name);
+      if (kept.size < MOST_KEPT) kept.set(name, key);
+    }
+    return key;
+  };
+}
+
+/** Key of an option, the same for all products that have an option of this name. */
+export const optionKey = remembered((name) => slugFrom(name, 'option'));
+/** Key of an option value. */
+export const optionValueKey = remembered((name) => slugFrom(name, 'value'));
 
 /** What rules and filters know of a product, from its document, the live stock and the category tree. */
 export function factsOf(

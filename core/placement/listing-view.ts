@@ -194,7 +194,7 @@ function choiceFacet(
   for (const [indexValue, id] of shop.index.facet(source.facet) ?? []) {
     const described = source.describe(indexValue);
     if (!described) continue;
-    const count = counts.get(id) ?? 0;
+    const count = counts[id] ?? 0;
     const selected = chosen.includes(described.value);
     if (count > 0 || selected) values.push({ ...described, count, selected });
   }

@@ -104,7 +104,7 @@ export function listGoods(
     const counts = result.counts.get(key)!;
     const row = (value: string, label: string, level: number) => {
       const id = shop.index.valueId(key, value);
-      const count = id === undefined ? 0 : (counts.get(id) ?? 0);
+      const count = id === undefined ? 0 : (counts[id] ?? 0);
       const selected = chosen[key]!.includes(value);
       return count > 0 || selected ? [{ value, label, count, level, selected }] : [];
     };
