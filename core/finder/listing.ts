@@ -108,7 +108,7 @@ class Listing {
     );
     for (const facet of wanted.filter(isActive)) {
       const others = this.#passingWithout(facet);
-      this.#countInto(counts, [facet], this.#productsWithout(facet, others), others);
+      counts.set(facet, this.#countFacet(facet, this.#productsWithout(facet, others), others));
     }
     const extents = new Map<string, { min: number; max: number } | null>();
     for (const column of query.extent ?? []) {
@@ -167,6 +167,34 @@ class Listing {
     const found = this.#countProducts(products);
     if (passing) this.#countVariants(found, products, passing.variants);
     for (const facet of facets) counts.set(facet, found);
+  }
+
+  /** Products per value id of one facet only: its values are intersected one by one. */
+  #countFacet(facet: string, products: Bitset, passing: Passing | undefined): Uint32Array {
+    const { index } = this;
+    const counts = new Uint32Array(index.facetValues.length);
+    const both = new Bitset(index.aliveVariants.size);
+    const owner = index.variantProduct;
+    for (const id of index.facet(facet)?.values() ?? []) {
+      const value = index.facetValues[id]!;
+      if (!passing || !value.variants) {
+        counts[id] = value.products.countAnd(products);
+        continue;
+      }
+      let last = -1;
+      let count = 0;
+      both
+        .copyFrom(value.variants)
+        .and(passing.variants)
+        .forEach((variant) => {
+          const product = owner[variant]!;
+          if (product === last) return;
+          last = product;
+          if (products.has(product)) count++;
+        });
+      counts[id] = count;
+    }
+    return counts;
   }
 
   /** Products per value id, by walking the matching products, or the others when those are fewer. */
@@ -284,13 +312,21 @@ class Listing {
     products.forEach((slot) => histogram[scores[slot]!]!++);
     let lowest = highest;
     for (let found = histogram[highest]!; found < needed && lowest > 0;) found += histogram[--lowest]!;
+    // Those above the lowest score of the page are sorted; of those that have it, often very many, the order tells the first.
     const span = index.alive.size;
-    const keys: number[] = [];
+    const above: number[] = [];
     products.forEach((slot) => {
       const score = scores[slot]!;
-      if (score >= lowest) keys.push((highest - score) * span + ranks[slot]!);
+      if (score > lowest) above.push((highest - score) * span + ranks[slot]!);
     });
-    return Array.from(Float64Array.from(keys).sort().subarray(query.offset, needed), (key) => order.at(key % span));
+    const sorted = Float64Array.from(above).sort().subarray(query.offset, needed);
+    const page = Array.from(sorted, (key) => order.at(key % span));
+    let skip = Math.max(0, query.offset - above.length);
+    for (let place = 0; place < order.length && page.length < query.limit; place++) {
+      const slot = order.at(place);
+      if (scores[slot] === lowest && products.has(slot) && skip-- <= 0) page.push(slot);
+    }
+    return page;
   }
 }
 

@@ -1,0 +1,59 @@
+import { chromium, type Page } from '@playwright/test';
+import { mkdtempSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { launchOptions } from './browser';
+import { root, startShop } from './server';
+
+/** Takes one current picture of each main view, from a fresh demo shop. Run after `npm run build`. */
+const folder = mkdtempSync(join(tmpdir(), 'dispona-pictures-'));
+spawnSync(process.execPath, ['dist/server/seed.js'], {
+  cwd: root,
+  env: { ...process.env, DISPONA_DATA: folder },
+  stdio: 'inherit',
+});
+const shop = await startShop(folder);
+const browser = await chromium.launch(launchOptions);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.request.post(`${shop.url}/api/session`, {
+  data: { email: 'demo@larkandline.example', password: 'kites-in-the-wind' },
+});
+
+async function take(name: string, path: string, prepare: (page: Page) => Promise<unknown> = async () => undefined) {
+  await page.goto(shop.url + path);
+  await page.waitForLoadState('networkidle');
+  await prepare(page);
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+}
+
+const openProduct = (title: string) => async (on: Page) => {
+  await on.getByRole('link', { name: title }).first().click();
+  await on.getByRole('heading', { name: 'Pictures' }).waitFor();
+};
+
+await take('goods', '/desk/goods', async (on) => {
+  await on.getByRole('button', { name: /^Single-line kites/ }).click();
+  for (const title of ['Harrier delta 180', 'Tidewater eddy', 'Plover pocket'])
+    await on.getByRole('checkbox', { name: `${title} in the tray` }).click();
+  await on.getByRole('link', { name: 'Harrier delta 180' }).hover();
+  await on.waitForTimeout(1_200);
+});
+await take('product', '/desk/goods?q=harrier', openProduct('Harrier delta 180'));
+await take('variants', '/desk/goods?q=harrier', async (on) => {
+  await openProduct('Harrier delta 180')(on);
+  await on.getByRole('link', { name: /^Price & stock/ }).click();
+});
+await take('groups', '/desk/groups');
+await take('rule', '/desk/groups', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
+await take('shopfront', '/desk/shopfront');
+await take('review', '/desk/review');
+await page.evaluate(() => localStorage.clear());
+await take('shop-home', '/');
+await take('shop-listing', '/c/kites?f.colourway=sea,plum');
+await take('shop-product', '/p/skua-dual-line-foil');
+await page.setViewportSize({ width: 390, height: 844 });
+await take('shop-phone', '/c/single-line-kites');
+await browser.close();
+await shop.stop();
