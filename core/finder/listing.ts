@@ -58,6 +58,12 @@ interface Passing {
   products: Bitset;
 }
 
+/** So few products that looking at each is quicker than walking an order until one is met. */
+const SPARSE = 500;
+
+/** What walking one product's values costs, in words of a bitset that could be intersected instead. */
+const WALK_COST = 24;
+
 /** Answers one listing query. Synchronous; cost is that of a few passes over bitsets and over the matching products. */
 export function list(index: FinderIndex, query: ListingQuery): ListingResult {
   return new Listing(index, query).run();
@@ -169,13 +175,19 @@ class Listing {
     for (const facet of facets) counts.set(facet, found);
   }
 
-  /** Products per value id of one facet only: its values are intersected one by one. */
+  /** Products per value id of one facet only: by walking when few products match, else value by value. */
   #countFacet(facet: string, products: Bitset, passing: Passing | undefined): Uint32Array {
     const { index } = this;
+    const values = index.facet(facet);
+    if (products.count() * WALK_COST < (values?.size ?? 0) * products.words.length) {
+      const walked = this.#countProducts(products);
+      if (passing) this.#countVariants(walked, products, passing.variants);
+      return walked;
+    }
     const counts = new Uint32Array(index.facetValues.length);
     const both = new Bitset(index.aliveVariants.size);
     const owner = index.variantProduct;
-    for (const id of index.facet(facet)?.values() ?? []) {
+    for (const id of values?.values() ?? []) {
       const value = index.facetValues[id]!;
       if (!passing || !value.variants) {
         counts[id] = value.products.countAnd(products);
@@ -261,24 +273,26 @@ class Listing {
 
   #extent(column: string, products: Bitset, passing: Passing | undefined): { min: number; max: number } | null {
     const { index } = this;
-    let min = Infinity;
-    let max = -Infinity;
-    if (passing) {
-      const numbers = index.variantColumn(column);
-      const owner = index.variantProduct;
-      passing.variants.forEach((variant) => {
-        if (!products.has(owner[variant]!)) return;
-        const x = numbers[variant]!;
-        if (x < min) min = x;
-        if (x > max) max = x;
-      });
-    } else {
-      const { low, high } = index.shape.extents[column]!;
+    const { low, high } = index.shape.extents[column]!;
+    if (!passing && products.count() >= SPARSE) {
       const hasVariants = (slot: number) => products.has(slot) && index.variantCount(slot) > 0;
       const [lowest, highest] = [index.order(low)!.find(hasVariants), index.order(high)!.find(hasVariants)];
       if (lowest === undefined || highest === undefined) return null;
       return { min: index.orderColumn(low)[lowest]!, max: index.orderColumn(high)[highest]! };
     }
+    const numbers = index.variantColumn(column);
+    let min = Infinity;
+    let max = -Infinity;
+    products.forEach((slot) => {
+      const start = index.variantStart(slot);
+      const end = start + index.variantCount(slot);
+      for (let variant = start; variant < end; variant++) {
+        if (passing && !passing.variants.has(variant)) continue;
+        const x = numbers[variant]!;
+        if (x < min) min = x;
+        if (x > max) max = x;
+      }
+    });
     return min <= max ? { min, max } : null;
   }
 
