@@ -99,7 +99,9 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
     return fresh;
   });
   const queries = benchQueries(catalog, QUERIES);
-  for (const query of queries.slice(0, 60)) ask(index, query);
+  // A server runs for days: measured is code that is compiled already, on a heap without the rubbish of building.
+  for (const query of benchQueries(catalog, QUERIES).reverse()) ask(index, query);
+  globalThis.gc?.();
   const times = timeEach(queries, (query) => ask(index, query));
   const kindOf = (query: BenchQuery) =>
     Object.keys(query.filters).filter(isOnVariant).length + (query.price ? 1 : 0) >= 2

@@ -46,7 +46,7 @@ const router = createBrowserRouter(
 
 function Desk() {
   const { data: session, error, refetch } = useSession();
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (error && !session) return <Failed error={error} retry={() => void refetch()} />;
   if (!session) return <Loading rows={3} />;
   if (!session.user) return <Entrance needsSetup={session.needsSetup} />;
   return <RouterProvider router={router} />;

@@ -92,7 +92,7 @@ export function GoodsPage() {
             New product
           </Button>
         </div>
-        {error ? (
+        {error && !data ? (
           <Failed error={error} retry={() => void refetch()} />
         ) : !data ? (
           <Loading />

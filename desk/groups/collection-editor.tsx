@@ -6,6 +6,7 @@ import type { Shelf } from '../../contract/groups';
 import type { BodyInput } from '../../contract/route';
 import { collectionSorts, type CollectionSort } from '../../core/catalog/group';
 import type { Rule } from '../../core/rules/rule';
+import { CallError } from '../api';
 import { useFound } from '../frame/queries';
 import { useTray } from '../frame/tray-store';
 import { useShopWindow } from '../frame/window-state';
@@ -15,7 +16,7 @@ import { useConfirm } from '../ui/confirm';
 import { TextArea, TextField } from '../ui/field';
 import { SaveStateWords } from '../ui/save-state';
 import { Select } from '../ui/select';
-import { Empty, Loading } from '../ui/states';
+import { Empty, Failed, Loading } from '../ui/states';
 import { Thumb } from '../ui/thumb';
 import { useAutosave } from '../use-autosave';
 import { Board } from './board';
@@ -238,7 +239,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
 
 export function CollectionEditor({ id }: { id: string }) {
   const { data, error } = useShelf(id);
-  if (error)
+  if (error instanceof CallError && error.is('notFound'))
     return (
       <Empty
         title="This collection is gone"
@@ -251,6 +252,7 @@ export function CollectionEditor({ id }: { id: string }) {
         It was deleted, perhaps in another tab. Undo (Ctrl/Cmd + Z) brings it back.
       </Empty>
     );
+  if (error && !data) return <Failed error={error} />;
   if (!data) return <Loading />;
   return <Editor key={id} shelf={data} />;
 }

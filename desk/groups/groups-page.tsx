@@ -192,7 +192,7 @@ function Shelves({ data }: { data: AnswerOf<typeof groupRoutes.overview> }) {
 export function GroupsPage() {
   const { id } = useParams();
   const { data, error, refetch } = useGroups();
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading />;
   return (
     <div className="flex min-h-0 flex-1">

@@ -62,7 +62,7 @@ export function ReviewPage() {
   const { putLive } = useEditionWrites();
   const [label, setLabel] = useState('');
   useShopWindow('/');
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading />;
   const put = () =>
     putLive.mutate(label, {

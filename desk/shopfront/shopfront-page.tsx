@@ -12,7 +12,7 @@ export function ShopfrontPage() {
   const { data: menu } = useMenu();
   const { createPage } = useShopfrontWrites();
   const [params, setParams] = useSearchParams();
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
   const current = data.pages.find((page) => page.id === params.get('page')) ?? data.pages[0];
   return (

@@ -7,7 +7,7 @@ import { Part } from './part';
 
 function Changes({ id }: { id: string }) {
   const { data, error } = useHistory(id);
-  if (error) return <Failed error={error} />;
+  if (error && !data) return <Failed error={error} />;
   if (!data) return <Loading rows={3} />;
   return (
     <ol className="flex max-h-80 flex-col gap-2.5 overflow-y-auto">

@@ -177,7 +177,7 @@ export function ProductPage() {
         It was deleted, perhaps in another tab. Undo (Ctrl/Cmd + Z) brings it back.
       </Empty>
     );
-  if (error) return <Failed error={error} retry={() => void refetch()} />;
+  if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading />;
   return <Editor key={id} answer={data} />;
 }

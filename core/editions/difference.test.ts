@@ -1,0 +1,42 @@
+import { NOW, productOf, shopOf } from '../testing/shop';
+import { canonicalJson, productDocument } from './document';
+import { documentChange, placeChanges } from './difference';
+
+const kite = (over: Parameters<typeof productOf>[1] = {}) => productOf('p_kite', { title: 'Harrier', categoryIds: ['c_deltas'], ...over });
+
+test('what shoppers notice is told field by field, in their words', () => {
+  const live = shopOf([kite()]);
+  const work = shopOf([kite({ title: 'Harrier 180', tagIds: ['t_night'], variants: [{ ...kite().variants[0]!, salePrice: 800 }] })]);
+  expect(documentChange(live, work, 'product', 'p_kite')).toMatchObject({
+    what: 'changed',
+    fields: [
+      { label: 'Title', before: 'Harrier', after: 'Harrier 180' },
+      { label: 'Tags', before: '', after: 'Night' },
+      { label: 'Price', before: '€10.00', after: '€8.00, was €10.00' },
+    ],
+  });
+});
+
+test('a draft is not there for shoppers: putting it on the shop is new, taking it off is gone', () => {
+  const [draft, live] = [shopOf([kite({ standing: 'draft' })]), shopOf([kite()])];
+  expect(documentChange(draft, live, 'product', 'p_kite')!.what).toBe('new');
+  expect(documentChange(live, draft, 'product', 'p_kite')!.what).toBe('gone');
+  expect(documentChange(draft, draft, 'product', 'p_kite')).toBeUndefined();
+});
+
+test('places tell who joins and who leaves, in categories above too', () => {
+  const other = productOf('p_other', { categoryIds: ['c_line'] });
+  const changes = placeChanges(shopOf([kite(), other]), shopOf([kite({ categoryIds: ['c_line'] }), other]), NOW);
+  expect(changes.map(({ title, joined, left }) => [title, joined, left])).toEqual([
+    ['Kites', [], ['p_kite']],
+    ['Deltas', [], ['p_kite']],
+    ['Line', ['p_kite'], []],
+  ]);
+});
+
+test('a document holds neither cost nor stock, and equal bodies give equal text', () => {
+  const product = { ...kite(), variants: [{ ...kite().variants[0]!, cost: 400, stock: 7 }] };
+  const text = canonicalJson(productDocument(product));
+  expect(text).not.toMatch(/cost|stock/);
+  expect(canonicalJson({ b: [1, { d: null, c: 2 }], a: undefined })).toBe(canonicalJson({ b: [1, { c: 2, d: null }] }));
+});
