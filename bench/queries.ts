@@ -28,8 +28,14 @@ export const facets = [
 export const isOnVariant = (facet: string) =>
   facet.startsWith('option.') || facet === 'available' || facet === 'onSale';
 
-/** Mixed queries as shoppers ask them: filters, words being typed, slips, exact variants, price ranges. */
-export function benchQueries(catalog: ScaledCatalog, count: number): BenchQuery[] {
+/**
+ * 'mixed': words being typed, slips, and filters of which at most one is on variants.
+ * 'exact': two or three filters that must hold on one variant, price ranges among them.
+ */
+export type QueryKind = 'mixed' | 'exact';
+
+/** Queries as shoppers ask them. */
+export function benchQueries(catalog: ScaledCatalog, count: number, mix: QueryKind): BenchQuery[] {
   const random = seeded(99);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const sorts = ['featured', 'newest', 'price-up', 'title'] as const;
@@ -47,12 +53,13 @@ export function benchQueries(catalog: ScaledCatalog, count: number): BenchQuery[
     if (random() < 0.6) query.filters.category = [pick(catalog.categories).id];
     if (random() < 0.3) query.filters.brand = [product.brandId!, pick(catalog.brands).id];
     if (random() < 0.25) query.filters.tag = [pick(product.tagIds)];
-    if (random() < 0.35) {
+    const onVariants = mix === 'exact' ? 2 : random() < 0.35 ? 1 : 0;
+    if (onVariants > 0) {
       const option = pick(product.options);
       query.filters[`option.${optionKey(option.name)}`] = option.values.map((value) => optionValueKey(value.name));
     }
-    if (random() < 0.2) query.filters.available = ['in'];
-    if (random() < 0.2) {
+    if (mix === 'exact' && random() < 0.5) query.filters.available = ['in'];
+    if (mix === 'exact' && (!query.filters.available || random() < 0.5)) {
       const { price } = effectivePrice(product.variants[0]!);
       query.price = { min: Math.floor(price * 0.6), max: Math.floor(price * 1.6) };
     }

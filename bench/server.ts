@@ -122,16 +122,18 @@ export async function measureServer(size: number, log: (line: string) => void): 
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const slug = new Map(catalog.live.shop.categories);
-  const addresses = benchQueries(scaled, 400).map(({ text, filters, price }) => {
-    const params = new URLSearchParams({ q: text });
-    const category = slug.get(filters.category?.[0] ?? '')?.slug;
-    if (category) params.set('at', `category:${category}`);
-    for (const [facet, values] of Object.entries(filters))
-      if (facet.startsWith('option.')) params.set(`f.${facet.slice(7)}`, values.join(','));
-    if (filters.available) params.set('f.stock', 'in');
-    if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
-    return params.toString();
-  });
+  const addresses = [...benchQueries(scaled, 280, 'mixed'), ...benchQueries(scaled, 120, 'exact')].map(
+    ({ text, filters, price }) => {
+      const params = new URLSearchParams({ q: text });
+      const category = slug.get(filters.category?.[0] ?? '')?.slug;
+      if (category) params.set('at', `category:${category}`);
+      for (const [facet, values] of Object.entries(filters))
+        if (facet.startsWith('option.')) params.set(`f.${facet.slice(7)}`, values.join(','));
+      if (filters.available) params.set('f.stock', 'in');
+      if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
+      return params.toString();
+    },
+  );
   const listing = addresses.map((query) => `${base}/shop-api/listing?${query}`);
   const pages = addresses
     .slice(0, 150)

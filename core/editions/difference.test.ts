@@ -2,11 +2,14 @@ import { NOW, productOf, shopOf } from '../testing/shop';
 import { canonicalJson, productDocument } from './document';
 import { documentChange, placeChanges } from './difference';
 
-const kite = (over: Parameters<typeof productOf>[1] = {}) => productOf('p_kite', { title: 'Harrier', categoryIds: ['c_deltas'], ...over });
+const kite = (over: Parameters<typeof productOf>[1] = {}) =>
+  productOf('p_kite', { title: 'Harrier', categoryIds: ['c_deltas'], ...over });
 
 test('what shoppers notice is told field by field, in their words', () => {
   const live = shopOf([kite()]);
-  const work = shopOf([kite({ title: 'Harrier 180', tagIds: ['t_night'], variants: [{ ...kite().variants[0]!, salePrice: 800 }] })]);
+  const work = shopOf([
+    kite({ title: 'Harrier 180', tagIds: ['t_night'], variants: [{ ...kite().variants[0]!, salePrice: 800 }] }),
+  ]);
   expect(documentChange(live, work, 'product', 'p_kite')).toMatchObject({
     what: 'changed',
     fields: [

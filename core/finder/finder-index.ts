@@ -1,6 +1,7 @@
 import { Bitset } from './bitset';
 import type { FinderEntry, FinderShape, SortKey } from './entry';
 import { IdLists } from './id-lists';
+import { Scratch } from './scratch';
 import { SortedOrder } from './sorted-order';
 import { TextIndex } from './text-index';
 
@@ -24,6 +25,8 @@ interface Column {
  */
 export class FinderIndex {
   readonly text = new TextIndex();
+  /** sets for the queries of listing.ts */
+  readonly scratch = new Scratch();
   alive: Bitset;
   aliveVariants: Bitset;
   readonly #ids: string[] = [];
@@ -125,9 +128,8 @@ export class FinderIndex {
     return id === undefined ? undefined : this.facetValues[id]!.variants;
   }
 
-  /** The products that own at least one of these variants. */
-  productsOf(variants: Bitset): Bitset {
-    const products = new Bitset(this.alive.size);
+  /** The products that own at least one of these variants, put into `products`. */
+  productsOf(variants: Bitset, products = new Bitset(this.alive.size)): Bitset {
     const owner = this.variantProduct;
     const from = variants.words;
     const to = products.words;
@@ -144,10 +146,9 @@ export class FinderIndex {
     return products;
   }
 
-  /** Of `among`, the slots whose number lies between the ends, both included. */
-  whereNumber(column: Float64Array, low: number, high: number, among: Bitset): Bitset {
+  /** Of `among`, the slots whose number lies between the ends, both included, put into `set`. */
+  whereNumber(column: Float64Array, low: number, high: number, among: Bitset, set = new Bitset(among.size)): Bitset {
     const { words } = among;
-    const set = new Bitset(among.size);
     for (let w = 0; w < words.length; w++) {
       const alive = words[w]!;
       if (alive === 0) continue;

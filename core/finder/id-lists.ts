@@ -50,7 +50,7 @@ export class IdLists {
   }
 
   #growRows(rows: number): void {
-    const size = Math.max(rows, Math.ceil(this.#start.length * 1.5));
+    const size = Math.max(rows, Math.ceil(this.#start.length * 1.2));
     const grown = (old: Uint32Array) => {
       const next = new Uint32Array(size);
       next.set(old);
@@ -63,7 +63,7 @@ export class IdLists {
 
   #ensurePool(extra: number): void {
     if (this.#end + extra <= this.#pool.length) return;
-    const next = new Uint32Array(Math.max(this.#end + extra, Math.ceil(this.#pool.length * 1.4)));
+    const next = new Uint32Array(Math.max(this.#end + extra, Math.ceil(this.#pool.length * 1.2)));
     next.set(this.#pool.subarray(0, this.#end));
     this.#pool = next;
   }

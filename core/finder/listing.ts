@@ -1,4 +1,4 @@
-import { Bitset } from './bitset';
+import type { Bitset } from './bitset';
 import type { FinderIndex } from './finder-index';
 
 /** At least one of these values of the facet. */
@@ -41,7 +41,7 @@ export interface ListingResult {
   /** facet → numbers of products that would match with a value, by value id, whatever else of the facet is chosen */
   counts: Map<string, Uint32Array>;
   extents: Map<string, { min: number; max: number } | null>;
-  /** variants that pass all variant filters; undefined when there are none */
+  /** variants that pass all variant filters; undefined when there are none. Valid until the next query. */
   variants: Bitset | undefined;
 }
 
@@ -79,9 +79,11 @@ class Listing {
     readonly index: FinderIndex,
     readonly query: ListingQuery,
   ) {
-    this.#base = index.alive.clone();
+    const { scratch } = index;
+    scratch.reset();
+    this.#base = scratch.copy(index.alive);
     if (query.base) this.#base.and(query.base);
-    const match = query.text === undefined ? undefined : index.text.search(query.text, index.alive.size);
+    const match = query.text === undefined ? undefined : index.text.search(query.text, index.alive.size, scratch);
     if (match) {
       this.#base.and(match.hits);
       this.#scores = match.scores;
@@ -93,7 +95,13 @@ class Listing {
       else this.#products.push({ name, set: products });
     }
     for (const { column, min, max } of query.ranges ?? []) {
-      const set = index.whereNumber(index.variantColumn(column), min, max, index.aliveVariants);
+      const set = index.whereNumber(
+        index.variantColumn(column),
+        min,
+        max,
+        index.aliveVariants,
+        scratch.take(index.aliveVariants.size),
+      );
       this.#variants.push({ name: column, set, products: undefined });
     }
   }
@@ -126,7 +134,7 @@ class Listing {
   }
 
   #productChoice(choice: ChoiceFilter): Bitset {
-    const set = new Bitset(this.index.alive.size);
+    const set = this.index.scratch.take(this.index.alive.size);
     for (const value of choice.values) {
       const posting = this.index.posting(choice.facet, value);
       if (posting) set.or(posting);
@@ -135,7 +143,7 @@ class Listing {
   }
 
   #variantChoice(choice: ChoiceFilter): Bitset {
-    const set = new Bitset(this.index.aliveVariants.size);
+    const set = this.index.scratch.take(this.index.aliveVariants.size);
     for (const value of choice.values) {
       const posting = this.index.variantPosting(choice.facet, value);
       if (posting) set.or(posting);
@@ -149,16 +157,20 @@ class Listing {
     const first = filters[0];
     if (!first) return undefined;
     if (filters.length === 1) {
-      first.products ??= this.index.productsOf(first.set);
+      first.products ??= this.#owners(first.set);
       return { variants: first.set, products: first.products };
     }
-    const variants = first.set.clone();
+    const variants = this.index.scratch.copy(first.set);
     for (const filter of filters.slice(1)) variants.and(filter.set);
-    return { variants, products: this.index.productsOf(variants) };
+    return { variants, products: this.#owners(variants) };
+  }
+
+  #owners(variants: Bitset): Bitset {
+    return this.index.productsOf(variants, this.index.scratch.take(this.index.alive.size));
   }
 
   #productsWithout(name: string | undefined, passing: Passing | undefined): Bitset {
-    const set = this.#base.clone();
+    const set = this.index.scratch.copy(this.#base);
     for (const filter of this.#products) if (filter.name !== name) set.and(filter.set);
     return passing ? set.and(passing.products) : set;
   }
@@ -185,7 +197,7 @@ class Listing {
       return walked;
     }
     const counts = new Uint32Array(index.facetValues.length);
-    const both = new Bitset(index.aliveVariants.size);
+    const both = index.scratch.take(index.aliveVariants.size);
     const owner = index.variantProduct;
     for (const id of values?.values() ?? []) {
       const value = index.facetValues[id]!;
@@ -216,7 +228,7 @@ class Listing {
     const { valuesOf } = index;
     const { pool } = valuesOf;
     const isFew = products.count() * 2 <= index.size;
-    const { words } = isFew ? products : index.alive.clone().andNot(products);
+    const { words } = isFew ? products : index.scratch.copy(index.alive).andNot(products);
     // Written out, as is the loop below: they are where a listing spends its time.
     for (let w = 0; w < words.length; w++) {
       let left = words[w]!;

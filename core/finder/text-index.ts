@@ -1,5 +1,6 @@
-import { Bitset } from './bitset';
+import type { Bitset } from './bitset';
 import { IdLists } from './id-lists';
+import type { Scratch } from './scratch';
 import { MIN_SLIP_LENGTH, oneSlip, queryWords, wordsOf } from './words';
 
 /** How much a hit counts: the whole word, its beginning, or its beginning with one slip. */
@@ -8,11 +9,17 @@ const MAX_WEIGHT = 255;
 
 interface Term {
   word: string;
-  /** slots in rising order, and the weight of the word in each */
+  /** slots in rising order, and the weight of the word in each; unused while there is only one */
   slots: Uint32Array;
   weights: Uint8Array;
   length: number;
+  /** Many words, such as SKUs, stand in one product only: those spare themselves the arrays. */
+  onlySlot: number;
+  onlyWeight: number;
 }
+
+const NO_SLOTS = new Uint32Array(0);
+const NO_WEIGHTS = new Uint8Array(0);
 
 export interface WeightedText {
   text: string;
@@ -75,7 +82,7 @@ export class TextIndex {
   }
 
   /** The slots that meet every word of `query`; undefined when the query holds no word. `size`: number of slots. */
-  search(query: string, size: number): TextMatch | undefined {
+  search(query: string, size: number, scratch: Scratch): TextMatch | undefined {
     const words = queryWords(query);
     if (words.length === 0) return undefined;
     this.#sort();
@@ -83,10 +90,10 @@ export class TextIndex {
       this.#scores = new Uint32Array(size);
       this.#best = new Uint32Array(size);
     }
-    const hits = new Bitset(size);
+    const hits = scratch.take(size);
     const scores = this.#scores;
     this.#collect(words[0]!, hits, scores);
-    const reached = new Bitset(size);
+    const reached = scratch.take(size);
     const best = this.#best;
     for (const word of words.slice(1)) {
       reached.clear();
@@ -102,9 +109,10 @@ export class TextIndex {
     const bits = reached.words;
     for (const [term, closeness] of this.#reach(word)) {
       const { slots, weights, length } = term;
+      const isOne = length === 1;
       for (let k = 0; k < length; k++) {
-        const slot = slots[k]!;
-        const score = weights[k]! * closeness;
+        const slot = isOne ? term.onlySlot : slots[k]!;
+        const score = (isOne ? term.onlyWeight : weights[k]!) * closeness;
         const bit = 1 << (slot & 31);
         if ((bits[slot >>> 5]! & bit) === 0) {
           bits[slot >>> 5]! |= bit;
@@ -140,7 +148,7 @@ export class TextIndex {
 
   #newTerm(word: string): number {
     const id = this.#freeIds.pop() ?? this.#byId.length;
-    this.#byId[id] = { word, slots: new Uint32Array(2), weights: new Uint8Array(2), length: 0 };
+    this.#byId[id] = { word, slots: NO_SLOTS, weights: NO_WEIGHTS, length: 0, onlySlot: 0, onlyWeight: 0 };
     this.#terms.set(word, id);
     if (this.#sorted) this.#vocabulary.splice(this.#placeOf(word), 0, word);
     else this.#vocabulary.push(word);
@@ -192,20 +200,19 @@ function postingPlace(term: Term, slot: number): number {
 }
 
 function setPosting(term: Term, slot: number, weight: number): void {
+  if (term.length === 0 || (term.length === 1 && term.onlySlot === slot)) {
+    term.length = 1;
+    term.onlySlot = slot;
+    term.onlyWeight = weight;
+    return;
+  }
+  if (term.length === 1) writeOut(term);
   const place = postingPlace(term, slot);
   if (place < term.length && term.slots[place] === slot) {
     term.weights[place] = weight;
     return;
   }
-  if (term.length === term.slots.length) {
-    const room = Math.ceil(term.length * 1.3) + 2;
-    const slots = new Uint32Array(room);
-    slots.set(term.slots);
-    const weights = new Uint8Array(room);
-    weights.set(term.weights);
-    term.slots = slots;
-    term.weights = weights;
-  }
+  if (term.length === term.slots.length) grow(term, Math.ceil(term.length * 1.25) + 2);
   term.slots.copyWithin(place + 1, place, term.length);
   term.weights.copyWithin(place + 1, place, term.length);
   term.slots[place] = slot;
@@ -213,9 +220,30 @@ function setPosting(term: Term, slot: number, weight: number): void {
   term.length++;
 }
 
+/** Puts the only posting into the arrays, since another comes. */
+function writeOut(term: Term): void {
+  if (term.slots.length === 0) grow(term, 4);
+  term.slots[0] = term.onlySlot;
+  term.weights[0] = term.onlyWeight;
+}
+
+function grow(term: Term, room: number): void {
+  const slots = new Uint32Array(room);
+  slots.set(term.slots);
+  const weights = new Uint8Array(room);
+  weights.set(term.weights);
+  term.slots = slots;
+  term.weights = weights;
+}
+
 function removePosting(term: Term, slot: number): void {
-  const place = postingPlace(term, slot);
-  term.slots.copyWithin(place, place + 1, term.length);
-  term.weights.copyWithin(place, place + 1, term.length);
+  if (term.length > 1) {
+    const place = postingPlace(term, slot);
+    term.slots.copyWithin(place, place + 1, term.length);
+    term.weights.copyWithin(place, place + 1, term.length);
+  }
   term.length--;
+  if (term.length !== 1) return;
+  term.onlySlot = term.slots[0]!;
+  term.onlyWeight = term.weights[0]!;
 }

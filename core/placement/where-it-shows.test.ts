@@ -2,8 +2,13 @@ import { NOW, productOf, shopOf } from '../testing/shop';
 import { pageView } from './page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
 
-const strip = (id: string, kind: 'category' | 'collection', source: string, count: number) =>
-  ({ id, kind: 'strip' as const, title: id, source: { kind, id: source }, count });
+const strip = (id: string, kind: 'category' | 'collection', source: string, count: number) => ({
+  id,
+  kind: 'strip' as const,
+  title: id,
+  source: { kind, id: source },
+  count,
+});
 
 function placed() {
   const shop = shopOf([
@@ -51,7 +56,9 @@ test('places count strips and listings with a way in, and nowhere is nowhere', (
 test('a category without menu item, tile or strip has no way in; one below a linked one has', () => {
   const shop = placed();
   expect(waysTo(shop, 'category', 'c_kites')).toEqual([]);
-  shop.apply('menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' }, items: [] }] });
+  shop.apply('menu', 'shop', {
+    items: [{ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' }, items: [] }],
+  });
   expect(waysTo(shop, 'category', 'c_kites')).toEqual(['Menu']);
   expect(waysTo(shop, 'category', 'c_deltas')).toEqual(['Home', 'Kites']);
 });
