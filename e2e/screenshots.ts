@@ -16,15 +16,15 @@ spawnSync(process.execPath, ['dist/server/seed.js'], {
 const shop = await startShop(folder);
 const browser = await chromium.launch(launchOptions);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.setDefaultTimeout(10_000);
 await page.request.post(`${shop.url}/api/session`, {
   data: { email: 'demo@larkandline.example', password: 'kites-in-the-wind' },
 });
 
 async function take(name: string, path: string, prepare: (page: Page) => Promise<unknown> = async () => undefined) {
   await page.goto(shop.url + path);
-  await page.waitForLoadState('networkidle');
   await prepare(page);
-  await page.waitForTimeout(800);
+  await page.waitForTimeout(1_500);
   await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
 }
 
@@ -35,8 +35,7 @@ const openProduct = (title: string) => async (on: Page) => {
 
 await take('goods', '/desk/goods', async (on) => {
   await on.getByRole('button', { name: /^Single-line kites/ }).click();
-  for (const title of ['Harrier delta 180', 'Tidewater eddy', 'Plover pocket'])
-    await on.getByRole('checkbox', { name: `${title} in the tray` }).click();
+  for (const place of [0, 2, 4]) await on.getByRole('checkbox').nth(place).click();
   await on.getByRole('link', { name: 'Harrier delta 180' }).hover();
   await on.waitForTimeout(1_200);
 });
