@@ -158,6 +158,17 @@ function stockOf(product: DemoProduct, random: () => number): number | null {
   }
 }
 
+/** "Ember" → EMB, "With 50 m reel" → W50MR */
+function shortCode(name: string): string {
+  const words = name
+    .replace(/[^A-Za-z0-9 ]/g, '')
+    .split(' ')
+    .filter(Boolean);
+  const short =
+    words.length === 1 ? words[0]!.slice(0, 4) : words.map((word) => (/^\d/.test(word) ? word : word[0]!)).join('');
+  return short.toUpperCase();
+}
+
 function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]): Variant[] {
   const random = seeded(seedOf(`${product.title} stock`));
   const code = product.title
@@ -180,17 +191,7 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
     return {
       id: newId('variant'),
       values,
-      sku: [
-        code,
-        ...names.map((name) =>
-          name
-            .replace(/[^A-Za-z0-9]/g, '')
-            .slice(0, 3)
-            .toUpperCase(),
-        ),
-      ]
-        .filter(Boolean)
-        .join('-'),
+      sku: [code, ...names.map(shortCode)].filter(Boolean).join('-'),
       price,
       salePrice: product.sale ? minor(product.sale + extra) : null,
       cost: product.kind ? null : Math.round(price * costShare),

@@ -255,14 +255,17 @@ class Listing {
     const { pool } = variantValuesOf;
     const words = variants.words;
     const seen = new Int32Array(counts.length).fill(-1);
-    products.forEach((product) => {
+    const slots = index.scratch.slots(index.alive.size);
+    const total = products.writeSlots(slots);
+    for (let p = 0; p < total; p++) {
+      const product = slots[p]!;
       const start = index.variantStart(product);
       const end = start + index.variantCount(product);
       let isMixed = false;
       for (let variant = start; variant < end; variant++)
         if ((words[variant >>> 5]! & (1 << (variant & 31))) === 0) isMixed = true;
         else if (isMixed) break;
-      if (!isMixed) return;
+      if (!isMixed) continue;
       for (let variant = start; variant < end; variant++) {
         if ((words[variant >>> 5]! & (1 << (variant & 31))) === 0) continue;
         const from = variantValuesOf.start(variant);
@@ -280,7 +283,7 @@ class Listing {
           counts[id]!--;
         }
       }
-    });
+    }
   }
 
   #extent(column: string, products: Bitset, passing: Passing | undefined): { min: number; max: number } | null {
@@ -330,21 +333,22 @@ class Listing {
     const order = index.order(query.tieOrder ?? this.index.shape.sorts[0]!.key)!;
     const ranks = order.ranks(index.alive.size);
     const needed = query.offset + query.limit;
+    const slots = index.scratch.slots(index.alive.size);
+    const total = products.writeSlots(slots);
     let highest = 0;
-    products.forEach((slot) => {
-      if (scores[slot]! > highest) highest = scores[slot]!;
-    });
+    for (let i = 0; i < total; i++) if (scores[slots[i]!]! > highest) highest = scores[slots[i]!]!;
     const histogram = new Uint32Array(highest + 1);
-    products.forEach((slot) => histogram[scores[slot]!]!++);
+    for (let i = 0; i < total; i++) histogram[scores[slots[i]!]!]!++;
     let lowest = highest;
     for (let found = histogram[highest]!; found < needed && lowest > 0;) found += histogram[--lowest]!;
     // Those above the lowest score of the page are sorted; of those that have it, often very many, the order tells the first.
     const span = index.alive.size;
     const above: number[] = [];
-    products.forEach((slot) => {
+    for (let i = 0; i < total; i++) {
+      const slot = slots[i]!;
       const score = scores[slot]!;
       if (score > lowest) above.push((highest - score) * span + ranks[slot]!);
-    });
+    }
     const sorted = Float64Array.from(above).sort().subarray(query.offset, needed);
     const page = Array.from(sorted, (key) => order.at(key % span));
     let skip = Math.max(0, query.offset - above.length);

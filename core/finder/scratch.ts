@@ -7,6 +7,14 @@ import { Bitset } from './bitset';
 export class Scratch {
   readonly #pools = new Map<number, { sets: Bitset[]; used: number }>();
 
+  #slots = new Uint32Array(0);
+
+  /** Room for the slots of one set; the next call hands out the same room. */
+  slots(size: number): Uint32Array {
+    if (this.#slots.length < size) this.#slots = new Uint32Array(size);
+    return this.#slots;
+  }
+
   reset(): void {
     for (const pool of this.#pools.values()) pool.used = 0;
   }

@@ -1,19 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  rectSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { X } from 'lucide-react';
@@ -21,6 +7,7 @@ import { Link } from 'react-router';
 import type { GoodsRow } from '../../contract/goods';
 import { formatMoney } from '../../core/catalog/money';
 import { Thumb } from '../ui/thumb';
+import { useDragSensors } from '../ui/drag';
 
 interface Props {
   goods: readonly GoodsRow[];
@@ -90,10 +77,7 @@ function Good({
 
 /** Goods standing on a board, in order; dragged along it, or moved with Space and the arrow keys. */
 export function Board({ goods, currency, reorder, remove, wraps = false }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useDragSensors();
   const ids = goods.map(({ id }) => id);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id)

@@ -1,23 +1,10 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { GripVertical } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useDragSensors } from './drag';
 
 interface Props<T> {
   items: readonly T[];
@@ -54,10 +41,7 @@ function Row({ id, draw }: { id: string; draw: (grip: ReactNode) => ReactNode })
 
 /** A list whose rows are put in order by dragging, or with Space and the arrow keys. */
 export function SortableRows<T>({ items, keyOf, reorder, draw, className }: Props<T>) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useDragSensors();
   const ids = items.map(keyOf);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id)

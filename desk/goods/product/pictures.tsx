@@ -1,19 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  rectSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
@@ -29,6 +15,7 @@ import { Dialog } from '../../ui/dialog';
 import { TextField } from '../../ui/field';
 import { useKeepProduct } from '../queries';
 import { Part } from './part';
+import { useDragSensors } from '../../ui/drag';
 
 function Tile({
   picture,
@@ -160,10 +147,7 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
   const [isOver, setOver] = useState(false);
   const [refused, setRefused] = useState<{ file: string; message: string }[]>([]);
   const [edited, setEdited] = useState<Picture | null>(null);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useDragSensors();
   const params = { id: product.id };
 
   const set = (pictures: readonly Picture[]) => {
