@@ -11,7 +11,9 @@ if (major < 20 || (major === 20 && minor < 19)) {
 const installed = 'node_modules/.package-lock.json';
 if (!existsSync(installed) || statSync(installed).mtimeMs < statSync('package-lock.json').mtimeMs) {
   console.log('Installing packages …');
-  runOrStop('npm', ['ci', '--no-audit', '--no-fund']);
+  // A lock file made on one platform may lack the optional packages of others, which npm ci then refuses.
+  if (run('npm', ['ci', '--no-audit', '--no-fund', '--silent']) !== 0)
+    runOrStop('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
 }
 
 const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';

@@ -32,9 +32,34 @@ export interface TextMatch {
   scores: Uint32Array;
 }
 
+/** Length and first three letters of a word in one number, 8 bits each. */
+function headOf(word: string): number {
+  const letter = (i: number) => (i < word.length ? word.charCodeAt(i) & 0xff : 0);
+  return ((Math.min(word.length, 255) << 24) | (letter(0) << 16) | (letter(1) << 8) | letter(2)) >>> 0;
+}
+
+/**
+ * False when no slip can lead from the typed word to a word with this head. Follows `oneSlip` at the first letter that
+ * differs: after a slip, a later letter must agree with its neighbour or its counterpart.
+ */
+function maySlip(typed: number, head: number): boolean {
+  if (head >>> 24 < (typed >>> 24) - 1) return false;
+  const t0 = (typed >>> 16) & 0xff;
+  const t1 = (typed >>> 8) & 0xff;
+  const t2 = typed & 0xff;
+  const h0 = (head >>> 16) & 0xff;
+  const h1 = (head >>> 8) & 0xff;
+  const h2 = head & 0xff;
+  if (h0 !== t0) return h0 === t1 || h1 === t1 || h1 === t0;
+  if (h1 !== t1) return h1 === t2 || h2 === t2 || h2 === t1;
+  return true;
+}
+
 /** Words → the slots they stand in. Every word of a query must be met: exactly, as a beginning, or else with one slip. */
 export class TextIndex {
   #vocabulary: string[] = [];
+  /** beginnings and lengths of the vocabulary: looking for slips reads these, and few of the words */
+  #heads = new Uint32Array(0);
   #sorted = true;
   readonly #terms = new Map<string, number>();
   readonly #byId: (Term | undefined)[] = [];
@@ -48,7 +73,7 @@ export class TextIndex {
   }
 
   get bytes(): number {
-    let bytes = this.#termsOf.bytes + this.#scores.byteLength + this.#best.byteLength;
+    let bytes = this.#termsOf.bytes + this.#heads.byteLength + this.#scores.byteLength + this.#best.byteLength;
     for (const term of this.#byId) if (term) bytes += term.slots.byteLength + term.weights.byteLength;
     return bytes;
   }
@@ -130,15 +155,12 @@ export class TextIndex {
       yield [this.#term(vocabulary[i]!), vocabulary[i] === word ? CLOSENESS.exact : CLOSENESS.prefix];
     }
     if (found || word.length < MIN_SLIP_LENGTH) return;
-    const [first, second] = [word.charCodeAt(0), word.charCodeAt(1)];
-    for (const other of vocabulary) {
-      // Whatever the slip, one of the first two letters agrees in one of these ways; most words are out at once.
-      const begin = other.charCodeAt(0);
-      if (begin !== first && begin !== second) {
-        const next = other.charCodeAt(1);
-        if (next !== second && next !== first) continue;
-      }
-      if (other.length >= word.length - 1 && oneSlip(word, other)) yield [this.#term(other), CLOSENESS.slip];
+    const typed = headOf(word);
+    const heads = this.#heads;
+    for (let i = 0; i < vocabulary.length; i++) {
+      if (!maySlip(typed, heads[i]!)) continue;
+      const other = vocabulary[i]!;
+      if (oneSlip(word, other)) yield [this.#term(other), CLOSENESS.slip];
     }
   }
 
@@ -150,8 +172,13 @@ export class TextIndex {
     const id = this.#freeIds.pop() ?? this.#byId.length;
     this.#byId[id] = { word, slots: NO_SLOTS, weights: NO_WEIGHTS, length: 0, onlySlot: 0, onlyWeight: 0 };
     this.#terms.set(word, id);
-    if (this.#sorted) this.#vocabulary.splice(this.#placeOf(word), 0, word);
-    else this.#vocabulary.push(word);
+    if (this.#sorted) {
+      const place = this.#placeOf(word);
+      this.#vocabulary.splice(place, 0, word);
+      if (this.#vocabulary.length > this.#heads.length) this.#growHeads();
+      this.#heads.copyWithin(place + 1, place, this.#vocabulary.length - 1);
+      this.#heads[place] = headOf(word);
+    } else this.#vocabulary.push(word);
     return id;
   }
 
@@ -166,13 +193,22 @@ export class TextIndex {
     this.#freeIds.push(id);
     this.#terms.delete(word);
     this.#sort();
-    this.#vocabulary.splice(this.#placeOf(word), 1);
+    const place = this.#placeOf(word);
+    this.#vocabulary.splice(place, 1);
+    this.#heads.copyWithin(place, place + 1, this.#vocabulary.length + 1);
   }
 
   #sort(): void {
     if (this.#sorted) return;
     this.#vocabulary.sort((a, b) => (a < b ? -1 : 1));
+    this.#heads = Uint32Array.from(this.#vocabulary, headOf);
     this.#sorted = true;
+  }
+
+  #growHeads(): void {
+    const next = new Uint32Array(Math.ceil(this.#vocabulary.length * 1.2) + 64);
+    next.set(this.#heads);
+    this.#heads = next;
   }
 
   #placeOf(word: string): number {
