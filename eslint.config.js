@@ -64,9 +64,15 @@ export default tseslint.config(
     },
   },
   {
-    files: ['scripts/**/*.mjs', '*.cjs'],
+    files: ['**/*.mjs', '*.cjs'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', module: 'writable', setTimeout: 'readonly' },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        module: 'writable',
+        setTimeout: 'readonly',
+        performance: 'readonly',
+      },
     },
   },
   ...direction,
