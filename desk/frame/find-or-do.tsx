@@ -59,7 +59,7 @@ export function FindOrDo({ actions, inputId }: Props) {
         setTimeout(() => input.current?.blur());
       }}
     >
-      <div className="relative w-[230px] min-w-0 shrink">
+      <div className="relative w-[230px] min-w-0 shrink max-md:hidden">
         <ComboboxInput
           ref={input}
           id={inputId}

@@ -21,7 +21,7 @@ export function ShelfEdge({ actions, findId }: Props) {
   const { signOut } = useEnter();
   const changes = status?.changes ?? 0;
   return (
-    <header className="flex h-[50px] shrink-0 items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3">
+    <header className="flex h-[50px] shrink-0 items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-2 max-md:pl-2">
       <Link to="/goods" className="flex items-center gap-2.5 self-center rounded-md">
         <svg viewBox="0 0 24 20" className="w-6" aria-hidden="true">
           <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
@@ -37,7 +37,7 @@ export function ShelfEdge({ actions, findId }: Props) {
             to={to}
             className={({ isActive }) =>
               clsx(
-                'rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold',
+                'rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-2',
                 isActive ? 'bg-ink text-sheet' : 'text-ink-2 hover:text-ink',
               )
             }
@@ -58,7 +58,13 @@ export function ShelfEdge({ actions, findId }: Props) {
             )
           }
         >
-          {changes > 0 ? `Review ${changes} ${changes === 1 ? 'change' : 'changes'}` : 'All is live'}
+          {changes > 0 ? (
+            <>
+              Review {changes} <span className="max-md:sr-only">{changes === 1 ? 'change' : 'changes'}</span>
+            </>
+          ) : (
+            'All is live'
+          )}
         </NavLink>
         <button
           type="button"

@@ -104,7 +104,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <Link to="/goods" aria-label="Back to the goods" className="rounded-md p-1 text-ink-2 hover:text-ink">
             <ChevronLeft size={16} aria-hidden="true" />
           </Link>
-          <h1 className="min-w-0 max-w-full truncate font-display text-xl font-bold" title={product.title}>
+          <h1 className="min-w-0 truncate font-display text-xl font-bold md:max-w-[42%]" title={product.title}>
             {(fields.drafts.title as string | undefined) ?? product.title}
           </h1>
           <LifeTag life={life} />
