@@ -122,5 +122,6 @@ test('a category may not move into its own branch or too deep', () => {
   expect(tree.refuseMove('c0', 'c3')).toMatch(/into itself/);
   expect(tree.refuseMove('other', 'c4')).toMatch(/5 levels/);
   expect(tree.refuseMove('other', 'c3')).toBeUndefined();
+  expect([tree.refuseChild('c4'), tree.refuseChild('c3')]).toEqual([expect.stringMatching(/5 levels/), undefined]);
   expect(tree.branch('c2').map(({ id }) => id)).toEqual(['c2', 'c3', 'c4']);
 });

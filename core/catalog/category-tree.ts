@@ -3,6 +3,8 @@ import type { Category } from './group';
 /** Deepest level that categories may have (a top category is level 1). */
 export const MAX_CATEGORY_DEPTH = 5;
 
+const TOO_DEEP = `Categories can be at most ${MAX_CATEGORY_DEPTH} levels deep.`;
+
 /** Looks up parents, children and branches of a set of categories. Built in O(n log n). */
 export class CategoryTree {
   readonly #byId = new Map<string, Category>();
@@ -61,6 +63,11 @@ export class CategoryTree {
     return rows;
   }
 
+  /** Why no category may be added below `parentId`, in plain words; undefined when one may. */
+  refuseChild(parentId: string): string | undefined {
+    return this.path(parentId).length >= MAX_CATEGORY_DEPTH ? TOO_DEEP : undefined;
+  }
+
   /** Why `id` may not move below `parentId`, in plain words; undefined when it may. */
   refuseMove(id: string, parentId: string | null): string | undefined {
     if (parentId === null) return undefined;
@@ -69,8 +76,7 @@ export class CategoryTree {
     if (branch.some((category) => category.id === parentId)) return 'A category cannot move into itself.';
     const depth = (categoryId: string) => this.path(categoryId).length;
     const height = Math.max(...branch.map((category) => depth(category.id))) - depth(id) + 1;
-    if (depth(parentId) + height > MAX_CATEGORY_DEPTH)
-      return `Categories can be at most ${MAX_CATEGORY_DEPTH} levels deep.`;
+    if (depth(parentId) + height > MAX_CATEGORY_DEPTH) return TOO_DEEP;
     return undefined;
   }
 }

@@ -1,11 +1,10 @@
 import clsx from 'clsx';
 import { ExternalLink, Monitor, PanelRightClose, Smartphone } from 'lucide-react';
 import { useContext, useEffect, useRef, useState } from 'react';
+import { REDRAW } from '../../contract/shop-window';
 import { onShopChanged } from './live-updates';
 import { WindowContext } from './window-state';
 
-/** Told to the framed storefront; it answers by drawing itself again from fresh data. */
-const REDRAW = 'dispona:redraw';
 const WIDTHS = { wide: 1280, phone: 390 };
 const LIMITS = { min: 280, max: 820, usual: 340 };
 

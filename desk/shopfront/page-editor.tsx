@@ -2,6 +2,7 @@ import { Plus } from 'lucide-react';
 import { toast } from 'sonner';
 import type { AnswerOf } from '../../contract/route';
 import type { shopfrontRoutes } from '../../contract/shopfront';
+import { sectionBodySchema } from '../../core/placement/page';
 import { wordsOf } from '../api';
 import { useShopWindow } from '../frame/window-state';
 import { Button } from '../ui/button';
@@ -46,15 +47,8 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
   const sections = (save.drafts.sections as WantedSection[] | undefined) ?? page.sections;
   const setSections = (next: WantedSection[]) => save.change({ sections: next });
   const fieldErrors = (index: number): Record<string, string> => {
-    const section = sections[index]!;
-    const errors: Record<string, string> = {};
-    if (!save.errors.sections) return errors;
-    if (section.kind !== 'tiles' && section.title.trim() === '') errors.title = 'A title is needed.';
-    if (section.kind === 'strip' && !(section.count >= 1 && section.count <= 24))
-      errors.count = 'A strip shows 1 to 24 goods.';
-    if (section.kind === 'banner' && section.text.length > 400)
-      errors.text = 'A banner can have at most 400 characters.';
-    return errors;
+    const checked = save.errors.sections ? sectionBodySchema.safeParse(sections[index]) : undefined;
+    return Object.fromEntries((checked?.error?.issues ?? []).map(({ path, message }) => [String(path[0]), message]));
   };
   return (
     <section aria-label={`Page ${page.title}`} className="flex min-w-0 flex-1 flex-col gap-3">

@@ -54,8 +54,7 @@ export function createCategory(catalog: Catalog, user: UserId, name: string, par
   };
   if (parentId) {
     categoryOrRefuse(catalog, parentId);
-    const problem =
-      parentId && tree.path(parentId).length >= 5 ? 'Categories can be at most 5 levels deep.' : undefined;
+    const problem = tree.refuseChild(parentId);
     if (problem) throw invalidField(['parentId'], problem);
   }
   catalog.journal.change(`Added category “${name}”`, catalog.actor(user), () => putCategory(catalog.db, category));
