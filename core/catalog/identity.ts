@@ -22,8 +22,8 @@ export function fold(text: string): string {
   // Most words of a catalog are plain letters, for which the rest would do nothing.
   if (PLAIN.test(text)) return text.toLowerCase();
   return text
-    .toLowerCase()
     .normalize('NFKD')
+    .toLowerCase()
     .replace(/\p{M}+/gu, '')
     .replace(/[ßæøœłđþ]/g, (letter) => FOLDED[letter]!);
 }

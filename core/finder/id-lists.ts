@@ -1,20 +1,35 @@
+type Pool = Uint8Array<ArrayBuffer> | Uint16Array<ArrayBuffer> | Uint32Array<ArrayBuffer>;
+
+const poolOf = (bits: 8 | 16 | 32, size: number): Pool =>
+  bits === 8 ? new Uint8Array(size) : bits === 16 ? new Uint16Array(size) : new Uint32Array(size);
+
+/** Longest list of one row; texts and values of a product are capped far below it. */
+const LONGEST = 0xffff;
+
 /**
  * For each row a short list of numbers, all in one typed array (compressed sparse rows). A list that outgrows its place
- * moves to the end; the space it leaves is won back when half of the array is waste.
+ * moves to the end; the space it leaves is won back when half of the array is waste. Numbers are kept in `bits` bits,
+ * and all in 32 from the first on that needs more.
  */
 export class IdLists {
   #start = new Uint32Array(64);
-  #length = new Uint32Array(64);
-  #room = new Uint32Array(64);
-  #pool = new Uint32Array(1024);
+  #length = new Uint16Array(64);
+  #room = new Uint16Array(64);
+  #bits: 8 | 16 | 32;
+  #pool: Pool;
   #end = 0;
   #waste = 0;
 
-  get bytes(): number {
-    return this.#pool.byteLength + 3 * this.#start.byteLength;
+  constructor(bits: 8 | 16 | 32) {
+    this.#bits = bits;
+    this.#pool = poolOf(bits, 1024);
   }
 
-  get pool(): Uint32Array {
+  get bytes(): number {
+    return this.#pool.byteLength + 2 * this.#start.byteLength;
+  }
+
+  get pool(): Pool {
     return this.#pool;
   }
 
@@ -26,50 +41,68 @@ export class IdLists {
     return this.#length[row] ?? 0;
   }
 
-  get(row: number): Uint32Array {
+  get(row: number): Pool {
     const start = this.start(row);
     return this.#pool.subarray(start, start + this.length(row));
   }
 
-  set(row: number, ids: ArrayLike<number>): void {
-    if (row >= this.#start.length) this.#growRows(row + 1);
-    if (ids.length > this.#room[row]!) {
+  /** Makes the first `length` of `ids` the list of a row. */
+  set(row: number, ids: ArrayLike<number>, length = ids.length): void {
+    if (length > LONGEST) throw new RangeError(`A list can hold ${LONGEST} numbers, not ${length}.`);
+    if (row >= this.#start.length) this.#resizeRows(Math.max(row + 1, Math.ceil(this.#start.length * 1.2)));
+    if (length > this.#room[row]!) {
       this.#waste += this.#room[row]!;
       if (this.#waste > this.#pool.length / 2) {
         this.#room[row] = 0;
         this.#length[row] = 0;
         this.#compact();
       }
-      this.#ensurePool(ids.length);
+      if (this.#end + length > this.#pool.length)
+        this.#resizePool(Math.max(this.#end + length, Math.ceil(this.#pool.length * 1.2)));
       this.#start[row] = this.#end;
-      this.#room[row] = ids.length;
-      this.#end += ids.length;
+      this.#room[row] = length;
+      this.#end += length;
     }
-    this.#pool.set(ids, this.#start[row]!);
-    this.#length[row] = ids.length;
+    if (this.#bits < 32) {
+      let bits = 0;
+      for (let i = 0; i < length; i++) bits |= ids[i]!;
+      if (bits >>> this.#bits !== 0) this.#widen();
+    }
+    const start = this.#start[row]!;
+    const pool = this.#pool;
+    for (let i = 0; i < length; i++) pool[start + i] = ids[i]!;
+    this.#length[row] = length;
   }
 
-  #growRows(rows: number): void {
-    const size = Math.max(rows, Math.ceil(this.#start.length * 1.2));
-    const grown = (old: Uint32Array) => {
-      const next = new Uint32Array(size);
-      next.set(old);
+  /** Gives back the room beyond `rows` rows and what they hold, but for a little spare. For after filling. */
+  trim(rows: number): void {
+    this.#resizeRows(Math.ceil(rows * 1.02) + 64);
+    this.#resizePool(Math.ceil(this.#end * 1.02) + 64);
+  }
+
+  #widen(): void {
+    this.#bits = 32;
+    this.#resizePool(this.#pool.length);
+  }
+
+  #resizeRows(rows: number): void {
+    const resized = <T extends Uint16Array | Uint32Array>(old: T, next: T): T => {
+      next.set(old.length > rows ? old.subarray(0, rows) : old);
       return next;
     };
-    this.#start = grown(this.#start);
-    this.#length = grown(this.#length);
-    this.#room = grown(this.#room);
+    this.#start = resized(this.#start, new Uint32Array(rows));
+    this.#length = resized(this.#length, new Uint16Array(rows));
+    this.#room = resized(this.#room, new Uint16Array(rows));
   }
 
-  #ensurePool(extra: number): void {
-    if (this.#end + extra <= this.#pool.length) return;
-    const next = new Uint32Array(Math.max(this.#end + extra, Math.ceil(this.#pool.length * 1.2)));
+  #resizePool(size: number): void {
+    const next = poolOf(this.#bits, size);
     next.set(this.#pool.subarray(0, this.#end));
     this.#pool = next;
   }
 
   #compact(): void {
-    const next = new Uint32Array(this.#pool.length);
+    const next = poolOf(this.#bits, this.#pool.length);
     let end = 0;
     for (let row = 0; row < this.#start.length; row++) {
       const length = this.#length[row]!;

@@ -22,9 +22,9 @@ export class SortedOrder {
     return undefined;
   }
 
-  /** Replaces everything by `slots`, sorted. O(n log n). */
-  load(slots: readonly number[]): void {
-    this.#slots = Uint32Array.from([...slots].sort(this.compare));
+  /** Replaces everything by `slots`, which must be in the order of `compare`. */
+  load(slots: Uint32Array<ArrayBuffer>): void {
+    this.#slots = slots;
     this.length = slots.length;
     this.#stale = true;
   }

@@ -1,25 +1,12 @@
 import type { Bitset } from './bitset';
 import { IdLists } from './id-lists';
 import type { Scratch } from './scratch';
-import { MIN_SLIP_LENGTH, oneSlip, queryWords, wordsOf } from './words';
+import { Vocabulary } from './vocabulary';
+import { queryWords, visitWords, type WordVisitor } from './words';
 
 /** How much a hit counts: the whole word, its beginning, or its beginning with one slip. */
 export const CLOSENESS = { exact: 10, prefix: 6, slip: 3 } as const;
 const MAX_WEIGHT = 255;
-
-interface Term {
-  word: string;
-  /** slots in rising order, and the weight of the word in each; unused while there is only one */
-  slots: Uint32Array;
-  weights: Uint8Array;
-  length: number;
-  /** Many words, such as SKUs, stand in one product only: those spare themselves the arrays. */
-  onlySlot: number;
-  onlyWeight: number;
-}
-
-const NO_SLOTS = new Uint32Array(0);
-const NO_WEIGHTS = new Uint8Array(0);
 
 export interface WeightedText {
   text: string;
@@ -32,77 +19,84 @@ export interface TextMatch {
   scores: Uint32Array;
 }
 
-/** Length and first three letters of a word in one number, 8 bits each. */
-function headOf(word: string): number {
-  const letter = (i: number) => (i < word.length ? word.charCodeAt(i) & 0xff : 0);
-  return ((Math.min(word.length, 255) << 24) | (letter(0) << 16) | (letter(1) << 8) | letter(2)) >>> 0;
-}
-
-/**
- * False when no slip can lead from the typed word to a word with this head. Follows `oneSlip` at the first letter that
- * differs: after a slip, a later letter must agree with its neighbour or its counterpart.
- */
-function maySlip(typed: number, head: number): boolean {
-  if (head >>> 24 < (typed >>> 24) - 1) return false;
-  const t0 = (typed >>> 16) & 0xff;
-  const t1 = (typed >>> 8) & 0xff;
-  const t2 = typed & 0xff;
-  const h0 = (head >>> 16) & 0xff;
-  const h1 = (head >>> 8) & 0xff;
-  const h2 = head & 0xff;
-  if (h0 !== t0) return h0 === t1 || h1 === t1 || h1 === t0;
-  if (h1 !== t1) return h1 === t2 || h2 === t2 || h2 === t1;
-  return true;
-}
+/** Where a word stands, and with what weight, in one number: slot × 256 + weight. */
+const posting = (slot: number, weight: number) => ((slot << 8) | weight) >>> 0;
 
 /** Words → the slots they stand in. Every word of a query must be met: exactly, as a beginning, or else with one slip. */
 export class TextIndex {
-  #vocabulary: string[] = [];
-  /** beginnings and lengths of the vocabulary: looking for slips reads these, and few of the words */
-  #heads = new Uint32Array(0);
-  #sorted = true;
-  readonly #terms = new Map<string, number>();
-  readonly #byId: (Term | undefined)[] = [];
-  readonly #freeIds: number[] = [];
-  readonly #termsOf = new IdLists();
+  readonly #vocabulary = new Vocabulary();
+  /** number of postings by term id */
+  #counts = new Uint32Array(256);
+  /** Many words, such as SKUs, stand in one product only: their posting is here, and spares itself a list. */
+  #only = new Uint32Array(256);
+  /** postings in rising order, of the words that have two or more */
+  readonly #lists: (Uint32Array | undefined)[] = [];
+  /** term ids of a slot, packed into bytes */
+  readonly #termsOf = new IdLists(8);
   #scores = new Uint32Array(0);
   #best = new Uint32Array(0);
+  /** the words of the text being read: their ids, and by id their weight, which is 0 for all others */
+  #met = new Uint32Array(256);
+  #metCount = 0;
+  #weightOf = new Uint8Array(256);
+  #weight = 0;
+  #packed = new Uint8Array(1024);
 
   get wordCount(): number {
-    return this.#terms.size;
+    return this.#vocabulary.size;
   }
 
   get bytes(): number {
-    let bytes = this.#termsOf.bytes + this.#heads.byteLength + this.#scores.byteLength + this.#best.byteLength;
-    for (const term of this.#byId) if (term) bytes += term.slots.byteLength + term.weights.byteLength;
+    let bytes = this.#vocabulary.bytes + this.#termsOf.bytes + this.#scores.byteLength + this.#best.byteLength;
+    bytes += this.#counts.byteLength + this.#only.byteLength + this.#weightOf.byteLength;
+    for (const list of this.#lists) if (list) bytes += list.byteLength;
     return bytes;
   }
 
-  /** New words are from now on appended, and put in place by the next search or single change. For filling an index. */
-  deferSorting(): void {
-    this.#sorted = false;
+  /** Fills an empty index with the texts of the slots 0 to `count`−1. Linear, but for putting the words in order. */
+  load(count: number, textsOf: (slot: number) => readonly WeightedText[]): void {
+    this.#vocabulary.deferSorting();
+    let weights = new Uint8Array(count * 64 + 64);
+    let end = 0;
+    for (let slot = 0; slot < count; slot++) {
+      this.#read(textsOf(slot));
+      if (end + this.#metCount > weights.length)
+        weights = resizedBytes(weights, Math.ceil((end + this.#metCount) * 1.4));
+      for (let i = 0; i < this.#metCount; i++) {
+        const id = this.#met[i]!;
+        weights[end++] = this.#weightOf[id]!;
+        this.#counts[id]!++;
+      }
+      this.#keepTerms(slot);
+      this.#forgetRead();
+    }
+    // Now that it is known how often each word stands, its list is made at its full length, and filled by a second pass.
+    const filled = new Uint32Array(this.#vocabulary.end);
+    let at = 0;
+    for (let slot = 0; slot < count; slot++)
+      this.#visitTerms(slot, (id) => {
+        const found = posting(slot, weights[at++]!);
+        if (this.#counts[id] === 1) this.#only[id] = found;
+        else (this.#lists[id] ??= new Uint32Array(this.#counts[id]!))[filled[id]!++] = found;
+      });
+    this.#termsOf.trim(count);
   }
 
   /** Makes these the texts of a slot. Words that it had before with the same weight are not touched. */
   set(slot: number, texts: readonly WeightedText[]): void {
-    const weights = new Map<string, number>();
-    for (const { text, weight } of texts)
-      for (const word of wordsOf(text)) weights.set(word, Math.min(MAX_WEIGHT, (weights.get(word) ?? 0) + weight));
-    const before = this.#termsOf.get(slot).slice();
-    const ids: number[] = [];
-    for (const [word, weight] of weights) {
-      const id = this.#terms.get(word) ?? this.#newTerm(word);
-      setPosting(this.#byId[id]!, slot, weight);
-      ids.push(id);
+    const before = this.#termIds(slot);
+    this.#read(texts);
+    for (let i = 0; i < this.#metCount; i++) {
+      const id = this.#met[i]!;
+      this.#setPosting(id, slot, this.#weightOf[id]!);
     }
-    this.#termsOf.set(slot, ids);
-    if (before.length === 0) return;
-    const kept = new Set(ids);
-    for (const id of before) if (!kept.has(id)) this.#forget(id, slot);
+    for (const id of before) if (this.#weightOf[id] === 0) this.#removePosting(id, slot);
+    this.#keepTerms(slot);
+    this.#forgetRead();
   }
 
   remove(slot: number): void {
-    for (const id of this.#termsOf.get(slot)) this.#forget(id, slot);
+    for (const id of this.#termIds(slot)) this.#removePosting(id, slot);
     this.#termsOf.set(slot, []);
   }
 
@@ -110,7 +104,6 @@ export class TextIndex {
   search(query: string, size: number, scratch: Scratch): TextMatch | undefined {
     const words = queryWords(query);
     if (words.length === 0) return undefined;
-    this.#sort();
     if (this.#scores.length < size) {
       this.#scores = new Uint32Array(size);
       this.#best = new Uint32Array(size);
@@ -132,154 +125,145 @@ export class TextIndex {
   /** Adds the slots that meet one word to `reached`, and its best score in each to `best`. */
   #collect(word: string, reached: Bitset, best: Uint32Array): void {
     const bits = reached.words;
-    for (const [term, closeness] of this.#reach(word)) {
-      const { slots, weights, length } = term;
-      const isOne = length === 1;
-      for (let k = 0; k < length; k++) {
-        const slot = isOne ? term.onlySlot : slots[k]!;
-        const score = (isOne ? term.onlyWeight : weights[k]!) * closeness;
+    this.#vocabulary.reach(word, (id, how) => {
+      const closeness = CLOSENESS[how];
+      const list = this.#lists[id];
+      const count = this.#counts[id]!;
+      for (let k = 0; k < count; k++) {
+        const found = list ? list[k]! : this.#only[id]!;
+        const slot = found >>> 8;
+        const score = (found & 0xff) * closeness;
         const bit = 1 << (slot & 31);
         if ((bits[slot >>> 5]! & bit) === 0) {
           bits[slot >>> 5]! |= bit;
           best[slot] = score;
         } else if (score > best[slot]!) best[slot] = score;
       }
+    });
+  }
+
+  /** Notes the words of these texts and their weights, until `#forgetRead`. */
+  #read(texts: readonly WeightedText[]): void {
+    for (const { text, weight } of texts) {
+      this.#weight = weight;
+      visitWords(text, this.#readWord);
     }
   }
 
-  *#reach(word: string): Generator<[Term, number]> {
-    const vocabulary = this.#vocabulary;
-    let found = false;
-    for (let i = this.#placeOf(word); i < vocabulary.length && vocabulary[i]!.startsWith(word); i++) {
-      found = true;
-      yield [this.#term(vocabulary[i]!), vocabulary[i] === word ? CLOSENESS.exact : CLOSENESS.prefix];
+  readonly #readWord: WordVisitor = (folded, start, end, hash) => {
+    const id = this.#vocabulary.idOf(folded, start, end, hash);
+    if (id >= this.#counts.length) this.#growTerms(id + 1);
+    const before = this.#weightOf[id]!;
+    if (before === 0) {
+      if (this.#metCount === this.#met.length) this.#met = resized(this.#met, this.#met.length * 2);
+      this.#met[this.#metCount++] = id;
     }
-    if (found || word.length < MIN_SLIP_LENGTH) return;
-    const typed = headOf(word);
-    const heads = this.#heads;
-    for (let i = 0; i < vocabulary.length; i++) {
-      if (!maySlip(typed, heads[i]!)) continue;
-      const other = vocabulary[i]!;
-      if (oneSlip(word, other)) yield [this.#term(other), CLOSENESS.slip];
+    this.#weightOf[id] = Math.min(MAX_WEIGHT, before + this.#weight);
+  };
+
+  #forgetRead(): void {
+    for (let i = 0; i < this.#metCount; i++) this.#weightOf[this.#met[i]!] = 0;
+    this.#metCount = 0;
+  }
+
+  /** Keeps the words just read as those of the slot: seven bits of an id a byte, the eighth says that more follow. */
+  #keepTerms(slot: number): void {
+    if (this.#packed.length < this.#metCount * 5) this.#packed = new Uint8Array(this.#metCount * 8);
+    let end = 0;
+    for (let i = 0; i < this.#metCount; i++) {
+      let id = this.#met[i]!;
+      for (; id > 0x7f; id >>>= 7) this.#packed[end++] = (id & 0x7f) | 0x80;
+      this.#packed[end++] = id;
+    }
+    this.#termsOf.set(slot, this.#packed, end);
+  }
+
+  #termIds(slot: number): number[] {
+    const ids: number[] = [];
+    this.#visitTerms(slot, (id) => ids.push(id));
+    return ids;
+  }
+
+  #visitTerms(slot: number, visit: (id: number) => void): void {
+    const { pool } = this.#termsOf;
+    const start = this.#termsOf.start(slot);
+    const end = start + this.#termsOf.length(slot);
+    let id = 0;
+    let shift = 0;
+    for (let i = start; i < end; i++) {
+      const byte = pool[i]!;
+      id |= (byte & 0x7f) << shift;
+      shift += 7;
+      if (byte > 0x7f) continue;
+      visit(id);
+      id = 0;
+      shift = 0;
     }
   }
 
-  #term(word: string): Term {
-    return this.#byId[this.#terms.get(word)!]!;
+  #growTerms(end: number): void {
+    const size = Math.ceil(end * 1.3);
+    this.#counts = resized(this.#counts, size);
+    this.#only = resized(this.#only, size);
+    this.#weightOf = resizedBytes(this.#weightOf, size);
   }
 
-  #newTerm(word: string): number {
-    const id = this.#freeIds.pop() ?? this.#byId.length;
-    this.#byId[id] = { word, slots: NO_SLOTS, weights: NO_WEIGHTS, length: 0, onlySlot: 0, onlyWeight: 0 };
-    this.#terms.set(word, id);
-    if (this.#sorted) {
-      const place = this.#placeOf(word);
-      this.#vocabulary.splice(place, 0, word);
-      if (this.#vocabulary.length > this.#heads.length) this.#growHeads();
-      this.#heads.copyWithin(place + 1, place, this.#vocabulary.length - 1);
-      this.#heads[place] = headOf(word);
-    } else this.#vocabulary.push(word);
-    return id;
-  }
-
-  #forget(id: number, slot: number): void {
-    const term = this.#byId[id]!;
-    removePosting(term, slot);
-    if (term.length === 0) this.#dropTerm(id, term.word);
-  }
-
-  #dropTerm(id: number, word: string): void {
-    this.#byId[id] = undefined;
-    this.#freeIds.push(id);
-    this.#terms.delete(word);
-    this.#sort();
-    const place = this.#placeOf(word);
-    this.#vocabulary.splice(place, 1);
-    this.#heads.copyWithin(place, place + 1, this.#vocabulary.length + 1);
-  }
-
-  #sort(): void {
-    if (this.#sorted) return;
-    this.#vocabulary.sort((a, b) => (a < b ? -1 : 1));
-    this.#heads = Uint32Array.from(this.#vocabulary, headOf);
-    this.#sorted = true;
-  }
-
-  #growHeads(): void {
-    const next = new Uint32Array(Math.ceil(this.#vocabulary.length * 1.2) + 64);
-    next.set(this.#heads);
-    this.#heads = next;
-  }
-
-  #placeOf(word: string): number {
-    let low = 0;
-    let high = this.#vocabulary.length;
-    while (low < high) {
-      const middle = (low + high) >>> 1;
-      if (this.#vocabulary[middle]! < word) low = middle + 1;
-      else high = middle;
+  #setPosting(id: number, slot: number, weight: number): void {
+    const count = this.#counts[id]!;
+    const added = posting(slot, weight);
+    if (count === 0 || (count === 1 && this.#only[id]! >>> 8 === slot)) {
+      this.#only[id] = added;
+      this.#counts[id] = 1;
+      return;
     }
-    return low;
+    const list = this.#lists[id] ?? Uint32Array.of(this.#only[id]!, 0, 0, 0);
+    const place = placeIn(list, count, slot);
+    if (place < count && list[place]! >>> 8 === slot) {
+      list[place] = added;
+      return;
+    }
+    const roomy = count < list.length ? list : resized(list, Math.ceil(count * 1.25) + 2);
+    roomy.copyWithin(place + 1, place, count);
+    roomy[place] = added;
+    this.#lists[id] = roomy;
+    this.#counts[id] = count + 1;
+  }
+
+  #removePosting(id: number, slot: number): void {
+    const list = this.#lists[id];
+    const count = --this.#counts[id]!;
+    if (list) {
+      const place = placeIn(list, count + 1, slot);
+      list.copyWithin(place, place + 1, count + 1);
+      if (count === 1) {
+        this.#only[id] = list[0]!;
+        this.#lists[id] = undefined;
+      }
+    }
+    if (count === 0) this.#vocabulary.drop(id);
   }
 }
 
-function postingPlace(term: Term, slot: number): number {
+/** The first place whose posting is of this slot or of a later one. */
+function placeIn(list: Uint32Array, count: number, slot: number): number {
   let low = 0;
-  let high = term.length;
-  if (high > 0 && term.slots[high - 1]! < slot) return high;
+  let high = count;
   while (low < high) {
     const middle = (low + high) >>> 1;
-    if (term.slots[middle]! < slot) low = middle + 1;
+    if (list[middle]! >>> 8 < slot) low = middle + 1;
     else high = middle;
   }
   return low;
 }
 
-function setPosting(term: Term, slot: number, weight: number): void {
-  if (term.length === 0 || (term.length === 1 && term.onlySlot === slot)) {
-    term.length = 1;
-    term.onlySlot = slot;
-    term.onlyWeight = weight;
-    return;
-  }
-  if (term.length === 1) writeOut(term);
-  const place = postingPlace(term, slot);
-  if (place < term.length && term.slots[place] === slot) {
-    term.weights[place] = weight;
-    return;
-  }
-  if (term.length === term.slots.length) grow(term, Math.ceil(term.length * 1.25) + 2);
-  term.slots.copyWithin(place + 1, place, term.length);
-  term.weights.copyWithin(place + 1, place, term.length);
-  term.slots[place] = slot;
-  term.weights[place] = weight;
-  term.length++;
+function resized(array: Uint32Array, size: number): Uint32Array<ArrayBuffer> {
+  const next = new Uint32Array(size);
+  next.set(array.length > size ? array.subarray(0, size) : array);
+  return next;
 }
 
-/** Puts the only posting into the arrays, since another comes. */
-function writeOut(term: Term): void {
-  if (term.slots.length === 0) grow(term, 4);
-  term.slots[0] = term.onlySlot;
-  term.weights[0] = term.onlyWeight;
-}
-
-function grow(term: Term, room: number): void {
-  const slots = new Uint32Array(room);
-  slots.set(term.slots);
-  const weights = new Uint8Array(room);
-  weights.set(term.weights);
-  term.slots = slots;
-  term.weights = weights;
-}
-
-function removePosting(term: Term, slot: number): void {
-  if (term.length > 1) {
-    const place = postingPlace(term, slot);
-    term.slots.copyWithin(place, place + 1, term.length);
-    term.weights.copyWithin(place, place + 1, term.length);
-  }
-  term.length--;
-  if (term.length !== 1) return;
-  term.onlySlot = term.slots[0]!;
-  term.onlyWeight = term.weights[0]!;
+function resizedBytes(array: Uint8Array, size: number): Uint8Array<ArrayBuffer> {
+  const next = new Uint8Array(size);
+  next.set(array);
+  return next;
 }

@@ -1,0 +1,199 @@
+import { hashWith, MIN_SLIP_LENGTH, oneSlip } from './words';
+
+/** Length and first three letters of a word in one number, 8 bits each. */
+function headOf(word: string): number {
+  const letter = (i: number) => (i < word.length ? word.charCodeAt(i) & 0xff : 0);
+  return ((Math.min(word.length, 255) << 24) | (letter(0) << 16) | (letter(1) << 8) | letter(2)) >>> 0;
+}
+
+/**
+ * False when no slip can lead from the typed word to a word with this head. Follows `oneSlip` at the first letter that
+ * differs: after a slip, a later letter must agree with its neighbour or its counterpart.
+ */
+function maySlip(typed: number, head: number): boolean {
+  if (head >>> 24 < (typed >>> 24) - 1) return false;
+  const t0 = (typed >>> 16) & 0xff;
+  const t1 = (typed >>> 8) & 0xff;
+  const t2 = typed & 0xff;
+  const h0 = (head >>> 16) & 0xff;
+  const h1 = (head >>> 8) & 0xff;
+  const h2 = head & 0xff;
+  if (h0 !== t0) return h0 === t1 || h1 === t1 || h1 === t0;
+  if (h1 !== t1) return h1 === t2 || h2 === t2 || h2 === t1;
+  return true;
+}
+
+const FREE = 0;
+
+/**
+ * Words ↔ term ids. Words are found by a hash of their letters, so that a word which stands in the middle of a text is
+ * looked up without being cut out of it; and kept in alphabetical order, for beginnings.
+ */
+export class Vocabulary {
+  /** by term id; undefined where a word was dropped */
+  readonly #words: (string | undefined)[] = [];
+  readonly #freeIds: number[] = [];
+  /** term id + 1 by hash, with linear probing */
+  #table = new Uint32Array(1 << 10);
+  /** term ids in the order of their words; stale while `#sorted` is false */
+  #order = new Uint32Array(0);
+  /** beginnings and lengths of the words, in the same order: looking for slips reads these, and few of the words */
+  #heads = new Uint32Array(0);
+  #sorted = true;
+  size = 0;
+
+  get bytes(): number {
+    return this.#table.byteLength + this.#order.byteLength + this.#heads.byteLength;
+  }
+
+  /** Term ids are below this. */
+  get end(): number {
+    return this.#words.length;
+  }
+
+  /** New words are put in order by the next search or single change only. For filling an index. */
+  deferSorting(): void {
+    this.#sorted = false;
+  }
+
+  /** The term id of the word between two places of a text, with the hash of its letters; a new word gets an id. */
+  idOf(text: string, start: number, end: number, hash: number): number {
+    const table = this.#table;
+    const mask = table.length - 1;
+    let place = spreadHash(hash) & mask;
+    for (; table[place] !== FREE; place = (place + 1) & mask)
+      if (this.#isAt(table[place]! - 1, text, start, end)) return table[place]! - 1;
+    return this.#add(text.slice(start, end), place);
+  }
+
+  drop(id: number): void {
+    const word = this.#words[id]!;
+    this.#sort();
+    const at = this.#placeOf(word);
+    this.#order.copyWithin(at, at + 1, this.size);
+    this.#heads.copyWithin(at, at + 1, this.size);
+    this.#unhash(word, id);
+    this.#words[id] = undefined;
+    this.#freeIds.push(id);
+    this.size--;
+  }
+
+  /**
+   * Calls `visit` with the terms that a typed word reaches: itself and those it begins; when there are none and it is long
+   * enough, those that begin with it but for one slip.
+   */
+  reach(typed: string, visit: (id: number, how: 'exact' | 'prefix' | 'slip') => void): void {
+    this.#sort();
+    let found = false;
+    for (let place = this.#placeOf(typed); place < this.size; place++) {
+      const word = this.#wordAt(place);
+      if (!word.startsWith(typed)) break;
+      found = true;
+      visit(this.#order[place]!, word === typed ? 'exact' : 'prefix');
+    }
+    if (found || typed.length < MIN_SLIP_LENGTH) return;
+    const head = headOf(typed);
+    for (let place = 0; place < this.size; place++)
+      if (maySlip(head, this.#heads[place]!) && oneSlip(typed, this.#wordAt(place))) visit(this.#order[place]!, 'slip');
+  }
+
+  #wordAt(place: number): string {
+    return this.#words[this.#order[place]!]!;
+  }
+
+  #isAt(id: number, text: string, start: number, end: number): boolean {
+    const word = this.#words[id]!;
+    if (word.length !== end - start) return false;
+    for (let i = 0; i < word.length; i++) if (word.charCodeAt(i) !== text.charCodeAt(start + i)) return false;
+    return true;
+  }
+
+  #add(word: string, tablePlace: number): number {
+    const id = this.#freeIds.pop() ?? this.#words.length;
+    this.#words[id] = word;
+    this.#table[tablePlace] = id + 1;
+    this.size++;
+    if (this.size * 2 > this.#table.length) this.#growTable();
+    if (this.#sorted) this.#insert(word, id);
+    return id;
+  }
+
+  #insert(word: string, id: number): void {
+    if (this.size > this.#order.length) {
+      this.#order = grown(this.#order, this.size);
+      this.#heads = grown(this.#heads, this.size);
+    }
+    const place = this.#placeOf(word, this.size - 1);
+    this.#order.copyWithin(place + 1, place, this.size - 1);
+    this.#heads.copyWithin(place + 1, place, this.size - 1);
+    this.#order[place] = id;
+    this.#heads[place] = headOf(word);
+  }
+
+  #sort(): void {
+    if (this.#sorted) return;
+    const words: string[] = [];
+    for (const word of this.#words) if (word !== undefined) words.push(word);
+    words.sort();
+    this.#order = Uint32Array.from(words, (word) => this.idOf(word, 0, word.length, hashOf(word)));
+    this.#heads = Uint32Array.from(words, headOf);
+    this.#sorted = true;
+  }
+
+  #growTable(): void {
+    this.#table = new Uint32Array(this.#table.length * 2);
+    this.#words.forEach((word, id) => {
+      if (word !== undefined) this.#table[this.#freePlace(word)] = id + 1;
+    });
+  }
+
+  #freePlace(word: string): number {
+    const mask = this.#table.length - 1;
+    let place = spreadHash(hashOf(word)) & mask;
+    while (this.#table[place] !== FREE) place = (place + 1) & mask;
+    return place;
+  }
+
+  /** Takes a word out of the table, and puts those that had to step aside in place again. */
+  #unhash(word: string, id: number): void {
+    const table = this.#table;
+    const mask = table.length - 1;
+    let place = spreadHash(hashOf(word)) & mask;
+    while (table[place] !== id + 1) place = (place + 1) & mask;
+    table[place] = FREE;
+    for (place = (place + 1) & mask; table[place] !== FREE; place = (place + 1) & mask) {
+      const moved = table[place]!;
+      table[place] = FREE;
+      table[this.#freePlace(this.#words[moved - 1]!)] = moved;
+    }
+  }
+
+  #placeOf(word: string, size = this.size): number {
+    let low = 0;
+    let high = size;
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (this.#wordAt(middle) < word) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+}
+
+function hashOf(word: string): number {
+  let hash = 0;
+  for (let i = 0; i < word.length; i++) hash = hashWith(hash, word.charCodeAt(i));
+  return hash;
+}
+
+/** Makes near hashes fall far apart, which linear probing needs. */
+function spreadHash(hash: number): number {
+  const mixed = Math.imul(hash ^ (hash >>> 15), 0x2c1b3c6d);
+  return (mixed ^ (mixed >>> 13)) >>> 0;
+}
+
+function grown(array: Uint32Array, size: number): Uint32Array<ArrayBuffer> {
+  const next = new Uint32Array(Math.ceil(size * 1.2) + 64);
+  next.set(array);
+  return next;
+}
