@@ -3,6 +3,8 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   publicDir: false,
+  // React chooses between its checking and its quick form by NODE_ENV: built in, the quick one is used without it.
+  ssr: { noExternal: ['react', 'react-dom', 'react-router'] },
   build: {
     ssr: true,
     outDir: 'dist/server',

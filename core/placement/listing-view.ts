@@ -2,6 +2,8 @@ import type { Bitset } from '../finder/bitset';
 import { list, type ChoiceFilter, type ListingResult } from '../finder/listing';
 import { cardOf, type ProductCard } from './card';
 import { AVAILABLE } from './facts';
+import { optionField, optionOfField } from '../rules/field';
+import { keptWhileUnchanged } from './kept';
 import type { ResolvedShop } from './resolved-shop';
 
 export const PAGE_SIZE = 24;
@@ -69,29 +71,49 @@ interface FacetSource {
   label: string;
   onVariant: boolean;
   toIndex: (value: string) => string | undefined;
-  describe: (value: string) => { value: string; label: string; order: number | string; colour?: string } | undefined;
+  /** values that are shown, by their key in the index; all when absent */
+  among?: ReadonlySet<string>;
 }
 
-function groupFacet(
-  shop: ResolvedShop,
-  kind: 'category' | 'brand' | 'tag',
-  label: string,
-  among?: Set<string>,
-): FacetSource {
-  const map = { category: shop.categories, brand: shop.brands, tag: shop.tags }[kind];
-  const place = new Map(kind === 'category' ? shop.tree.flat().map(({ category }, i) => [category.id, i]) : []);
-  return {
-    key: kind,
-    facet: kind,
-    label,
-    onVariant: false,
-    toIndex: (slug) => shop.bySlug(kind, slug),
-    describe: (id) => {
-      const group = map.get(id);
-      if (!group || (among && !among.has(id))) return undefined;
-      return { value: group.slug, label: group.name, order: place.get(id) ?? group.name };
-    },
-  };
+interface DescribedValue {
+  /** key and id in the index */
+  indexValue: string;
+  id: number;
+  value: string;
+  label: string;
+  colour?: string;
+}
+
+/** All values of a facet, in the order and with the words in which shoppers read them. */
+function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
+  const values: (DescribedValue & { order: number | string })[] = [];
+  const groups = { category: shop.categories, brand: shop.brands }[facet];
+  const places = new Map(facet === 'category' ? shop.tree.flat().map(({ category }, i) => [category.id, i]) : []);
+  const option = shop.options.get(optionOfField(facet) ?? '');
+  const optionPlaces = new Map([...(option?.values.keys() ?? [])].map((value, i) => [value, i]));
+  for (const [indexValue, id] of shop.index.facet(facet) ?? []) {
+    const group = groups?.get(indexValue);
+    if (group) {
+      const order = places.get(indexValue) ?? group.name;
+      values.push({ indexValue, id, value: group.slug, label: group.name, order });
+    } else if (option) {
+      const label = option.values.get(indexValue) ?? indexValue;
+      const colour = option.swatches.get(indexValue);
+      values.push({ indexValue, id, value: indexValue, label, colour, order: optionPlaces.get(indexValue) ?? 0 });
+    } else if (facet === AVAILABLE) values.push({ indexValue, id, value: indexValue, label: 'In stock', order: 0 });
+  }
+  values.sort((a, b) => (a.order === b.order ? 0 : a.order < b.order ? -1 : 1));
+  return values.map(({ order: _order, ...value }) => value);
+}
+
+/** Facets described so far: a listing is asked for far more often than the shop changes. */
+const describedFacets = keptWhileUnchanged(() => new Map<string, DescribedValue[]>());
+
+function describedValues(shop: ResolvedShop, facet: string): DescribedValue[] {
+  const described = describedFacets(shop);
+  let values = described.get(facet);
+  if (!values) described.set(facet, (values = describeFacet(shop, facet)));
+  return values;
 }
 
 /** The choice filters that shoppers get at a place, in order. */
@@ -103,31 +125,17 @@ function facetSources(
   const parent = at.kind === 'category' ? at.id : null;
   const among = new Set(shop.tree.children(parent).map((category) => category.id));
   for (const slug of chosen.get('category') ?? []) among.add(shop.bySlug('category', slug) ?? '');
-  const sources = [groupFacet(shop, 'category', 'Category', among), groupFacet(shop, 'brand', 'Brand')];
-  for (const [key, option] of shop.options) {
-    const order = new Map([...option.values.keys()].map((value, i) => [value, i]));
-    sources.push({
-      key: RESERVED.has(key) ? `option.${key}` : key,
-      facet: `option.${key}`,
-      label: option.label,
-      onVariant: true,
-      toIndex: (value) => value,
-      describe: (value) => ({
-        value,
-        label: option.values.get(value) ?? value,
-        order: order.get(value) ?? 0,
-        colour: option.swatches.get(value),
-      }),
-    });
+  const ofGroup = (kind: 'category' | 'brand') => (slug: string) => shop.bySlug(kind, slug);
+  const asIs = (value: string) => value;
+  const sources: FacetSource[] = [
+    { key: 'category', facet: 'category', label: 'Category', onVariant: false, toIndex: ofGroup('category'), among },
+    { key: 'brand', facet: 'brand', label: 'Brand', onVariant: false, toIndex: ofGroup('brand') },
+  ];
+  for (const [key, { label }] of shop.options) {
+    const inAddress = RESERVED.has(key) ? `option.${key}` : key;
+    sources.push({ key: inAddress, facet: optionField(key), label, onVariant: true, toIndex: asIs });
   }
-  sources.push({
-    key: 'stock',
-    facet: AVAILABLE,
-    label: 'Stock',
-    onVariant: true,
-    toIndex: (value) => value,
-    describe: (value) => ({ value, label: 'In stock', order: 0 }),
-  });
+  sources.push({ key: 'stock', facet: AVAILABLE, label: 'Stock', onVariant: true, toIndex: asIs });
   return sources;
 }
 
@@ -190,22 +198,13 @@ function choiceFacet(
   chosen: readonly string[],
 ): FacetView[] {
   const counts = result.counts.get(source.facet)!;
-  const values: (FacetValueView & { order: number | string })[] = [];
-  for (const [indexValue, id] of shop.index.facet(source.facet) ?? []) {
-    const described = source.describe(indexValue);
-    if (!described) continue;
+  const values: FacetValueView[] = [];
+  for (const { indexValue, id, value, label, colour } of describedValues(shop, source.facet)) {
+    if (source.among && !source.among.has(indexValue)) continue;
     const count = counts[id] ?? 0;
-    const selected = chosen.includes(described.value);
-    if (count > 0 || selected) values.push({ ...described, count, selected });
+    const selected = chosen.includes(value);
+    if (count > 0 || selected) values.push({ value, label, colour, count, selected });
   }
   if (values.length === 0) return [];
-  values.sort((a, b) => (a.order === b.order ? 0 : a.order < b.order ? -1 : 1));
-  return [
-    {
-      key: source.key,
-      label: source.label,
-      type: 'choice',
-      values: values.map(({ order: _order, ...value }) => value),
-    },
-  ];
+  return [{ key: source.key, label: source.label, type: 'choice', values }];
 }

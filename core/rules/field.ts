@@ -67,6 +67,9 @@ export type FieldRegistry = ReadonlyMap<string, Field>;
 
 /** Key under which the option `key` joins the registry. */
 export const optionField = (key: string) => `option.${key}`;
+/** The option key of a field that `optionField` named; undefined for other fields. */
+export const optionOfField = (field: string) =>
+  field.startsWith('option.') ? field.slice('option.'.length) : undefined;
 
 const standingWords = new Map([
   ['live', 'live'],

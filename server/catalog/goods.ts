@@ -2,6 +2,7 @@ import { variantName } from '../../core/catalog/variants';
 import type { Product } from '../../core/catalog/product';
 import { list, type ChoiceFilter } from '../../core/finder/listing';
 import { mediaUrl } from '../../core/placement/card';
+import { keptWhileUnchanged } from '../../core/placement/kept';
 import { placeCounts, whereItShows } from '../../core/placement/where-it-shows';
 import { effectivePrice, marginOf } from '../../core/pricing/price';
 import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
@@ -27,16 +28,18 @@ function margins(catalog: Catalog, product: Product): Record<string, number | nu
   );
 }
 
-const counted = new WeakMap<Catalog, { version: number; minute: number; counts: Uint16Array }>();
+const placesByMinute = keptWhileUnchanged(() => new Map<number, Uint16Array>());
 
-/** Places per slot, worked out once for each state of the working copy. */
+/** Places per slot, worked out once for each state of the working copy and each minute. */
 function places(catalog: Catalog): Uint16Array {
   const { shop } = catalog.working;
+  const known = placesByMinute(shop);
   const minute = Math.floor(catalog.now / 60);
-  const kept = counted.get(catalog);
-  if (kept && kept.version === shop.version && kept.minute === minute) return kept.counts;
-  const counts = placeCounts(shop, catalog.now);
-  counted.set(catalog, { version: shop.version, minute, counts });
+  let counts = known.get(minute);
+  if (!counts) {
+    known.clear();
+    known.set(minute, (counts = placeCounts(shop, catalog.now)));
+  }
   return counts;
 }
 

@@ -6,15 +6,20 @@ import { productView } from '../../core/placement/product-view';
 import { answer } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';
 import { notFound } from '../problem';
+import { KeptListings } from './kept-listings';
 import { listingRequest, placeOf } from './listing-request';
 
 /** The public JSON of the live shop, and what describes the whole API. */
 export function shopApi(catalog: Catalog): Router {
   const router = Router();
   const { live } = catalog;
+  const listings = new KeptListings(live.shop);
   answer(router, shopRoutes.listing, ({ request }) => {
-    const query = request.query as Record<string, unknown>;
-    return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), catalog.now);
+    const { now } = catalog;
+    return listings.answer(request.url, now, () => {
+      const query = request.query as Record<string, unknown>;
+      return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), now);
+    });
   });
   answer(router, shopRoutes.product, ({ params }) => {
     const id = live.shop.bySlug('product', params.slug!);

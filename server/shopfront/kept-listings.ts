@@ -1,0 +1,36 @@
+import type { ListingView } from '../../core/placement/listing-view';
+import type { ResolvedShop } from '../../core/placement/resolved-shop';
+
+const MOST_KEPT = 500;
+/** Addresses beyond this length come from no link of the shop. */
+const LONGEST_ADDRESS = 500;
+
+/**
+ * Listings of the live shop as they were last answered. Many shoppers ask for the same few; an answer holds until the shop
+ * changes, or the minute does, by which rules that speak of time go.
+ */
+export class KeptListings {
+  readonly #answers = new Map<string, ListingView>();
+  #version = -1;
+  #minute = -1;
+
+  constructor(readonly shop: ResolvedShop) {}
+
+  /** The listing at an address at `now` (seconds since 1970), made by `make` when it is not known. */
+  answer(address: string, now: number, make: () => ListingView): ListingView {
+    const minute = Math.floor(now / 60);
+    if (this.shop.version !== this.#version || minute !== this.#minute) {
+      this.#answers.clear();
+      this.#version = this.shop.version;
+      this.#minute = minute;
+    }
+    const known = this.#answers.get(address);
+    if (known) return known;
+    const answer = make();
+    if (address.length > LONGEST_ADDRESS) return answer;
+    const [oldest] = this.#answers.size >= MOST_KEPT ? this.#answers.keys() : [];
+    if (oldest !== undefined) this.#answers.delete(oldest);
+    this.#answers.set(address, answer);
+    return answer;
+  }
+}
