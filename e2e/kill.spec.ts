@@ -72,7 +72,7 @@ test('kill -9 during a burst of saves, uploads and editions leaves a database th
       db.prepare('SELECT count(*) FROM change WHERE id NOT IN (SELECT change_id FROM journal)').pluck().get(),
     ).toBe(0);
     expect(
-      db.prepare('SELECT count(*) FROM edition_document WHERE hash NOT IN (SELECT hash FROM document)').pluck().get(),
+      db.prepare('SELECT count(*) FROM edition_span WHERE hash NOT IN (SELECT hash FROM document)').pluck().get(),
     ).toBe(0);
     const kept = new Set(db.prepare('SELECT id FROM product').pluck().all());
     expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);

@@ -184,8 +184,8 @@ export class FinderIndex {
     this.variantValuesOf.trim(this.#variantEnd);
   }
 
-  /** Adds a product or replaces the one with the same id. */
-  put(entry: FinderEntry): void {
+  /** Adds a product or replaces the one with the same id. `sameTexts`: its texts are known to be those it had. */
+  put(entry: FinderEntry, { sameTexts = false } = {}): void {
     const known = this.#slotOf.get(entry.id);
     if (known === undefined) {
       const slot = this.#place(entry, this.#takeSlot(entry.id));
@@ -200,7 +200,7 @@ export class FinderIndex {
     for (const order of moved) order.remove(known);
     this.#clearValues(known);
     this.#place(entry, known);
-    this.text.set(known, entry.texts);
+    if (!sameTexts) this.text.set(known, entry.texts);
     for (const order of moved) order.insert(known);
   }
 

@@ -124,7 +124,7 @@ export class ResolvedShop {
   /** `apply` for many documents: when a large part of the products changes, building the index afresh is quicker. */
   applyAll(changes: readonly DocumentUpdate[]): void {
     const products = changes.filter((change) => change.kind === 'product');
-    if (products.length < REBUILD_FROM || products.length * 8 < this.products.size) {
+    if (!this.#isLargePart(products.length)) {
       for (const { kind, key, body } of changes) this.apply(kind, key, body);
       return;
     }
@@ -136,14 +136,12 @@ export class ResolvedShop {
     this.#rebuild();
   }
 
-  /** Works many products out again after their stock or standing changed. */
+  /** Works products out again after their stock or standing changed. */
   refreshAll(productIds: readonly string[]): void {
-    this.applyAll(
-      productIds.flatMap((key) => {
-        const body = this.products.get(key);
-        return body ? [{ kind: 'product' as const, key, body }] : [];
-      }),
-    );
+    const known = productIds.filter((id) => this.products.has(id));
+    if (this.#isLargePart(known.length)) this.#rebuild();
+    else for (const id of known) this.#index(this.products.get(id)!, { sameTexts: true });
+    this.#touched();
   }
 
   /** Adds or replaces one document, or removes it when `body` is undefined. */
@@ -272,9 +270,18 @@ export class ResolvedShop {
     return entryOf(facts, product, { brand: this.brands.get(product.brandId ?? '')?.name ?? '', tags });
   }
 
+  /** So many products that building the index afresh is quicker than putting each. */
+  #isLargePart(products: number): boolean {
+    return products >= REBUILD_FROM && products * 8 >= this.products.size;
+  }
+
   #putProduct(product: ProductDocument): void {
     this.#storeProduct(product);
-    this.index.put(this.#entry(product));
+    this.#index(product);
+  }
+
+  #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
+    this.index.put(this.#entry(product), known);
     this.#refreshMembership(product.id);
   }
 

@@ -1,7 +1,13 @@
 import { EventEmitter } from 'node:events';
 import { join } from 'node:path';
 import { openDatabase, type Db } from '../database/connection';
-import { repeatEdition, writeEdition, type StoredDocument } from '../database/editions';
+import {
+  repeatEdition,
+  writeEdition,
+  type DocumentKey,
+  type EditionStep,
+  type StoredDocument,
+} from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
 import { readStock } from '../database/products';
 import { LiveShop } from './live';
@@ -56,36 +62,30 @@ export class Catalog {
   /** Makes the working copy the next edition, in one transaction. Answers its number. */
   putLive(label: string, userId: string | null): number {
     const put: StoredDocument[] = [];
-    const gone: { kind: string; key: string }[] = [];
-    const bodies = new Map<string, unknown>();
+    const gone: DocumentKey[] = [];
     for (const ref of this.working.changed) {
       const document = this.working.document(ref);
-      if (!document) {
-        gone.push(splitRef(ref));
-        continue;
-      }
-      const { hash, body } = serialise(document);
-      put.push({ kind: document.kind, key: document.key, hash, body });
-      bodies.set(hash, JSON.parse(body));
+      if (document) put.push({ kind: document.kind, key: document.key, ...serialise(document) });
+      else gone.push(splitRef(ref));
     }
     const number = writeEdition(this.db, { label, at: this.clock().toISOString(), userId }, put, gone);
-    this.#moved(this.live.moveTo(number, bodies), number);
+    this.#moved({ number, put, gone });
     return number;
   }
 
   /** Makes the content of an older edition live again, as a new edition. The working copy stays as it is. */
   goBack(old: number, label: string, userId: string | null): number {
-    const number = repeatEdition(this.db, { label, at: this.clock().toISOString(), userId }, old);
-    this.#moved(this.live.moveTo(number), number);
-    return number;
+    const edition = repeatEdition(this.db, { label, at: this.clock().toISOString(), userId }, old);
+    this.#moved(edition);
+    return edition.number;
   }
 
   close(): void {
     this.db.close();
   }
 
-  #moved(refs: string[], number: number): void {
-    this.working.compare(refs);
+  #moved({ number, put, gone }: EditionStep): void {
+    this.working.compare(this.live.moveTo(number, put, gone));
     this.events.emit('event', { type: 'edition', id: number, subjects: [] });
   }
 }

@@ -9,9 +9,12 @@ export interface EditionRow {
   ofEdition: number | null;
 }
 
-export interface DocumentRef {
+export interface DocumentKey {
   kind: DocumentKind;
   key: string;
+}
+
+export interface DocumentRef extends DocumentKey {
   hash: string;
 }
 
@@ -32,22 +35,14 @@ export function listEditions(db: Db, limit: number): EditionRow[] {
     .all(limit) as EditionRow[];
 }
 
-export function editionRefs(db: Db, edition: number): DocumentRef[] {
-  return db.prepare(`SELECT kind, key, hash FROM edition_document WHERE edition = ?`).all(edition) as DocumentRef[];
-}
-
-/** The documents of an edition with their hashes. */
-export function readEdition(db: Db, edition: number): (ShopDocument & { hash: string })[] {
+/** The documents of the newest edition with their hashes. */
+export function readLatest(db: Db): (ShopDocument & { hash: string })[] {
   const rows = db
     .prepare(
-      `SELECT edition_document.kind, key, hash, body FROM edition_document JOIN document USING (hash) WHERE edition = ?`,
+      `SELECT edition_span.kind, key, hash, body FROM edition_span JOIN document USING (hash) WHERE until IS NULL`,
     )
-    .all(edition) as StoredDocument[];
+    .all() as StoredDocument[];
   return rows.map((row) => ({ ...row, body: JSON.parse(row.body) }) as ShopDocument & { hash: string });
-}
-
-export function readDocument(db: Db, hash: string): unknown {
-  return JSON.parse(db.prepare(`SELECT body FROM document WHERE hash = ?`).pluck().get(hash) as string);
 }
 
 interface NewEdition {
@@ -66,50 +61,67 @@ function insertEdition(db: Db, number: number, { label, at, userId }: NewEdition
   );
 }
 
-function copyRefs(db: Db, from: number, to: number): void {
-  db.prepare(
-    `INSERT INTO edition_document (edition, kind, key, hash)
-     SELECT ?, kind, key, hash FROM edition_document WHERE edition = ?`,
-  ).run(to, from);
+/** Puts documents into the edition `number`, in place of those that stand there under the same key, and takes some out. */
+function writeSpans(db: Db, number: number, put: Iterable<DocumentRef>, gone: Iterable<DocumentKey>): void {
+  const close = db.prepare(`UPDATE edition_span SET until = ? WHERE kind = ? AND key = ? AND until IS NULL`);
+  const open = db.prepare(`INSERT INTO edition_span (kind, key, since, until, hash) VALUES (?, ?, ?, NULL, ?)`);
+  for (const { kind, key } of gone) close.run(number, kind, key);
+  for (const { kind, key, hash } of put) {
+    close.run(number, kind, key);
+    open.run(kind, key, number, hash);
+  }
 }
 
-/** Writes an edition in one transaction: the one before it, with `put` put in and `gone` taken out. */
+/** Writes an edition in one transaction: the one before it, with `put` put in and `gone` taken out. Answers its number. */
 export function writeEdition(
   db: Db,
   edition: NewEdition,
-  put: Iterable<StoredDocument>,
-  gone: Iterable<{ kind: string; key: string }>,
+  put: readonly StoredDocument[],
+  gone: readonly DocumentKey[],
 ): number {
   return db
     .transaction(() => {
-      const before = latestEdition(db);
-      const number = before + 1;
+      const number = latestEdition(db) + 1;
       insertEdition(db, number, edition, null);
-      copyRefs(db, before, number);
       const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`);
-      const refer = db.prepare(
-        `INSERT INTO edition_document (edition, kind, key, hash) VALUES (?, ?, ?, ?)
-         ON CONFLICT DO UPDATE SET hash = excluded.hash`,
-      );
-      for (const { kind, key, hash, body } of put) {
-        store.run(hash, kind, body);
-        refer.run(number, kind, key, hash);
-      }
-      const drop = db.prepare(`DELETE FROM edition_document WHERE edition = ? AND kind = ? AND key = ?`);
-      for (const { kind, key } of gone) drop.run(number, kind, key);
+      for (const { hash, kind, body } of put) store.run(hash, kind, body);
+      writeSpans(db, number, put, gone);
       return number;
     })
     .immediate();
 }
 
-/** Makes the content of an older edition the newest edition. */
-export function repeatEdition(db: Db, edition: NewEdition, old: number): number {
+/** An edition and how it differs from the one before. */
+export interface EditionStep {
+  number: number;
+  put: StoredDocument[];
+  gone: DocumentKey[];
+}
+
+/** Makes the content of an older edition the newest edition. Answers what that changed. */
+export function repeatEdition(db: Db, edition: NewEdition, old: number): EditionStep {
+  const put = db.prepare(
+    `SELECT older.kind, key, older.hash, body FROM edition_span AS older JOIN document USING (hash)
+     WHERE since <= :old AND until > :old AND NOT EXISTS (
+       SELECT 1 FROM edition_span AS now
+       WHERE now.kind = older.kind AND now.key = older.key AND now.until IS NULL AND now.hash = older.hash)`,
+  );
+  const gone = db.prepare(
+    `SELECT kind, key FROM edition_span AS now
+     WHERE until IS NULL AND since > :old AND NOT EXISTS (
+       SELECT 1 FROM edition_span AS older
+       WHERE older.kind = now.kind AND older.key = now.key AND older.since <= :old AND older.until > :old)`,
+  );
   return db
     .transaction(() => {
       const number = latestEdition(db) + 1;
+      const changes = {
+        put: put.all({ old }) as StoredDocument[],
+        gone: gone.all({ old }) as DocumentKey[],
+      };
       insertEdition(db, number, edition, old);
-      copyRefs(db, old, number);
-      return number;
+      writeSpans(db, number, changes.put, changes.gone);
+      return { number, ...changes };
     })
     .immediate();
 }
