@@ -122,8 +122,12 @@ ${table(
       server.map(({ httpPage }) => spread(httpPage)),
     ),
     row(
-      'listing requests per second, 50 clients (client on the same machine)',
+      'listing requests per second, 50 clients on the same machine, each request another one',
       server.map(({ requestsPerSecond }) => requestsPerSecond.toFixed(0)),
+    ),
+    row(
+      '– the same 400 requests again, as kept while nothing changes',
+      server.map(({ knownPerSecond }) => knownPerSecond.toFixed(0)),
     ),
     row(
       '– of them failed',
