@@ -60,7 +60,7 @@ export function benchQueries(catalog: ScaledCatalog, count: number, mix: QueryKi
     }
     if (mix === 'exact' && random() < 0.5) query.filters.available = ['in'];
     if (mix === 'exact' && (!query.filters.available || random() < 0.5)) {
-      const { price } = effectivePrice(product.variants[0]!);
+      const { price } = effectivePrice(product, product.variants[0]!, 0);
       query.price = { min: Math.floor(price * 0.6), max: Math.floor(price * 1.6) };
     }
     return query;

@@ -1,19 +1,31 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/catalog/identity';
 import {
+  barcodeSchema,
+  contentSchema,
+  customFieldSchema,
   focusSchema,
+  momentSchema,
   moneySchema,
+  packageSizeSchema,
   productKindSchema,
   productSchema,
+  quantityPriceSchema,
+  relationSchema,
   standingSchema,
   stockSchema,
   swatchSchema,
+  taxClassSchema,
   titleSchema,
+  unitPricingSchema,
+  weightSchema,
+  whenSoldOutSchema,
 } from '../core/catalog/product';
+import { attributeSchema, specSheetSchema, specValueSchema } from '../core/catalog/spec';
 import { route } from './route';
 
 /** Where a product is in its life, as its swing tag says. */
-export const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'off']);
+export const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'waiting', 'ended', 'off']);
 export type Life = z.infer<typeof lifeSchema>;
 
 export const goodsRowSchema = z.object({
@@ -71,8 +83,23 @@ export const productAnswerSchema = z.object({
   /** send it back with a write, so that a clash can be told */
   revision: z.number().int(),
   life: lifeSchema,
-  /** margin in basis points by variant id */
+  /** by variant id, basis points of the price without tax */
   margins: z.record(z.string(), z.number().int().nullable()),
+  markUps: z.record(z.string(), z.number().int().nullable()),
+  /** SKUs and barcodes that other variants have too */
+  duplicates: z.array(
+    z.object({
+      variantId: z.string(),
+      field: z.enum(['sku', 'barcode']),
+      value: z.string(),
+      productId: z.string(),
+      title: z.string(),
+    }),
+  ),
+  /** products that its relations name, by id */
+  related: z.record(z.string(), z.object({ title: z.string(), thumbnail: z.string().nullable() })),
+  timeZone: z.string(),
+  currency: z.string(),
   places: z.array(placeSchema),
 });
 export type ProductAnswer = z.infer<typeof productAnswerSchema>;
@@ -91,6 +118,36 @@ export const productFieldsSchema = z
     brandId: idSchema.nullable(),
     categoryIds: z.array(idSchema).max(50, 'A product can be in at most 50 categories.'),
     tagIds: z.array(idSchema).max(100, 'A product can have at most 100 tags.'),
+    saleFrom: momentSchema,
+    saleUntil: momentSchema,
+    quantityPrices: z.array(quantityPriceSchema).max(12, 'At most 12 quantity prices.'),
+    unitPricing: unitPricingSchema.nullable(),
+    taxClass: taxClassSchema,
+    priceOnRequest: z.boolean(),
+    hidePriceWhenSoldOut: z.boolean(),
+    whenSoldOut: whenSoldOutSchema,
+    orderDelay: z.string().trim().max(120, 'At most 120 characters.'),
+    weight: weightSchema,
+    size: packageSizeSchema.nullable(),
+    packageSort: z.string().trim().max(80, 'At most 80 characters.'),
+    dispatchDays: z
+      .number({ error: 'Type a number of days.' })
+      .int('Type whole days.')
+      .min(0, 'Days cannot be below zero.')
+      .max(365, 'At most a year.')
+      .nullable(),
+    supplier: z.string().trim().max(120, 'At most 120 characters.'),
+    metaTitle: z.string().trim().max(200, 'At most 200 characters.'),
+    metaDescription: z.string().trim().max(500, 'At most 500 characters.'),
+    noindex: z.boolean(),
+    liveFrom: momentSchema,
+    liveUntil: momentSchema,
+    specSheetId: idSchema.nullable(),
+    specs: z.record(z.string(), specValueSchema),
+    customFields: z.array(customFieldSchema).max(40, 'At most 40 fields of its own.'),
+    goesWith: relationSchema,
+    stepUp: relationSchema,
+    similar: relationSchema,
   })
   .partial();
 
@@ -102,8 +159,16 @@ export const variantFieldsSchema = z
     cost: moneySchema.nullable(),
     stock: stockSchema,
     pictureId: idSchema.nullable(),
+    barcode: barcodeSchema,
+    supplierNumber: z.string().trim().max(80, 'At most 80 characters.'),
+    warnAt: stockSchema,
+    content: contentSchema,
+    weight: weightSchema,
   })
   .partial();
+
+export const copiedPartSchema = z.enum(['specs', 'delivery', 'relations', 'prices', 'search', 'belongs']);
+export type CopiedPart = z.infer<typeof copiedPartSchema>;
 
 const seen = z.number().int().min(0);
 const done = z.object({ ok: z.literal(true) });
@@ -206,6 +271,22 @@ export const goodsRoutes = {
     }),
     answer: productAnswerSchema,
   }),
+  copy: route({
+    method: 'POST',
+    path: '/api/products/:id/copy',
+    summary: 'A draft with everything of a product but its SKUs, barcodes, stock and address',
+    answer: productAnswerSchema,
+  }),
+  copyParts: route({
+    method: 'POST',
+    path: '/api/products/:id/copy-parts',
+    summary: 'Give parts of a product to other products, in one change',
+    body: z.object({
+      to: z.array(idSchema).min(1, 'Choose at least one product.').max(5_000),
+      parts: z.array(copiedPartSchema).min(1, 'Choose at least one part.'),
+    }),
+    answer: z.object({ changed: z.number().int() }),
+  }),
   remove: route({
     method: 'DELETE',
     path: '/api/products/:id',
@@ -229,5 +310,39 @@ export const goodsRoutes = {
         }),
       ),
     }),
+  }),
+};
+
+const sheetBody = z.object({
+  name: specSheetSchema.shape.name,
+  attributes: z.array(attributeSchema).max(80, 'A spec sheet can have at most 80 attributes.'),
+});
+
+export const specSheetRoutes = {
+  list: route({
+    method: 'GET',
+    path: '/api/spec-sheets',
+    summary: 'Spec sheets with the number of products that use each',
+    answer: z.object({ sheets: z.array(specSheetSchema.extend({ products: z.number().int() })) }),
+  }),
+  create: route({
+    method: 'POST',
+    path: '/api/spec-sheets',
+    summary: 'Add a spec sheet',
+    body: z.object({ name: specSheetSchema.shape.name }),
+    answer: z.object({ id: z.string() }),
+  }),
+  update: route({
+    method: 'PUT',
+    path: '/api/spec-sheets/:id',
+    summary: 'Change the name and the attributes of a spec sheet',
+    body: sheetBody,
+    answer: done,
+  }),
+  remove: route({
+    method: 'DELETE',
+    path: '/api/spec-sheets/:id',
+    summary: 'Delete a spec sheet; values of products stay with them until they get another sheet (can be undone)',
+    answer: done,
   }),
 };

@@ -43,6 +43,8 @@ export const fieldSchema = z.object({
   operators: z.array(z.object({ key: operatorSchema, words: z.string() })),
   onVariant: z.boolean(),
   choices: z.array(z.object({ value: z.string(), label: z.string() })),
+  /** of numbers: what they count, and in how many parts of it they are kept */
+  unit: z.object({ words: z.string(), parts: z.number().int() }).nullable(),
 });
 export type RuleField = z.infer<typeof fieldSchema>;
 

@@ -1,5 +1,5 @@
 import { deskRoutes } from './desk';
-import { goodsRoutes } from './goods';
+import { goodsRoutes, specSheetRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { shopRoutes } from './shop';
 import { shopfrontRoutes } from './shopfront';
@@ -8,6 +8,7 @@ import { shopfrontRoutes } from './shopfront';
 export const routes = {
   desk: deskRoutes,
   goods: goodsRoutes,
+  specSheets: specSheetRoutes,
   groups: groupRoutes,
   shopfront: shopfrontRoutes,
   shop: shopRoutes,

@@ -1,5 +1,5 @@
 import type { Brand, Category, Tag } from '../core/catalog/group';
-import type { Option, Product, Variant } from '../core/catalog/product';
+import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../core/catalog/product';
 import { seeded } from './random';
 
 /** A made-up catalog of any size for measuring: the same size and seed always give the same one. */
@@ -78,9 +78,11 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
       cost: Math.floor(price * 0.45),
       pictureId: null,
       stock: random() < 0.1 ? 0 : Math.floor(random() * 80),
+      ...variantDefaults,
     }));
     const title = `${pick(first)} ${pick(second)} ${pick(third)} ${100 + (i % 900)}`;
     return {
+      ...productDefaults,
       id: `p_${pad(i)}`,
       kind: random() < 0.9 ? 'physical' : 'digital',
       title,

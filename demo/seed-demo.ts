@@ -1,6 +1,7 @@
 import { freeSlug, slugFrom } from '../core/catalog/identity';
 import type { Category, Collection } from '../core/catalog/group';
 import type { Option, Picture, Variant } from '../core/catalog/product';
+import { variantDefaults } from '../core/catalog/product';
 import { combinations } from '../core/catalog/variants';
 import type { Menu, Section } from '../core/placement/page';
 import { EMPTY_RULE, type Rule } from '../core/rules/rule';
@@ -197,6 +198,7 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
       cost: product.kind ? null : Math.round(price * costShare),
       pictureId: pictures[at]?.id ?? null,
       stock: stockOf(product, random),
+      ...variantDefaults,
     };
   });
 }

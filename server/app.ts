@@ -7,7 +7,7 @@ import type { ShopAssets } from '../shop/render';
 import { deskApi } from './api/desk';
 import { answerErrors } from './api/errors';
 import { eventsApi } from './api/events';
-import { goodsApi } from './api/goods';
+import { goodsApi, specSheetsApi } from './api/goods';
 import { groupsApi } from './api/groups';
 import { shopfrontApi } from './api/shopfront';
 import type { Catalog } from './catalog/catalog';
@@ -68,11 +68,19 @@ export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
     const token = parseCookie(request.headers.cookie ?? '')[SESSION_COOKIE];
     response.locals.sessionToken = token;
     response.locals.session = readSession(catalog.db, token, catalog.clock());
+    catalog.passTime();
     next();
   });
   app.use(shopApi(catalog));
   app.use(express.json({ limit: '4mb' }));
-  app.use(deskApi(catalog), goodsApi(catalog), groupsApi(catalog), shopfrontApi(catalog), eventsApi(catalog));
+  app.use(
+    deskApi(catalog),
+    goodsApi(catalog),
+    specSheetsApi(catalog),
+    groupsApi(catalog),
+    shopfrontApi(catalog),
+    eventsApi(catalog),
+  );
   if (dist)
     app.get(['/desk', '/desk/*path'], (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));

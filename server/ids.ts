@@ -11,6 +11,7 @@ const prefixes = {
   tag: 't',
   category: 'c',
   collection: 'k',
+  specSheet: 'x',
   page: 'g',
   section: 's',
   menuItem: 'm',

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { CategoryTree } from './category-tree';
 import { freeSlug, slugFrom, slugSchema } from './identity';
 import { parseMoney, plainAmount } from './money';
-import type { Option, Variant } from './product';
+import { variantDefaults, type Option, type Variant } from './product';
 import { checkOptions, combinations, planVariants } from './variants';
 
 test.each([
@@ -47,6 +47,7 @@ const variant = (id: string, values: string[], stock = 0): Variant => ({
   values,
   sku: '',
   price: 100,
+  ...variantDefaults,
   salePrice: null,
   cost: null,
   pictureId: null,

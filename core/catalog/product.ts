@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { barcodeProblem } from './barcode';
 import { idSchema, slugSchema } from './identity';
+import { specValueSchema } from './spec';
 
 export const productKinds = ['physical', 'digital', 'service', 'giftCard', 'bundle'] as const;
 export const productKindSchema = z.enum(productKinds);
@@ -30,6 +32,85 @@ export const stockSchema = z
   .min(0, 'Stock cannot be below zero.')
   .max(10_000_000, 'This is more than Dispona counts.')
   .nullable();
+
+/** A moment, UTC; null when there is none. */
+export const momentSchema = z.iso.datetime({ error: 'Choose a day and a time.' }).nullable();
+
+export const taxClasses = ['standard', 'reduced', 'zero'] as const;
+export const taxClassSchema = z.enum(taxClasses);
+
+/** What happens to a product whose variants are all sold out. */
+export const whenSoldOutChoices = ['keep', 'last', 'hide', 'order'] as const;
+export const whenSoldOutSchema = z.enum(whenSoldOutChoices);
+export type WhenSoldOut = z.infer<typeof whenSoldOutSchema>;
+
+/** From this many pieces on, each costs so much less; `off` in basis points. */
+export const quantityPriceSchema = z.object({
+  from: z
+    .number({ error: 'Type a whole number.' })
+    .int('Type a whole number.')
+    .min(2, 'A quantity price begins at 2 pieces.')
+    .max(100_000, 'This is more than Dispona counts.'),
+  off: z
+    .number({ error: 'Type a percentage.' })
+    .int('At most two decimals.')
+    .min(1, 'The reduction must be above zero.')
+    .max(9_500, 'At most 95 % off.'),
+});
+export type QuantityPrice = z.infer<typeof quantityPriceSchema>;
+
+/** What a unit price is told per. */
+export const unitPricings = ['m', '100g', 'kg', '100ml', 'l', 'piece'] as const;
+export const unitPricingSchema = z.enum(unitPricings);
+export type UnitPricing = z.infer<typeof unitPricingSchema>;
+
+/** Length, width and height of the package, mm. */
+const edgeSchema = z
+  .number({ error: 'Type a length.' })
+  .int()
+  .min(1, 'A length must be above zero.')
+  .max(100_000, 'At most 100 m.');
+export const packageSizeSchema = z.object({ length: edgeSchema, width: edgeSchema, height: edgeSchema });
+export type PackageSize = z.infer<typeof packageSizeSchema>;
+
+/** g */
+export const weightSchema = z
+  .number({ error: 'Type a weight, like 350 g or 1.2 kg.' })
+  .int()
+  .min(0, 'A weight cannot be below zero.')
+  .max(10_000_000, 'At most 10 t.')
+  .nullable();
+
+/** Thousandths of a metre, kilogram, litre or piece. */
+export const contentSchema = z
+  .number({ error: 'Type how much is in it, like 50 m.' })
+  .int()
+  .min(1, 'The content must be above zero.')
+  .max(1_000_000_000, 'This is too much.')
+  .nullable();
+
+export const barcodeSchema = z
+  .string()
+  .trim()
+  .superRefine((code, context) => {
+    const problem = barcodeProblem(code);
+    if (problem) context.addIssue({ code: 'custom', message: problem });
+  });
+
+export const customFieldSchema = z.object({
+  label: z.string().trim().min(1, 'A field needs a name.').max(80, 'At most 80 characters.'),
+  value: z.string().trim().max(1_000, 'At most 1,000 characters.'),
+});
+
+/** Which products stand beside a product, by its page. */
+export const relationSchema = z.discriminatedUnion('how', [
+  z.object({ how: z.literal('none') }),
+  z.object({ how: z.literal('sameCategory') }),
+  z.object({ how: z.literal('picked'), ids: z.array(idSchema).max(24, 'At most 24 products.') }),
+]);
+export type Relation = z.infer<typeof relationSchema>;
+export const relationKinds = ['goesWith', 'stepUp', 'similar'] as const;
+export type RelationKind = (typeof relationKinds)[number];
 
 export const focusSchema = z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) });
 export type Focus = z.infer<typeof focusSchema>;
@@ -66,6 +147,15 @@ export const variantSchema = z.object({
   cost: moneySchema.nullable(),
   pictureId: idSchema.nullable(),
   stock: stockSchema,
+  /** '' when there is none */
+  barcode: z.string(),
+  /** under which the supplier knows it */
+  supplierNumber: z.string(),
+  /** at this many pieces it is time to order again */
+  warnAt: stockSchema,
+  content: contentSchema,
+  /** where it differs from the product's */
+  weight: weightSchema,
 });
 export type Variant = z.infer<typeof variantSchema>;
 
@@ -88,5 +178,70 @@ export const productSchema = z.object({
   /** the first is the face */
   pictures: z.array(pictureSchema),
   created: z.iso.datetime(),
+  /** between these the sale prices hold; open where null */
+  saleFrom: momentSchema,
+  saleUntil: momentSchema,
+  /** in rising order */
+  quantityPrices: z.array(quantityPriceSchema),
+  unitPricing: unitPricingSchema.nullable(),
+  taxClass: taxClassSchema,
+  priceOnRequest: z.boolean(),
+  hidePriceWhenSoldOut: z.boolean(),
+  whenSoldOut: whenSoldOutSchema,
+  /** what shoppers read when it can be ordered although sold out */
+  orderDelay: z.string(),
+  weight: weightSchema,
+  size: packageSizeSchema.nullable(),
+  packageSort: z.string(),
+  dispatchDays: z.number().int().nullable(),
+  supplier: z.string(),
+  /** '' for what is made from title and summary */
+  metaTitle: z.string(),
+  metaDescription: z.string(),
+  /** kept out of search engines */
+  noindex: z.boolean(),
+  /** between these a live product is on the shop; open where null */
+  liveFrom: momentSchema,
+  liveUntil: momentSchema,
+  specSheetId: idSchema.nullable(),
+  /** attribute id → value, in the form of its type: see spec.ts */
+  specs: z.record(z.string(), specValueSchema),
+  customFields: z.array(customFieldSchema),
+  relations: z.object({ goesWith: relationSchema, stepUp: relationSchema, similar: relationSchema }),
 });
 export type Product = z.infer<typeof productSchema>;
+
+/** Fields of a product that need not be filled in, with what they are then. */
+export const productDefaults = {
+  saleFrom: null,
+  saleUntil: null,
+  quantityPrices: [],
+  unitPricing: null,
+  taxClass: 'standard',
+  priceOnRequest: false,
+  hidePriceWhenSoldOut: false,
+  whenSoldOut: 'keep',
+  orderDelay: '',
+  weight: null,
+  size: null,
+  packageSort: '',
+  dispatchDays: null,
+  supplier: '',
+  metaTitle: '',
+  metaDescription: '',
+  noindex: false,
+  liveFrom: null,
+  liveUntil: null,
+  specSheetId: null,
+  specs: {},
+  customFields: [],
+  relations: { goesWith: { how: 'none' }, stepUp: { how: 'none' }, similar: { how: 'sameCategory' } },
+} satisfies Partial<Product>;
+
+export const variantDefaults = {
+  barcode: '',
+  supplierNumber: '',
+  warnAt: null,
+  content: null,
+  weight: null,
+} satisfies Partial<Variant>;

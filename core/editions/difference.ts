@@ -1,11 +1,14 @@
 import type { Collection } from '../catalog/group';
 import { formatMoney, formatPriceRange } from '../catalog/money';
+import { momentWords } from '../catalog/moment';
+import { relationKinds, type Relation, type RelationKind, type WhenSoldOut } from '../catalog/product';
+import { specWords, type SpecSheet } from '../catalog/spec';
 import { variantName } from '../catalog/variants';
 import type { Page } from '../placement/page';
 import { stripSlots, targetLink } from '../placement/page-view';
 import { placeSet } from '../placement/listing-view';
 import type { ResolvedShop } from '../placement/resolved-shop';
-import { effectivePrice } from '../pricing/price';
+import { effectivePrice, unitPricingWords } from '../pricing/price';
 import { sentenceOf } from '../rules/sentence';
 import type { DocumentKind, ProductDocument } from './document';
 
@@ -46,6 +49,7 @@ const kindMaps = {
   collection: (shop: Bodies) => shop.collections,
   brand: (shop: Bodies) => shop.brands,
   tag: (shop: Bodies) => shop.tags,
+  specSheet: (shop: Bodies) => shop.specSheets,
   page: (shop: Bodies) => shop.pages,
 } as const;
 
@@ -66,6 +70,13 @@ const words = (html: string) =>
     .replace(/\s+/g, ' ')
     .trim();
 const short = (text: string) => (text.length > 160 ? `${text.slice(0, 157)}…` : text);
+
+const soldOutWords: Record<WhenSoldOut, string> = {
+  keep: 'keeps showing',
+  last: 'shows last',
+  hide: 'hides',
+  order: 'can be ordered',
+};
 
 function productFields(shop: ResolvedShop, product: ProductDocument): Map<string, string> {
   const { currency } = shop.settings;
@@ -89,22 +100,79 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
     'Picture words and focus',
     product.pictures.map((picture) => `${picture.alt} ${picture.focus.x} ${picture.focus.y}`).join('; '),
   );
-  const prices = product.variants.map((variant) => effectivePrice(variant).price);
+  const prices = product.variants.map((variant) => effectivePrice(product, variant, shop.now).price);
   const isOne = new Set(prices).size <= 1;
   if (isOne) fields.set('Price', prices.length ? formatPriceRange(prices[0]!, prices[0]!, currency) : '');
   for (const variant of product.variants) {
     const name = variantName(product.options, variant);
-    const { price, wasPrice } = effectivePrice(variant);
+    const { price, wasPrice } = effectivePrice(product, variant, shop.now);
     const text = formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
     if (!isOne) fields.set(`Price ${name}`, text);
     else if (wasPrice !== null) fields.set('Price', text);
   }
+  if (product.saleFrom || product.saleUntil) fields.set('Sale', spanWords(shop, product.saleFrom, product.saleUntil));
+  fields.set(
+    'Quantity prices',
+    product.quantityPrices.map(({ from, off }) => `${from}+: ${off / 100} % off`).join(', '),
+  );
+  fields.set('Unit price', product.unitPricing ? unitPricingWords[product.unitPricing].words : '');
+  fields.set(
+    'Price shown',
+    product.priceOnRequest ? 'on request' : product.hidePriceWhenSoldOut ? 'not when sold out' : '',
+  );
+  fields.set('When sold out', soldOutWords[product.whenSoldOut]);
+  fields.set('Order delay', product.whenSoldOut === 'order' ? product.orderDelay : '');
+  fields.set('On the shop', spanWords(shop, product.liveFrom, product.liveUntil));
+  const sheet = shop.specSheets.get(product.specSheetId ?? '');
+  for (const attribute of sheet?.attributes ?? [])
+    fields.set(attribute.name, specWords(attribute, product.specs[attribute.id]));
+  for (const { label, value } of product.customFields) fields.set(label, value);
+  fields.set('Weight', product.weight === null ? '' : `${product.weight} g`);
+  fields.set(
+    'Package',
+    [product.packageSort, product.size && `${product.size.length} × ${product.size.width} × ${product.size.height} mm`]
+      .filter(Boolean)
+      .join(', '),
+  );
+  fields.set('Dispatch', product.dispatchDays === null ? '' : `within ${product.dispatchDays} days`);
+  fields.set('Meta title', product.metaTitle);
+  fields.set('Meta description', product.metaDescription);
+  fields.set('Search engines', product.noindex ? 'kept out' : '');
+  for (const kind of relationKinds) fields.set(relationWords[kind], relationText(shop, product.relations[kind]));
+  fields.set(
+    'Barcode',
+    product.variants
+      .map(({ barcode }) => barcode)
+      .filter(Boolean)
+      .join(', '),
+  );
+  fields.set('Contents and weights', product.variants.map(({ content, weight }) => `${content} ${weight}`).join(', '));
   fields.set('SKU', product.variants.map((variant) => variant.sku).join(', '));
   fields.set(
     'Variant pictures',
     product.variants.map((variant) => product.pictures.findIndex(({ id }) => id === variant.pictureId) + 1).join(' '),
   );
   return fields;
+}
+
+export const relationWords: Record<RelationKind, string> = {
+  goesWith: 'Goes with',
+  stepUp: 'Step up',
+  similar: 'Similar',
+};
+
+function relationText(shop: ResolvedShop, relation: Relation): string {
+  if (relation.how === 'none') return '';
+  if (relation.how === 'sameCategory') return 'others of the main category';
+  return relation.ids.flatMap((id) => shop.products.get(id)?.title ?? []).join(', ');
+}
+
+/** "from 3 May 2027, 10:00, until …" in the shop's time zone. */
+function spanWords(shop: ResolvedShop, from: string | null, until: string | null): string {
+  const { timeZone } = shop.settings;
+  return [from && `from ${momentWords(from, timeZone)}`, until && `until ${momentWords(until, timeZone)}`]
+    .filter(Boolean)
+    .join(' ');
 }
 
 function collectionFields(shop: ResolvedShop, collection: Collection): [string, string][] {
@@ -155,6 +223,15 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
         ['Place', String(shop.tree.children(category.parentId).indexOf(category) + 1)],
       ]);
     }
+    case 'specSheet':
+      return new Map([
+        ['Name', (body as SpecSheet).name],
+        [
+          'Attributes',
+          (body as SpecSheet).attributes.map(({ name, unit }) => (unit ? `${name} (${unit})` : name)).join(', '),
+        ],
+        ['Attribute details', JSON.stringify((body as SpecSheet).attributes)],
+      ]);
     default:
       return new Map(
         Object.entries(body)
@@ -174,6 +251,8 @@ const opaque = new Set([
   'Picture words and focus',
   'Variant pictures',
   'Section details',
+  'Attribute details',
+  'Contents and weights',
   'Description',
   'Place',
 ]);

@@ -1,10 +1,16 @@
 import type { Brand, Category, Collection, Tag } from '../catalog/group';
-import type { Product, Variant } from '../catalog/product';
+import { productDefaults, variantDefaults, type Product, type Variant } from '../catalog/product';
+import type { SpecSheet } from '../catalog/spec';
 import type { Menu, Page, Settings } from '../placement/page';
 
-/** What shoppers may see of a variant. Stock is live and cost is nobody's business, so neither is part of it. */
-export type VariantDocument = Omit<Variant, 'stock' | 'cost'>;
-export type ProductDocument = Omit<Product, 'variants'> & { variants: VariantDocument[] };
+/** What shoppers may see of a variant. Stock is live, and what it costs the seller is nobody's business. */
+export type VariantDocument = Omit<Variant, 'stock' | 'cost' | 'warnAt' | 'supplierNumber'>;
+export type ProductDocument = Omit<Product, 'variants' | 'supplier'> & { variants: VariantDocument[] };
+
+const { supplier: _supplier, ...usualProduct } = productDefaults;
+const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...usualVariant } = variantDefaults;
+/** Fields that a document leaves out while they are as usual. */
+export const documentDefaults = { product: usualProduct, variant: usualVariant };
 
 export interface DocumentBodies {
   product: ProductDocument;
@@ -12,6 +18,7 @@ export interface DocumentBodies {
   collection: Collection;
   brand: Brand;
   tag: Tag;
+  specSheet: SpecSheet;
   page: Page;
   menu: Menu;
   settings: Settings;
@@ -21,6 +28,7 @@ export const documentKinds = [
   'settings',
   'brand',
   'tag',
+  'specSheet',
   'category',
   'product',
   'collection',
@@ -34,11 +42,48 @@ export type ShopDocument = { [K in DocumentKind]: { kind: K; key: string; body: 
 /** Key of the documents of which a shop has just one. */
 export const SINGLE_KEY = 'shop';
 
-/** A product as its document: without stock and cost. */
+/** A product as its document: without stock, cost and what else only the seller knows. */
 export function productDocument(product: Product): ProductDocument {
+  const { supplier: _supplier, variants, ...rest } = product;
   return {
+    ...rest,
+    variants: variants.map(
+      ({ stock: _stock, cost: _cost, warnAt: _warnAt, supplierNumber: _number, ...variant }) => variant,
+    ),
+  };
+}
+
+/** The entries of a body that say more than `defaults` do. */
+function beyond(body: object, defaults: Record<string, unknown>): object {
+  return Object.fromEntries(
+    Object.entries(body).filter(([key, value]) => !(key in defaults) || !isSame(value, defaults[key])),
+  );
+}
+
+function isSame(a: unknown, b: unknown): boolean {
+  return a === b || (typeof a === 'object' && a !== null && canonicalJson(a) === canonicalJson(b));
+}
+
+/**
+ * The text of a document. What stands at its default is left out, so that a document keeps its text, and its hash, when
+ * products learn new fields.
+ */
+export function documentText(document: ShopDocument): string {
+  if (document.kind !== 'product') return canonicalJson(document.body);
+  const body = productDocument(document.body as Product);
+  const variants = body.variants.map((variant) => beyond(variant, usualVariant));
+  return canonicalJson({ ...beyond(body, usualProduct), variants });
+}
+
+/** The body that `documentText` wrote. */
+export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
+  const body = JSON.parse(text) as ShopDocument['body'];
+  if (kind !== 'product') return body;
+  const product = body as ProductDocument;
+  return {
+    ...usualProduct,
     ...product,
-    variants: product.variants.map(({ stock: _stock, cost: _cost, ...variant }) => variant),
+    variants: product.variants.map((variant) => ({ ...usualVariant, ...variant })),
   };
 }
 

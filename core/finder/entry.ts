@@ -8,7 +8,7 @@ export interface FinderEntry {
   id: string;
   /** folded title, for sorting and for text conditions */
   title: string;
-  /** product columns: whole numbers, or Infinity */
+  /** product columns: whole numbers, or Infinity; names beyond those of the shape make columns of their own */
   numbers: Readonly<Record<string, number>>;
   values: FacetValues;
   texts: readonly WeightedText[];

@@ -95,8 +95,9 @@ export class FinderIndex {
     return this.#variantCount[slot]!;
   }
 
+  /** A product column. One that no product has a number in yet is all NaN, which lies in no span. */
   column(name: string): Float64Array {
-    return this.#columns.get(name)!.at;
+    return this.#column(name).at;
   }
 
   variantColumn(name: string): Float64Array {
@@ -279,7 +280,8 @@ export class FinderIndex {
   #place(entry: FinderEntry, slot: number): number {
     this.#titles[slot] = entry.title;
     this.alive.add(slot);
-    for (const [name, column] of this.#columns) column.at[slot] = entry.numbers[name]!;
+    for (const [name, column] of this.#columns) column.at[slot] = entry.numbers[name] ?? NaN;
+    for (const name in entry.numbers) if (!this.#columns.has(name)) this.#column(name).at[slot] = entry.numbers[name]!;
     const met = this.#productMet.empty();
     for (const [facet, value] of entry.values) met.add(this.#valueIdFor(facet, value));
     this.#placeVariants(slot, entry);
@@ -330,6 +332,12 @@ export class FinderIndex {
       if (id >= this.totals.length) this.totals = grow(this.totals, Math.ceil(id * 1.25) + 1);
     }
     return id;
+  }
+
+  #column(name: string): Column {
+    let column = this.#columns.get(name);
+    if (!column) this.#columns.set(name, (column = { at: new Float64Array(this.alive.size).fill(NaN) }));
+    return column;
   }
 
   #takeVariantRun(count: number): number {

@@ -66,7 +66,7 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
   for (let variant = start; matching && shown === null && variant < end; variant++)
     if (matching.has(variant)) shown = index.variantId(variant);
   const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
-  const prices = product.variants.map((each) => effectivePrice(each).price);
+  const prices = product.variants.map((each) => effectivePrice(product, each, shop.now).price);
   const picture = pictureOf(product, variant?.id ?? null);
   return {
     id: product.id,
@@ -80,7 +80,7 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
       max: prices.length ? Math.max(...prices) : 0,
       currency: shop.settings.currency,
     },
-    wasPrice: wasPriceOf(product),
+    wasPrice: wasPriceOf(product, shop.now),
     inStock: shop.facts(product.id)!.stock > 0,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantId: variant?.id ?? null,
@@ -89,10 +89,10 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
 }
 
 /** What the cheapest variant cost before it was reduced; null when it is not. */
-function wasPriceOf(product: ProductDocument): number | null {
+function wasPriceOf(product: ProductDocument, now: number): number | null {
   let cheapest: ReturnType<typeof effectivePrice> | undefined;
   for (const variant of product.variants) {
-    const price = effectivePrice(variant);
+    const price = effectivePrice(product, variant, now);
     if (!cheapest || price.price < cheapest.price) cheapest = price;
   }
   return cheapest?.wasPrice ?? null;

@@ -1,10 +1,15 @@
 import type { CategoryTree } from '../catalog/category-tree';
+import { specProblem, type SpecSheet } from '../catalog/spec';
+import { phaseOf } from '../catalog/standing';
 import { fold, slugFrom } from '../catalog/identity';
 import type { ProductDocument } from '../editions/document';
 import type { FinderEntry, FinderShape } from '../finder/entry';
 import { effectivePrice } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
-import { optionField } from '../rules/field';
+import { optionField, specField, specFrom, specUpTo } from '../rules/field';
+
+/** Standing of products that shoppers meet in listings and strips. */
+export const LISTED = 'listed';
 
 /** Facet of variants that can be bought now; its only value is 'in'. */
 export const AVAILABLE = 'available';
@@ -45,19 +50,33 @@ export const optionKey = remembered((name) => slugFrom(name, 'option'));
 /** Key of an option value. */
 export const optionValueKey = remembered((name) => slugFrom(name, 'value'));
 
-/** What rules and filters know of a product, from its document, the live stock and the category tree. */
-export function factsOf(
-  product: ProductDocument,
-  stock: (variantId: string) => number | null,
-  tree: CategoryTree,
-  standing: readonly string[],
-): ProductFacts {
+/** What the facts of a product come from, beside its document. */
+export interface FactSources {
+  stock: (variantId: string) => number | null;
+  tree: CategoryTree;
+  sheets: ReadonlyMap<string, SpecSheet>;
+  /** standings beyond those that follow from the product itself, such as "changed" */
+  marks: readonly string[];
+  /** seconds since 1970 */
+  now: number;
+}
+
+/** Standings as rules and filters know them. */
+function standingsOf(product: ProductDocument, isSoldOut: boolean, { marks, now }: FactSources): string[] {
+  const phase = phaseOf(product, now);
+  const isListed = phase === 'live' && !(isSoldOut && product.whenSoldOut === 'hide');
+  return [phase, ...(isListed ? [LISTED] : []), ...(isSoldOut ? ['soldOut'] : []), ...marks];
+}
+
+/** What rules and filters know of a product at one moment. */
+export function factsOf(product: ProductDocument, sources: FactSources): ProductFacts {
+  const { stock, tree, sheets, now } = sources;
   const names = product.options.map((option) => ({
     key: optionKey(option.name),
     values: new Map(option.values.map((value) => [value.id, optionValueKey(value.name)])),
   }));
   const variants = product.variants.map((variant): VariantFacts => {
-    const { price, wasPrice } = effectivePrice(variant);
+    const { price, wasPrice } = effectivePrice(product, variant, now);
     const options: Record<string, string> = {};
     names.forEach(({ key, values }, i) => {
       const value = values.get(variant.values[i] ?? '');
@@ -70,17 +89,42 @@ export function factsOf(
     id: product.id,
     title: product.title,
     kind: product.kind,
-    standing: total > 0 || variants.length === 0 ? standing : [...standing, 'soldOut'],
+    standing: standingsOf(product, total <= 0 && variants.length > 0, sources),
     price: variants.length ? Math.min(...variants.map((variant) => variant.price)) : 0,
     onSale: variants.some((variant) => variant.onSale),
     stock: total,
     created: Math.floor(Date.parse(product.created) / 1000),
     featured: product.featured,
+    last: product.whenSoldOut === 'last' && total <= 0,
+    specs: specFacts(product, sheets),
     category: [...new Set(product.categoryIds.flatMap((id) => tree.path(id).map((category) => category.id)))],
     tag: product.tagIds,
     brand: product.brandId,
     variants,
   };
+}
+
+/** What rules and filters know of the specs: choices by id, yes/no, and numbers; words and empty ones are left out. */
+function specFacts(product: ProductDocument, sheets: ReadonlyMap<string, SpecSheet>): ProductFacts['specs'] {
+  const facts: Record<string, readonly string[] | number | boolean> = {};
+  const sheet = product.specSheetId === null ? undefined : sheets.get(product.specSheetId);
+  for (const attribute of sheet?.attributes ?? []) {
+    const value = product.specs[attribute.id];
+    if (value === undefined || specProblem(attribute, value) !== undefined) continue;
+    const field = specField(attribute.id);
+    if (typeof value === 'object' && 'min' in value) {
+      facts[specFrom(field)] = value.min;
+      facts[specUpTo(field)] = value.max;
+    } else if (attribute.type === 'date') facts[field] = Date.parse(value as string) / 1000;
+    else if (typeof value !== 'string') facts[field] = value;
+  }
+  return facts;
+}
+
+function numbersOf(specs: ProductFacts['specs']): Record<string, number> {
+  const numbers: Record<string, number> = {};
+  for (const [field, fact] of Object.entries(specs)) if (typeof fact === 'number') numbers[field] = fact;
+  return numbers;
 }
 
 const withoutMarkup = (html: string) => html.replace(/<[^>]*>/g, ' ').replace(/&[a-z#0-9]+;/g, ' ');
@@ -89,13 +133,17 @@ const withoutMarkup = (html: string) => html.replace(/<[^>]*>/g, ' ').replace(/&
 export function entryOf(
   facts: ProductFacts,
   product: ProductDocument,
-  names: { brand: string; tags: string },
+  names: { brand: string; tags: string; specs: string },
 ): FinderEntry {
   const values: [string, string][] = [['kind', facts.kind]];
   for (const id of facts.category) values.push(['category', id]);
   for (const id of facts.tag) values.push(['tag', id]);
   for (const standing of facts.standing) values.push(['standing', standing]);
   if (facts.brand) values.push(['brand', facts.brand]);
+  for (const [field, fact] of Object.entries(facts.specs)) {
+    if (typeof fact === 'boolean') values.push([field, fact ? 'yes' : 'no']);
+    else if (typeof fact !== 'number') for (const choice of fact) values.push([field, choice]);
+  }
   return {
     id: facts.id,
     title: fold(facts.title),
@@ -104,15 +152,18 @@ export function entryOf(
       priceMax: Math.max(0, ...facts.variants.map(({ price }) => price)),
       stock: facts.stock,
       created: facts.created,
-      featured: facts.featured ? 1 : 0,
+      // Sold-out goods that are to come last do so in the usual order, whatever else holds.
+      featured: facts.last ? -1 : facts.featured ? 1 : 0,
+      ...numbersOf(facts.specs),
     },
     values,
     texts: [
       { text: product.title, weight: 8 },
-      { text: product.variants.map((variant) => variant.sku).join(' '), weight: 6 },
+      { text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '), weight: 6 },
       { text: names.brand, weight: 4 },
       { text: names.tags, weight: 3 },
       { text: product.options.flatMap((option) => option.values.map((value) => value.name)).join(' '), weight: 2 },
+      { text: names.specs, weight: 2 },
       { text: product.summary, weight: 2 },
       { text: withoutMarkup(product.description), weight: 1 },
     ],

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../catalog/identity';
+import type { taxClasses } from '../catalog/product';
 
 /** Something of the shop that a link can lead to. */
 export const targetSchema = z.object({ kind: z.enum(['category', 'collection', 'page']), id: idSchema });
@@ -61,8 +62,15 @@ export const settingsSchema = z.object({
   currency: z.enum(['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD', 'NZD']),
   /** basis points */
   taxRate: z.number().int().min(0).max(10_000),
+  /** basis points, of the goods of the class "reduced" */
+  reducedTaxRate: z.number().int().min(0).max(10_000),
   taxIncluded: z.boolean(),
   timeZone: z.string(),
   locale: z.string(),
 });
 export type Settings = z.infer<typeof settingsSchema>;
+
+/** Tax rate of a class in basis points. */
+export function taxRateOf(settings: Settings, taxClass: (typeof taxClasses)[number]): number {
+  return { standard: settings.taxRate, reduced: settings.reducedTaxRate, zero: 0 }[taxClass];
+}

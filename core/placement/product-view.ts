@@ -1,5 +1,7 @@
-import { effectivePrice } from '../pricing/price';
+import { specWords } from '../catalog/spec';
 import type { ProductDocument } from '../editions/document';
+import { lowestBefore, type PriceSpan } from '../pricing/lowest';
+import { effectivePrice, isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
 import { mediaUrl, pictureView, type PictureView } from './card';
 import { optionKey, optionValueKey } from './facts';
 import type { ResolvedShop } from './resolved-shop';
@@ -19,46 +21,141 @@ export interface ProductView {
   crumbs: { label: string; url: string }[];
   pictures: (PictureView & { id: string })[];
   options: { key: string; label: string; values: { key: string; label: string; colour: string | null }[] }[];
-  variants: {
-    id: string;
-    sku: string;
-    /** option key → value key */
-    options: Record<string, string>;
-    price: number;
-    wasPrice: number | null;
-    inStock: boolean;
-    /** true when only a few are left */
-    few: boolean;
-    image: string | null;
-    pictureId: string | null;
-  }[];
+  variants: VariantView[];
+  /** what is told about prices: amounts, that they are given on request, or nothing while sold out */
+  pricing: 'shown' | 'onRequest' | 'soldOut';
+  /** reduction by number of pieces, basis points */
+  quantityPrices: { from: number; off: number }[];
+  /** moment at which the sale ends; null when it does not, or there is none */
+  saleUntil: string | null;
+  /** what is read about ordering while sold out; null when it cannot be ordered then */
+  orderDelay: string | null;
+  specs: { heading: string; rows: { label: string; value: string }[] }[];
+  delivery: { label: string; value: string }[];
+  meta: { title: string; description: string; noindex: boolean };
+}
+
+export interface VariantView {
+  id: string;
+  sku: string;
+  barcode: string;
+  /** option key → value key */
+  options: Record<string, string>;
+  price: number;
+  wasPrice: number | null;
+  /** lowest price of the 30 days before the reduction */
+  lowestBefore: number | null;
+  unitPrice: { amount: number; words: string } | null;
+  /** price of one piece by number of pieces */
+  quantityPrices: { from: number; price: number }[];
+  inStock: boolean;
+  /** true when only a few are left */
+  few: boolean;
+  image: string | null;
+  pictureId: string | null;
 }
 
 /** Shoppers are told that few are left from this number of pieces down. */
 const FEW = 3;
 
-export function productView(shop: ResolvedShop, product: ProductDocument): ProductView {
+const ORDER_WORDS = 'Can be ordered';
+const META_TITLE = 60;
+const META_DESCRIPTION = 155;
+
+const cut = (text: string, letters: number) =>
+  text.length > letters ? `${text.slice(0, letters - 1).trimEnd()}…` : text;
+
+/** What search engines are told of a product: its own words, or what title and summary give. */
+export function metaOf(shop: ResolvedShop, product: ProductDocument): ProductView['meta'] {
+  const plain =
+    product.summary ||
+    product.description
+      .replace(/<[^>]*>/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim();
+  return {
+    title: product.metaTitle || cut(`${product.title} · ${shop.settings.name}`, META_TITLE),
+    description: product.metaDescription || cut(plain, META_DESCRIPTION),
+    noindex: product.noindex,
+  };
+}
+
+function specTable(shop: ResolvedShop, product: ProductDocument): ProductView['specs'] {
+  const sheet = shop.specSheets.get(product.specSheetId ?? '');
+  const groups = new Map<string, { label: string; value: string }[]>();
+  const add = (heading: string, label: string, value: string) => {
+    if (value === '') return;
+    const rows = groups.get(heading);
+    if (rows) rows.push({ label, value });
+    else groups.set(heading, [{ label, value }]);
+  };
+  for (const attribute of sheet?.attributes ?? [])
+    if (attribute.shown) add(attribute.heading, attribute.name, specWords(attribute, product.specs[attribute.id]));
+  for (const { label, value } of product.customFields) add('', label, value);
+  return [...groups].map(([heading, rows]) => ({ heading, rows }));
+}
+
+/** A weight as people read it: "350 g", "1.2 kg". */
+export const weightWords = (grams: number) => (grams < 1_000 ? `${grams} g` : `${grams / 1_000} kg`);
+
+function deliveryFacts(product: ProductDocument): ProductView['delivery'] {
+  if (product.kind !== 'physical') return [];
+  const { weight, size, dispatchDays } = product;
+  return [
+    ...(dispatchDays === null
+      ? []
+      : [
+          {
+            label: 'Dispatch',
+            value:
+              dispatchDays === 0 ? 'on the same day' : `within ${dispatchDays} ${dispatchDays === 1 ? 'day' : 'days'}`,
+          },
+        ]),
+    ...(weight === null ? [] : [{ label: 'Weight', value: weightWords(weight) }]),
+    ...(size === null
+      ? []
+      : [{ label: 'Package', value: `${size.length / 10} × ${size.width / 10} × ${size.height / 10} cm` }]),
+  ];
+}
+
+/** `spans`: what each variant cost before, for the lowest price of the last 30 days. */
+export function productView(
+  shop: ResolvedShop,
+  product: ProductDocument,
+  spans: ReadonlyMap<string, readonly PriceSpan[]> = new Map(),
+): ProductView {
   const face = product.pictures[0];
   const main = product.categoryIds[0];
-  const variants = product.variants.map((variant) => {
+  const { now } = shop;
+  const unit = product.unitPricing;
+  const variants = product.variants.map((variant): VariantView => {
     const stock = shop.stock(variant.id);
     const picture = product.pictures.find(({ id }) => id === variant.pictureId) ?? face;
+    const { price, wasPrice } = effectivePrice(product, variant, now);
+    const perUnit = unitPrice(price, variant.content, unit);
     return {
       id: variant.id,
       sku: variant.sku,
+      barcode: variant.barcode,
       options: Object.fromEntries(
         product.options.flatMap((option, i) => {
           const value = option.values.find(({ id }) => id === variant.values[i]);
           return value ? [[optionKey(option.name), optionValueKey(value.name)]] : [];
         }),
       ),
-      ...effectivePrice(variant),
+      price,
+      wasPrice,
+      lowestBefore: lowestBefore(spans.get(variant.id) ?? [], now) ?? null,
+      unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[unit!].words },
+      quantityPrices: product.quantityPrices.map(({ from, off }) => ({ from, price: lessPercent(price, off) })),
       inStock: stock === null || stock > 0,
       few: stock !== null && stock > 0 && stock <= FEW,
       image: picture ? mediaUrl(picture.media, 960) : null,
       pictureId: picture?.id ?? null,
     };
   });
+  const inStock = variants.some((variant) => variant.inStock);
+  const isReduced = variants.some(({ wasPrice }) => wasPrice !== null);
   return {
     id: product.id,
     slug: product.slug,
@@ -68,7 +165,7 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
     url: `/p/${product.slug}`,
     currency: shop.settings.currency,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
-    inStock: variants.some((variant) => variant.inStock),
+    inStock,
     crumbs: main ? shop.tree.path(main).map(({ name, slug }) => ({ label: name, url: `/c/${slug}` })) : [],
     pictures: product.pictures.map((picture) => ({ id: picture.id, ...pictureView(picture, product.title) })),
     options: product.options.map((option) => ({
@@ -77,5 +174,12 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
       values: option.values.map(({ name, swatch }) => ({ key: optionValueKey(name), label: name, colour: swatch })),
     })),
     variants,
+    pricing: product.priceOnRequest ? 'onRequest' : product.hidePriceWhenSoldOut && !inStock ? 'soldOut' : 'shown',
+    quantityPrices: product.quantityPrices,
+    saleUntil: isReduced && isSaleTime(product, now) ? product.saleUntil : null,
+    orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
+    specs: specTable(shop, product),
+    delivery: deliveryFacts(product),
+    meta: metaOf(shop, product),
   };
 }

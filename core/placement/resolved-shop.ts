@@ -1,5 +1,7 @@
 import { CategoryTree } from '../catalog/category-tree';
 import type { Brand, Category, Collection, Tag } from '../catalog/group';
+import { specWords, type SpecSheet } from '../catalog/spec';
+import { nextMoment } from '../catalog/standing';
 import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../editions/document';
 import { Bitset } from '../finder/bitset';
 import { FinderIndex } from '../finder/finder-index';
@@ -8,14 +10,16 @@ import { fieldRegistry, type FieldRegistry } from '../rules/field';
 import { membersOf } from '../rules/members';
 import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
-import { entryOf, factsOf, finderShape, optionKey, optionValueKey } from './facts';
+import { entryOf, factsOf, finderShape, LISTED, optionKey, optionValueKey } from './facts';
 import type { Menu, Page, Settings } from './page';
 
 export interface ResolvedShopInputs {
   /** pieces left of a variant; null when it is not counted */
   stock: (variantId: string) => number | null;
-  /** standings of a product; more than its own for the desk ("changed"). */
-  standing?: (product: ProductDocument) => readonly string[];
+  /** standings beyond a product's own, such as "changed" for the desk */
+  marks?: (product: ProductDocument) => readonly string[];
+  /** seconds since 1970 at which the shop begins; see `passTime` */
+  now?: number;
 }
 
 /** One document put in, or taken out when it has no body. */
@@ -40,6 +44,7 @@ const emptySettings: Settings = {
   tagline: '',
   currency: 'EUR',
   taxRate: 2100,
+  reducedTaxRate: 900,
   taxIncluded: true,
   timeZone: 'Europe/Amsterdam',
   locale: 'en',
@@ -55,12 +60,18 @@ export class ResolvedShop {
   readonly collections = new Map<string, Collection>();
   readonly brands = new Map<string, Brand>();
   readonly tags = new Map<string, Tag>();
+  readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
   index = new FinderIndex(finderShape);
   menu: Menu = { items: [] };
   settings: Settings = emptySettings;
   /** goes up with every change, so that what was computed from the shop can be kept */
   version = 0;
+  /** moment of the day, seconds since 1970, for which prices and standings were worked out */
+  now: number;
+  /** next moment at which a product changes by itself, by product id */
+  readonly #edges = new Map<string, number>();
+  #nextEdge = Infinity;
   readonly #facts = new Map<string, ProductFacts>();
   readonly #slugs = new Map<string, string>();
   readonly #members = new Map<string, CachedMembers>();
@@ -68,7 +79,9 @@ export class ResolvedShop {
   #tree: CategoryTree | undefined;
   #fields: FieldRegistry | undefined;
 
-  constructor(readonly inputs: ResolvedShopInputs) {}
+  constructor(readonly inputs: ResolvedShopInputs) {
+    this.now = inputs.now ?? 0;
+  }
 
   get tree(): CategoryTree {
     return (this.#tree ??= new CategoryTree(this.categories.values()));
@@ -82,6 +95,7 @@ export class ResolvedShop {
       tags: names(this.tags),
       brands: names(this.brands),
       options: this.#options,
+      attributes: [...this.specSheets.values()].flatMap((sheet) => sheet.attributes),
     }));
   }
 
@@ -103,7 +117,19 @@ export class ResolvedShop {
 
   /** Products that shoppers meet in listings and strips. */
   get listed(): Bitset {
-    return this.index.posting('standing', 'live') ?? new Bitset(this.index.alive.size);
+    return this.index.posting('standing', LISTED) ?? new Bitset(this.index.alive.size);
+  }
+
+  /**
+   * Lets time pass up to `now` (seconds since 1970): products whose sale, or whose days on the shop, began or ended are
+   * worked out again. Costs nothing while no such moment passes. Time never goes back.
+   */
+  passTime(now: number): void {
+    if (now <= this.now) return;
+    this.now = now;
+    if (now < this.#nextEdge) return;
+    this.refreshAll([...this.#edges].filter(([, at]) => at <= now).map(([id]) => id));
+    this.#nextEdge = Math.min(Infinity, ...this.#edges.values());
   }
 
   bySlug(kind: 'product' | 'category' | 'collection' | 'brand' | 'tag' | 'page', slug: string): string | undefined {
@@ -156,6 +182,7 @@ export class ResolvedShop {
       this.#fields = undefined;
       const isSameBranch = kind === 'category' && body && before?.parentId === (body as Category).parentId;
       if ((kind === 'category' && !isSameBranch) || kind === 'brand' || kind === 'tag') this.#refreshHolders(kind, key);
+      if (kind === 'specSheet') this.#refreshSheet(key);
       if (kind === 'collection') this.#members.delete(key);
     }
     this.#touched();
@@ -214,17 +241,18 @@ export class ResolvedShop {
         this.menu = (body as Menu | undefined) ?? { items: [] };
         return;
       case 'settings':
-        this.settings = (body as Settings | undefined) ?? emptySettings;
+        this.settings = { ...emptySettings, ...(body as Settings | undefined) };
         return;
       case 'product':
         return;
       default: {
-        const map = this.#mapOf(kind) as Map<string, { slug: string }>;
+        const map = this.#mapOf(kind) as Map<string, { slug?: string }>;
         const before = map.get(key);
-        if (before) this.#forgetSlug(kind, before.slug, key);
+        if (before?.slug !== undefined) this.#forgetSlug(kind, before.slug, key);
         if (body) {
-          map.set(key, body as { slug: string });
-          this.#slugs.set(`${kind} ${(body as { slug: string }).slug}`, key);
+          const { slug } = body as { slug?: string };
+          map.set(key, body);
+          if (slug !== undefined) this.#slugs.set(`${kind} ${slug}`, key);
         } else map.delete(key);
       }
     }
@@ -236,6 +264,7 @@ export class ResolvedShop {
       collection: this.collections,
       brand: this.brands,
       tag: this.tags,
+      specSheet: this.specSheets,
       page: this.pages,
     }[kind];
   }
@@ -263,11 +292,35 @@ export class ResolvedShop {
   }
 
   #entry(product: ProductDocument) {
-    const standing = this.inputs.standing?.(product) ?? [product.standing];
-    const facts = factsOf(product, this.inputs.stock, this.tree, standing);
+    const facts = factsOf(product, {
+      stock: this.inputs.stock,
+      tree: this.tree,
+      sheets: this.specSheets,
+      marks: this.inputs.marks?.(product) ?? [],
+      now: this.now,
+    });
     this.#facts.set(product.id, facts);
+    this.#noteEdge(product);
     const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '').join(' ');
-    return entryOf(facts, product, { brand: this.brands.get(product.brandId ?? '')?.name ?? '', tags });
+    const brand = this.brands.get(product.brandId ?? '')?.name ?? '';
+    return entryOf(facts, product, { brand, tags, specs: this.#specText(product) });
+  }
+
+  #noteEdge({ id, saleFrom, saleUntil, liveFrom, liveUntil }: ProductDocument): void {
+    const edge = nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now);
+    if (edge === undefined) this.#edges.delete(id);
+    else {
+      this.#edges.set(id, edge);
+      this.#nextEdge = Math.min(this.#nextEdge, edge);
+    }
+  }
+
+  #specText({ specSheetId, specs, customFields }: ProductDocument): string {
+    const attributes = this.specSheets.get(specSheetId ?? '')?.attributes ?? [];
+    return [
+      ...attributes.map((attribute) => specWords(attribute, specs[attribute.id])),
+      ...customFields.map(({ label, value }) => `${label} ${value}`),
+    ].join(' ');
   }
 
   /** So many products that building the index afresh is quicker than putting each. */
@@ -298,6 +351,7 @@ export class ResolvedShop {
     if (product) this.#forgetSlug('product', product.slug, id);
     this.products.delete(id);
     this.#facts.delete(id);
+    this.#edges.delete(id);
   }
 
   /** A slug may have passed to another thing meanwhile; then it stays. */
@@ -309,7 +363,7 @@ export class ResolvedShop {
   #refreshMembership(id: string): void {
     const slot = this.index.slot(id)!;
     const facts = this.#facts.get(id)!;
-    const isListed = facts.standing.includes('live');
+    const isListed = facts.standing.includes(LISTED);
     for (const cached of this.#members.values()) {
       const { collection } = cached;
       if (slot >= cached.set.size) cached.set = cached.set.sized(this.index.alive.size);
@@ -321,6 +375,10 @@ export class ResolvedShop {
       if (isMember) cached.set.add(slot);
       else cached.set.delete(slot);
     }
+  }
+
+  #refreshSheet(id: string): void {
+    for (const product of this.products.values()) if (product.specSheetId === id) this.#putProduct(product);
   }
 
   /** Products whose text or categories depend on a group that changed. */

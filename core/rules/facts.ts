@@ -24,6 +24,10 @@ export interface ProductFacts {
   /** seconds since 1970 */
   created: number;
   featured: boolean;
+  /** to stand last in the usual order */
+  last: boolean;
+  /** by field key: ids of choices, yes/no, or a number in thousandths of its unit (days in seconds since 1970) */
+  specs: Readonly<Record<string, readonly string[] | number | boolean>>;
   /** its categories and all above them */
   category: readonly string[];
   tag: readonly string[];

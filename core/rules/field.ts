@@ -1,3 +1,4 @@
+import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import type { Operator } from './rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
@@ -17,6 +18,8 @@ export interface Field {
   readVariant?: (facts: VariantFacts) => readonly string[] | number | boolean;
   /** for choices: id or key → words; undefined when it no longer exists */
   choices?: ReadonlyMap<string, string>;
+  /** for numbers: what they count; kept in parts of it, so many to one */
+  unit?: { words: string; parts: number };
 }
 
 export const operatorsOf: Record<FieldType, readonly Operator[]> = {
@@ -61,9 +64,15 @@ export interface FieldData {
   brands: ReadonlyMap<string, string>;
   /** option key → its label and its values by key */
   options: ReadonlyMap<string, { label: string; values: ReadonlyMap<string, string> }>;
+  attributes: readonly Attribute[];
 }
 
 export type FieldRegistry = ReadonlyMap<string, Field>;
+
+/** Keys under which an attribute joins the registry; a range joins it with both its ends. */
+export const specField = (attributeId: string) => `spec.${attributeId}`;
+export const specFrom = (field: string) => `${field}.from`;
+export const specUpTo = (field: string) => `${field}.upTo`;
 
 /** Key under which the option `key` joins the registry. */
 export const optionField = (key: string) => `option.${key}`;
@@ -75,6 +84,8 @@ const standingWords = new Map([
   ['live', 'live'],
   ['changed', 'changed since live'],
   ['draft', 'draft'],
+  ['waiting', 'waiting for its day'],
+  ['ended', 'past its day'],
   ['off', 'off the shop'],
   ['soldOut', 'sold out'],
 ]);
@@ -143,5 +154,35 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       choices: option.values,
     });
   }
+  fields.push(...data.attributes.flatMap(attributeFields));
   return new Map(fields.map((field) => [field.key, field]));
+}
+
+/** The fields of one attribute. Attributes of words are searched, not compared. */
+function attributeFields(attribute: Attribute): Field[] {
+  const key = specField(attribute.id);
+  const { name: label } = attribute;
+  const unit = { words: attribute.unit, parts: SPEC_SCALE };
+  const number = (of: string) => (facts: ProductFacts) => (facts.specs[of] as number | undefined) ?? NaN;
+  switch (attribute.type) {
+    case 'text':
+      return [];
+    case 'choice':
+    case 'choices': {
+      const choices = new Map(attribute.choices.map(({ id, name }) => [id, name]));
+      const read = (facts: ProductFacts) => (facts.specs[key] as readonly string[] | undefined) ?? [];
+      return [{ key, label, type: 'choice', read, choices }];
+    }
+    case 'yesNo':
+      return [{ key, label, type: 'yesNo', read: (facts) => facts.specs[key] === true }];
+    case 'date':
+      return [{ key, label, type: 'date', read: number(key) }];
+    case 'number':
+      return [{ key, label, type: 'number', read: number(key), unit }];
+    case 'range':
+      return [
+        { key: specFrom(key), label: `${label}, from`, type: 'number', read: number(specFrom(key)), unit },
+        { key: specUpTo(key), label: `${label}, up to`, type: 'number', read: number(specUpTo(key)), unit },
+      ];
+  }
 }

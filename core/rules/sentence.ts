@@ -6,8 +6,11 @@ const day = (seconds: number) => new Date(seconds * 1000).toISOString().slice(0,
 
 function valueWords(field: Field, condition: Condition, currency: string): string {
   const { value, is } = condition;
-  const number = (x: number) =>
-    field.type === 'money' ? formatMoney(x, currency) : field.type === 'date' && is !== 'inLast' ? day(x) : String(x);
+  const number = (x: number) => {
+    if (field.type === 'money') return formatMoney(x, currency);
+    if (field.type === 'date' && is !== 'inLast') return day(x);
+    return field.unit ? `${x / field.unit.parts} ${field.unit.words}`.trim() : String(x);
+  };
   if (is === 'inLast') return `${value} ${value === 1 ? 'day' : 'days'}`;
   if (is === 'between' && Array.isArray(value))
     return `${number(value[0] as number)} and ${number(value[1] as number)}`;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { ProductDocument, ShopDocument } from '../editions/document';
+import { documentDefaults, type ProductDocument, type ShopDocument } from '../editions/document';
 import { ResolvedShop } from '../placement/resolved-shop';
 
 /** Seconds since 1970 that the tests call now. */
@@ -7,6 +7,7 @@ export const NOW = 1_800_000_000;
 
 export function productOf(id: string, over: Partial<ProductDocument> = {}): ProductDocument {
   return {
+    ...documentDefaults.product,
     id,
     kind: 'physical',
     title: `Kite ${id}`,
@@ -19,7 +20,9 @@ export function productOf(id: string, over: Partial<ProductDocument> = {}): Prod
     categoryIds: [],
     tagIds: [],
     options: [],
-    variants: [{ id: `${id}v`, values: [], sku: '', price: 1000, salePrice: null, pictureId: null }],
+    variants: [
+      { id: `${id}v`, values: [], sku: '', price: 1000, salePrice: null, pictureId: null, ...documentDefaults.variant },
+    ],
     pictures: [],
     created: new Date((NOW - 86_400) * 1000).toISOString(),
     ...over,
@@ -44,7 +47,7 @@ export const groupDocuments: ShopDocument[] = [
 ];
 
 export function shopOf(products: readonly ProductDocument[], stock: ReadonlyMap<string, number | null> = new Map()) {
-  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null });
+  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, now: NOW });
   shop.load([...groupDocuments, ...products.map((body): ShopDocument => ({ kind: 'product', key: body.id, body }))]);
   return shop;
 }
@@ -90,6 +93,7 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
           price: price * 100,
           salePrice: sale === null ? null : sale * 100,
           pictureId: null,
+          ...documentDefaults.variant,
         })),
       }),
     );

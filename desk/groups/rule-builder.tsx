@@ -53,11 +53,12 @@ function NumberValue({
 }) {
   const isMoney = field.type === 'money';
   const isDate = field.type === 'date' && is !== 'inLast';
+  const parts = field.unit?.parts ?? 1;
   const shown = isMoney
     ? plainAmount(value)
     : isDate
       ? new Date(value * 1000).toISOString().slice(0, 10)
-      : String(value);
+      : String(value / parts);
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <input

@@ -14,6 +14,7 @@ const kindWords: Record<Change['kind'], string> = {
   collection: 'collection',
   brand: 'brand',
   tag: 'tag',
+  specSheet: 'spec sheet',
   page: 'page',
   menu: 'menu',
   settings: 'settings',

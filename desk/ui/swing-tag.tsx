@@ -7,6 +7,8 @@ const lives: Record<Life, { words: string; look: keyof typeof looks }> = {
   changed: { words: 'Changed', look: 'marigold' },
   draft: { words: 'Draft', look: 'outline' },
   soldOut: { words: 'Sold out', look: 'rose' },
+  waiting: { words: 'Waits for its day', look: 'sky' },
+  ended: { words: 'Past its day', look: 'sky' },
   off: { words: 'Off the shop', look: 'outline' },
 };
 
@@ -33,7 +35,8 @@ export function SwingTag({ look, children }: { look: keyof typeof looks; childre
   );
 }
 
-export function LifeTag({ life }: { life: Life }) {
-  const { words, look } = lives[life];
-  return <SwingTag look={look}>{words}</SwingTag>;
+/** `words`: instead of the usual ones, such as "from 3 May". */
+export function LifeTag({ life, words }: { life: Life; words?: string }) {
+  const usual = lives[life];
+  return <SwingTag look={usual.look}>{words ?? usual.words}</SwingTag>;
 }

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import multer from 'multer';
-import { goodsRoutes } from '../../contract/goods';
+import { goodsRoutes, specSheetRoutes } from '../../contract/goods';
 import type { Catalog } from '../catalog/catalog';
 import { goodsRows, listGoods, productAnswer, productHistory } from '../catalog/goods';
 import {
@@ -9,16 +9,34 @@ import {
   changePictures,
   changeProduct,
   changeVariants,
+  copyParts,
+  copyProduct,
   createProduct,
   productOrRefuse,
   removeProduct,
 } from '../catalog/product-writes';
+import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';
 import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../pictures/store';
 import { invalid } from '../problem';
 import { answer } from './answer';
 
 /** One byte more than allowed is let in, so that the refusal can name the file. */
 const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX_PICTURE_BYTES * 2, files: 30 } });
+
+export function specSheetsApi(catalog: Catalog): Router {
+  const router = Router();
+  answer(router, specSheetRoutes.list, () => ({ sheets: specSheets(catalog) }));
+  answer(router, specSheetRoutes.create, ({ body, user }) => ({ id: createSpecSheet(catalog, user, body.name) }));
+  answer(router, specSheetRoutes.update, ({ params, body, user }) => {
+    changeSpecSheet(catalog, user, params.id!, body);
+    return { ok: true as const };
+  });
+  answer(router, specSheetRoutes.remove, ({ params, user }) => {
+    removeSpecSheet(catalog, user, params.id!);
+    return { ok: true as const };
+  });
+  return router;
+}
 
 export function goodsApi(catalog: Catalog): Router {
   const router = Router();
@@ -43,6 +61,12 @@ export function goodsApi(catalog: Catalog): Router {
     changePictures(catalog, user, params.id!, body);
     return productAnswer(catalog, params.id!);
   });
+  answer(router, goodsRoutes.copy, ({ params, user }) =>
+    productAnswer(catalog, copyProduct(catalog, user, params.id!)),
+  );
+  answer(router, goodsRoutes.copyParts, ({ params, body, user }) => ({
+    changed: copyParts(catalog, user, params.id!, body),
+  }));
   answer(router, goodsRoutes.remove, ({ params, user }) => {
     removeProduct(catalog, user, params.id!);
     return { ok: true as const };

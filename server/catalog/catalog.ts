@@ -37,8 +37,8 @@ export class Catalog {
     this.mediaFolder = join(folder, 'media');
     this.journal = new Journal(this.db);
     const stock: StockMap = new Map(readStock(this.db).map(({ variantId, count }) => [variantId, count]));
-    this.live = new LiveShop(this.db, stock);
-    this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref));
+    this.live = new LiveShop(this.db, stock, this.now);
+    this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
     this.live.load();
     this.working.load();
@@ -53,6 +53,12 @@ export class Catalog {
   /** Seconds since 1970. */
   get now(): number {
     return Math.floor(this.clock().getTime() / 1000);
+  }
+
+  /** Lets both shops catch up with the clock: sales and days on the shop begin and end by themselves. */
+  passTime(): void {
+    this.live.shop.passTime(this.now);
+    this.working.shop.passTime(this.now);
   }
 
   actor(userId: string | null): Actor {

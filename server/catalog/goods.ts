@@ -1,29 +1,35 @@
 import { variantName } from '../../core/catalog/variants';
-import type { Product } from '../../core/catalog/product';
+import { relationKinds, type Product } from '../../core/catalog/product';
+import { phaseOf } from '../../core/catalog/standing';
 import { list, type ChoiceFilter } from '../../core/finder/listing';
 import { mediaUrl } from '../../core/placement/card';
 import { keptWhileUnchanged } from '../../core/placement/kept';
 import { placeCounts, whereItShows } from '../../core/placement/where-it-shows';
-import { effectivePrice, marginOf } from '../../core/pricing/price';
+import { taxRateOf } from '../../core/placement/page';
+import { effectivePrice, marginOf, markUpOf } from '../../core/pricing/price';
 import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
 import type { AnswerOf, QueryOf } from '../../contract/route';
 import type { z } from 'zod';
 import type { Catalog } from './catalog';
 import { productOrRefuse } from './product-writes';
+import { duplicatesOf } from '../database/products';
 import { refOf } from './working';
 
 export function lifeOf(catalog: Catalog, product: Product): Life {
-  if (product.standing !== 'live') return product.standing;
+  const phase = phaseOf(product, catalog.working.shop.now);
+  if (phase !== 'live') return phase;
   if (catalog.working.shop.facts(product.id)?.stock === 0) return 'soldOut';
   return catalog.working.changed.has(refOf('product', product.id)) ? 'changed' : 'live';
 }
 
-function margins(catalog: Catalog, product: Product): Record<string, number | null> {
-  const { taxRate, taxIncluded } = catalog.working.shop.settings;
+/** Margins, or mark-ups, of the variants at their prices of now. */
+function margins(catalog: Catalog, product: Product, of = marginOf): Record<string, number | null> {
+  const { settings, now } = catalog.working.shop;
+  const taxRate = taxRateOf(settings, product.taxClass);
   return Object.fromEntries(
     product.variants.map((variant) => [
       variant.id,
-      marginOf(effectivePrice(variant).price, variant.cost, taxRate, taxIncluded),
+      of(effectivePrice(product, variant, now).price, variant.cost, taxRate, settings.taxIncluded),
     ]),
   );
 }
@@ -45,7 +51,7 @@ function places(catalog: Catalog): Uint16Array {
 
 export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
   const { shop } = catalog.working;
-  const prices = product.variants.map((variant) => effectivePrice(variant).price);
+  const prices = product.variants.map((variant) => effectivePrice(product, variant, catalog.working.shop.now).price);
   const known = Object.values(margins(catalog, product)).filter((margin) => margin !== null);
   const face = product.pictures[0];
   const stock = shop.facts(product.id)?.stock ?? 0;
@@ -77,6 +83,8 @@ const standingWords = {
   changed: 'Changed since live',
   draft: 'Draft',
   soldOut: 'Sold out',
+  waiting: 'Waiting for its day',
+  ended: 'Past its day',
   off: 'Off the shop',
 };
 const facetKeys = ['standing', 'category', 'brand', 'tag'] as const;
@@ -133,12 +141,27 @@ export function listGoods(
 
 export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
   const product = productOrRefuse(catalog, id);
+  const { shop } = catalog.working;
+  const titleOf = (other: string) => shop.products.get(other)?.title ?? '';
   return {
     product,
     revision: catalog.journal.revision(refOf('product', id)),
     life: lifeOf(catalog, product),
     margins: margins(catalog, product),
-    places: whereItShows(catalog.working.shop, id, catalog.now),
+    markUps: margins(catalog, product, markUpOf),
+    duplicates: duplicatesOf(catalog.db, id).map((row) => ({ ...row, title: titleOf(row.productId) })),
+    related: Object.fromEntries(
+      relationKinds.flatMap((kind) => {
+        const relation = product.relations[kind];
+        return (relation.how === 'picked' ? relation.ids : []).map((other) => {
+          const face = shop.products.get(other)?.pictures[0];
+          return [other, { title: titleOf(other), thumbnail: face ? mediaUrl(face.media, 160) : null }];
+        });
+      }),
+    ),
+    timeZone: shop.settings.timeZone,
+    currency: shop.settings.currency,
+    places: whereItShows(shop, id, catalog.now),
   };
 }
 
@@ -157,6 +180,32 @@ const columnWords: Record<string, string> = {
   count: 'Stock',
   alt: 'Alt text',
   name: 'Name',
+  sale_from: 'Sale from',
+  sale_until: 'Sale until',
+  quantity_prices: 'Quantity prices',
+  unit_pricing: 'Unit price',
+  tax_class: 'Tax class',
+  price_on_request: 'Price on request',
+  when_sold_out: 'When sold out',
+  order_delay: 'Order delay',
+  weight: 'Weight, g',
+  size: 'Package size',
+  package_sort: 'Package',
+  dispatch_days: 'Days to dispatch',
+  supplier: 'Supplier',
+  supplier_number: 'Supplier number',
+  meta_title: 'Meta title',
+  meta_description: 'Meta description',
+  noindex: 'Kept out of search engines',
+  live_from: 'On the shop from',
+  live_until: 'On the shop until',
+  specs: 'Specs',
+  custom_fields: 'Own fields',
+  barcode: 'Barcode',
+  warn_at: 'Warn at',
+  goes_with: 'Goes with',
+  step_up: 'Step up',
+  similar: 'Similar',
 };
 const moneyColumns = new Set(['price', 'sale_price', 'cost']);
 

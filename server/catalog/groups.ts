@@ -69,6 +69,7 @@ export function ruleFields(catalog: Catalog): RuleField[] {
     operators: operatorsOf[field.type].map((key) => ({ key, words: operatorWords[key] })),
     onVariant: field.readVariant !== undefined,
     choices: [...(field.choices ?? [])].map(([value, label]) => ({ value, label })),
+    unit: field.unit ?? null,
   }));
 }
 

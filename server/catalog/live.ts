@@ -1,4 +1,4 @@
-import type { DocumentBodies } from '../../core/editions/document';
+import { documentBody } from '../../core/editions/document';
 import { ResolvedShop } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import { latestEdition, readLatest, type DocumentKey, type StoredDocument } from '../database/editions';
@@ -13,8 +13,9 @@ export class LiveShop {
   constructor(
     readonly db: Db,
     stock: StockMap,
+    now: number,
   ) {
-    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null });
+    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, now });
   }
 
   load(): void {
@@ -29,7 +30,7 @@ export class LiveShop {
     for (const { kind, key, hash } of put) this.hashes.set(refOf(kind, key), hash);
     for (const { kind, key } of gone) this.hashes.delete(refOf(kind, key));
     this.shop.applyAll([
-      ...put.map(({ kind, key, body }) => ({ kind, key, body: JSON.parse(body) as DocumentBodies['product'] })),
+      ...put.map(({ kind, key, body }) => ({ kind, key, body: documentBody(kind, body) })),
       ...gone.map(({ kind, key }) => ({ kind, key, body: undefined })),
     ]);
     this.edition = edition;

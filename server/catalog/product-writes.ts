@@ -1,9 +1,21 @@
 import { freeSlug, slugFrom } from '../../core/catalog/identity';
 import { formatMoney } from '../../core/catalog/money';
-import type { Option, Picture, Product, ProductKind, Variant } from '../../core/catalog/product';
+import {
+  relationKinds,
+  variantDefaults,
+  type Option,
+  type Picture,
+  type Product,
+  type ProductKind,
+  type Relation,
+  type RelationKind,
+  type Variant,
+} from '../../core/catalog/product';
+import { specProblem } from '../../core/catalog/spec';
 import { checkOptions, holdsWork, planVariants, variantName } from '../../core/catalog/variants';
-import { refuseSalePrice } from '../../core/pricing/price';
-import type { goodsRoutes } from '../../contract/goods';
+import { canonicalJson } from '../../core/editions/document';
+import { refuseQuantityPrices, refuseSalePrice, refuseSpan } from '../../core/pricing/price';
+import type { CopiedPart, goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
 import { isSlugTaken, keepRedirect } from '../database/groups';
@@ -39,7 +51,20 @@ export function productOrRefuse(catalog: Catalog, id: string): Product {
 
 function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost'> & Partial<Variant>): Variant {
   const { price, cost } = like;
-  return { id: newId('variant'), values, sku: '', price, salePrice: null, cost, pictureId: null, stock: null };
+  return {
+    ...variantDefaults,
+    id: newId('variant'),
+    values,
+    sku: '',
+    price,
+    salePrice: null,
+    cost,
+    pictureId: null,
+    stock: null,
+    warnAt: like.warnAt ?? null,
+    content: like.content ?? null,
+    weight: like.weight ?? null,
+  };
 }
 
 export function createProduct(
@@ -74,7 +99,39 @@ const fieldWords: Record<keyof Fields, string> = {
   brandId: 'brand',
   categoryIds: 'categories',
   tagIds: 'tags',
+  saleFrom: 'beginning of the sale',
+  saleUntil: 'end of the sale',
+  quantityPrices: 'quantity prices',
+  unitPricing: 'unit price',
+  taxClass: 'tax class',
+  priceOnRequest: 'price on request',
+  hidePriceWhenSoldOut: 'price when sold out',
+  whenSoldOut: 'what happens when sold out',
+  orderDelay: 'order delay',
+  weight: 'weight',
+  size: 'package size',
+  packageSort: 'package',
+  dispatchDays: 'days to dispatch',
+  supplier: 'supplier',
+  metaTitle: 'meta title',
+  metaDescription: 'meta description',
+  noindex: 'search engines',
+  liveFrom: 'first day on the shop',
+  liveUntil: 'last day on the shop',
+  specSheetId: 'spec sheet',
+  specs: 'specs',
+  customFields: 'own fields',
+  goesWith: 'goes with',
+  stepUp: 'step up',
+  similar: 'similar',
 };
+
+/** A field of a product by the name under which it is written. */
+function fieldOf(product: Product, name: keyof Fields): unknown {
+  return name in product.relations
+    ? product.relations[name as RelationKind]
+    : product[name as Exclude<keyof Fields, RelationKind>];
+}
 
 function updateLabel(product: Product, fields: Fields): string {
   const title = fields.title ?? product.title;
@@ -98,12 +155,12 @@ function refuseClash(catalog: Catalog, product: Product, seen: number, fields: F
     const table = { categoryIds: 'product_category', tagIds: 'product_tag' }[name as 'categoryIds' | 'tagIds'];
     const isTouched = table
       ? journal.columnsChangedSince(seen, subject, table).size > 0
-      : columns.has(productColumns[name as keyof ProductFields]);
-    if (isTouched && JSON.stringify(product[name]) !== JSON.stringify(fields[name]))
+      : columns.has(productColumns[name as keyof ProductFields].column);
+    if (isTouched && canonicalJson(fieldOf(product, name)) !== canonicalJson(fields[name]))
       errors.push({
         path: ['fields', name],
         message: `The ${fieldWords[name]} was changed by somebody else.`,
-        theirs: product[name],
+        theirs: fieldOf(product, name),
       });
   }
   if (errors.length > 0) throw clash(errors);
@@ -118,6 +175,13 @@ function refuseUnknown(catalog: Catalog, fields: Fields): void {
     errors.push({ path: ['fields', 'categoryIds'], message: 'One of these categories was deleted.' });
   if (fields.tagIds?.some((id) => !shop.tags.has(id)))
     errors.push({ path: ['fields', 'tagIds'], message: 'One of these tags was deleted.' });
+  if (fields.specSheetId && !shop.specSheets.has(fields.specSheetId))
+    errors.push({ path: ['fields', 'specSheetId'], message: 'This spec sheet was deleted. Choose another.' });
+  for (const kind of relationKinds) {
+    const relation = fields[kind];
+    if (relation?.how === 'picked' && relation.ids.some((id) => !shop.products.has(id)))
+      errors.push({ path: ['fields', kind], message: 'One of these products was deleted.' });
+  }
   if (errors.length > 0) throw invalid(errors);
 }
 
@@ -127,6 +191,7 @@ export function changeProduct(catalog: Catalog, user: UserId, id: string, seen: 
   const { categoryIds, tagIds, ...plain } = fields;
   if (plain.description !== undefined) plain.description = cleanRichText(plain.description);
   refuseUnknown(catalog, fields);
+  refuseMisfits(catalog, product, fields);
   if (plain.slug && isSlugTaken(db, 'product', plain.slug, id))
     throw invalidField(['fields', 'slug'], 'Another product has this address already.');
   refuseClash(catalog, product, seen, fields);
@@ -141,6 +206,34 @@ export function changeProduct(catalog: Catalog, user: UserId, id: string, seen: 
     if (categoryIds) setProductCategories(db, id, [...new Set(categoryIds)]);
     if (tagIds) setProductTags(db, id, [...new Set(tagIds)]);
   });
+}
+
+/** Fields that do not go together, or not with what the product already has. */
+function refuseMisfits(catalog: Catalog, product: Product, fields: Fields): void {
+  const after = { ...product, ...fields };
+  const errors: FieldError[] = [];
+  const blame = (name: keyof Fields, message: string | undefined) => {
+    if (message) errors.push({ path: ['fields', name], message });
+  };
+  for (const [from, until] of [
+    ['saleFrom', 'saleUntil'],
+    ['liveFrom', 'liveUntil'],
+  ] as const)
+    if (from in fields || until in fields) blame(until in fields ? until : from, refuseSpan(after[from], after[until]));
+  const tier = fields.quantityPrices && refuseQuantityPrices(fields.quantityPrices);
+  if (tier) errors.push({ path: ['fields', 'quantityPrices', tier.at], message: tier.message });
+  for (const kind of relationKinds) {
+    const relation = fields[kind];
+    if (relation?.how === 'picked' && relation.ids.includes(product.id))
+      blame(kind, 'A product cannot stand beside itself.');
+  }
+  const sheet = catalog.working.shop.specSheets.get(after.specSheetId ?? '');
+  for (const attribute of fields.specs ? (sheet?.attributes ?? []) : []) {
+    const value = fields.specs![attribute.id];
+    const message = value === undefined ? undefined : specProblem(attribute, value);
+    if (message) errors.push({ path: ['fields', 'specs', attribute.id], message });
+  }
+  if (errors.length > 0) throw invalid(errors);
 }
 
 /** Sets the options; the variants follow. Asks first when variants with work in them would go. */
@@ -210,6 +303,11 @@ const variantColumns = {
   cost: 'cost',
   stock: 'count',
   pictureId: 'picture_id',
+  barcode: 'barcode',
+  supplierNumber: 'supplier_number',
+  warnAt: 'warn_at',
+  content: 'content',
+  weight: 'weight',
 } as const;
 const variantWords = {
   sku: 'SKU',
@@ -218,6 +316,11 @@ const variantWords = {
   cost: 'cost',
   stock: 'stock',
   pictureId: 'picture',
+  barcode: 'barcode',
+  supplierNumber: 'supplier number',
+  warnAt: 'warn-at level',
+  content: 'content',
+  weight: 'weight',
 } as const;
 
 export function changeVariants(
@@ -304,6 +407,94 @@ export function changePictures(
   catalog.journal.change(`Changed pictures of “${product.title}”`, catalog.actor(user), () =>
     setPictures(catalog.db, id, next),
   );
+}
+
+const COPY = 'Copy of ';
+
+/** A draft like a product: all but its SKUs, barcodes, stock, address and standing. Answers its id. */
+export function copyProduct(catalog: Catalog, user: UserId, id: string): string {
+  const product = productOrRefuse(catalog, id);
+  const { db } = catalog;
+  const copy = newId('product');
+  const title = `${COPY}${product.title}`.slice(0, 200);
+  const fresh = new Map<string, string>();
+  const again = (kind: Parameters<typeof newId>[0], old: string) => {
+    fresh.set(old, newId(kind));
+    return fresh.get(old)!;
+  };
+  const pictures = product.pictures.map((picture) => ({ ...picture, id: again('picture', picture.id) }));
+  const options = product.options.map((option) => ({
+    ...option,
+    id: again('option', option.id),
+    values: option.values.map((value) => ({ ...value, id: again('optionValue', value.id) })),
+  }));
+  const variants = product.variants.map((variant) => ({
+    ...variant,
+    id: newId('variant'),
+    values: variant.values.map((value) => fresh.get(value)!),
+    pictureId: fresh.get(variant.pictureId ?? '') ?? null,
+    sku: '',
+    barcode: '',
+    stock: variant.stock === null ? null : 0,
+  }));
+  catalog.journal.change(`Copied “${product.title}”`, catalog.actor(user), () => {
+    const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
+    const { relations, ...plain } = product;
+    insertProduct(db, copy, { ...plain, ...relations, title, slug, standing: 'draft' }, catalog.clock().toISOString());
+    setProductCategories(db, copy, product.categoryIds);
+    setProductTags(db, copy, product.tagIds);
+    setPictures(db, copy, pictures);
+    setOptions(db, copy, options);
+    setVariants(db, copy, variants);
+  });
+  return copy;
+}
+
+/** What of a product each part is that can be given to others. */
+const partFields: Record<CopiedPart, (product: Product) => Partial<ProductFields>> = {
+  specs: ({ specSheetId, specs, customFields }) => ({ specSheetId, specs, customFields }),
+  delivery: ({ weight, size, packageSort, dispatchDays }) => ({ weight, size, packageSort, dispatchDays }),
+  relations: ({ relations }) => relations,
+  prices: ({ saleFrom, saleUntil, quantityPrices, unitPricing, taxClass, priceOnRequest, hidePriceWhenSoldOut }) => ({
+    saleFrom,
+    saleUntil,
+    quantityPrices,
+    unitPricing,
+    taxClass,
+    priceOnRequest,
+    hidePriceWhenSoldOut,
+  }),
+  search: ({ noindex }) => ({ noindex }),
+  belongs: ({ brandId, supplier }) => ({ brandId, supplier }),
+};
+
+/** Gives parts of a product to others, as one change. Answers how many got them. */
+export function copyParts(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  { to, parts }: { to: readonly string[]; parts: readonly CopiedPart[] },
+): number {
+  const product = productOrRefuse(catalog, id);
+  const targets = [...new Set(to)].filter((target) => target !== id && catalog.working.products.has(target));
+  const fields = Object.assign({}, ...parts.map((part) => partFields[part](product))) as Partial<ProductFields>;
+  const notItself = (relation: Relation, target: string): Relation =>
+    relation.how === 'picked' ? { how: 'picked', ids: relation.ids.filter((other) => other !== target) } : relation;
+  catalog.journal.change(
+    `Copied parts of “${product.title}” to ${targets.length} products`,
+    catalog.actor(user),
+    () => {
+      for (const target of targets) {
+        const own = { ...fields };
+        for (const kind of relationKinds) if (own[kind]) own[kind] = notItself(own[kind], target);
+        updateProduct(catalog.db, target, own);
+        if (!parts.includes('belongs')) continue;
+        setProductCategories(catalog.db, target, product.categoryIds);
+        setProductTags(catalog.db, target, product.tagIds);
+      }
+    },
+  );
+  return targets.length;
 }
 
 export function removeProduct(catalog: Catalog, user: UserId, id: string): void {

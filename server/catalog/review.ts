@@ -52,7 +52,9 @@ function worries(catalog: Catalog, changes: Review['changes']): string[] {
     const product =
       change.kind === 'product' && change.what !== 'gone' ? catalog.working.products.get(change.key) : undefined;
     if (!product) continue;
-    const below = product.variants.find((each) => each.cost !== null && effectivePrice(each).price < each.cost);
+    const below = product.variants.find(
+      (each) => each.cost !== null && effectivePrice(product, each, shop.now).price < each.cost,
+    );
     if (below)
       found.push(`${product.title} would sell below its cost of ${formatMoney(below.cost!, shop.settings.currency)}.`);
     if (change.what === 'new' && whereItShows(shop, product.id, catalog.now).length === 0)

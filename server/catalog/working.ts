@@ -1,10 +1,9 @@
 import { createHash } from 'node:crypto';
 import type { Product } from '../../core/catalog/product';
 import {
-  canonicalJson,
   documentKinds,
+  documentText,
   isForShoppers,
-  productDocument,
   SINGLE_KEY,
   type DocumentKind,
   type ProductDocument,
@@ -15,6 +14,7 @@ import type { Db } from '../database/connection';
 import { readCategories, readCollections, readNamed } from '../database/groups';
 import { readMenu, readPages, readSettings } from '../database/pages';
 import { readProducts, readStock } from '../database/products';
+import { readSpecSheets } from '../database/spec-sheets';
 
 export type StockMap = Map<string, number | null>;
 
@@ -28,8 +28,7 @@ export function splitRef(ref: string): { kind: DocumentKind; key: string } {
 
 /** The stored form of a document, as shoppers may see it, and its content hash. */
 export function serialise(document: ShopDocument): { hash: string; body: string } {
-  const body = document.kind === 'product' ? productDocument(document.body as Product) : document.body;
-  const text = canonicalJson(body);
+  const text = documentText(document);
   return { hash: createHash('sha256').update(`${document.kind} ${text}`).digest('hex').slice(0, 40), body: text };
 }
 
@@ -48,10 +47,12 @@ export class WorkingCatalog {
     readonly db: Db,
     readonly stock: StockMap,
     readonly liveHash: (ref: string) => string | undefined,
+    now: number,
   ) {
     this.shop = new ResolvedShop({
       stock: (variantId) => stock.get(variantId) ?? null,
-      standing: (product) => this.#standings(product),
+      marks: (product) => this.#marks(product),
+      now,
     });
   }
 
@@ -109,8 +110,8 @@ export class WorkingCatalog {
     return document && isForShoppers(document) ? document : undefined;
   }
 
-  #standings(product: ProductDocument): string[] {
-    return this.changed.has(refOf('product', product.id)) ? [product.standing, 'changed'] : [product.standing];
+  #marks(product: ProductDocument): string[] {
+    return this.changed.has(refOf('product', product.id)) ? ['changed'] : [];
   }
 
   #note(kind: DocumentKind, key: string, document: ShopDocument | undefined): void {
@@ -136,6 +137,7 @@ export class WorkingCatalog {
       collection: shop.collections,
       brand: shop.brands,
       tag: shop.tags,
+      specSheet: shop.specSheets,
       page: shop.pages,
     };
     const body = maps[kind].get(key);
@@ -158,6 +160,8 @@ export class WorkingCatalog {
       case 'brand':
       case 'tag':
         return named(readNamed(this.db, kind));
+      case 'specSheet':
+        return named(readSpecSheets(this.db));
       case 'page':
         return named(readPages(this.db));
       case 'menu':

@@ -1,4 +1,4 @@
-import type { DocumentKind, ShopDocument } from '../../core/editions/document';
+import { documentBody, type DocumentKind, type ShopDocument } from '../../core/editions/document';
 import type { Db } from './connection';
 
 export interface EditionRow {
@@ -42,7 +42,7 @@ export function readLatest(db: Db): (ShopDocument & { hash: string })[] {
       `SELECT edition_span.kind, key, hash, body FROM edition_span JOIN document USING (hash) WHERE until IS NULL`,
     )
     .all() as StoredDocument[];
-  return rows.map((row) => ({ ...row, body: JSON.parse(row.body) }) as ShopDocument & { hash: string });
+  return rows.map((row) => ({ ...row, body: documentBody(row.kind, row.body) }) as ShopDocument & { hash: string });
 }
 
 interface NewEdition {

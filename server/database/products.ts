@@ -1,4 +1,5 @@
-import type { Option, Picture, Product, Variant } from '../../core/catalog/product';
+import type { Option, Picture, Product, Relation, Variant } from '../../core/catalog/product';
+import { canonicalJson } from '../../core/editions/document';
 import type { Db } from './connection';
 
 type Row = Record<string, unknown>;
@@ -37,14 +38,7 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
     const ownValues = values.get(id) ?? [];
     return {
       id,
-      kind: row.kind as Product['kind'],
-      title: row.title as string,
-      summary: row.summary as string,
-      description: row.description as string,
-      slug: row.slug as string,
-      standing: row.standing as Product['standing'],
-      featured: row.featured === 1,
-      brandId: row.brand_id as string | null,
+      ...fieldsOfRow(row),
       categoryIds: (categories.get(id) ?? []).map((each) => each.category_id as string),
       tagIds: (tags.get(id) ?? []).map((each) => each.tag_id as string),
       options: (options.get(id) ?? []).map((option): Option => ({
@@ -67,6 +61,11 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
         cost: variant.cost as number | null,
         pictureId: variant.picture_id as string | null,
         stock: (variant.count as number | null | undefined) ?? null,
+        barcode: variant.barcode as string,
+        supplierNumber: variant.supplier_number as string,
+        warnAt: variant.warn_at as number | null,
+        content: variant.content as number | null,
+        weight: variant.weight as number | null,
       })),
       pictures: (pictures.get(id) ?? []).map((picture): Picture => ({
         id: picture.id as string,
@@ -81,40 +80,96 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
   });
 }
 
-export type ProductFields = Pick<
+/** Fields of a product that are columns of its row. */
+export type ProductFields = Omit<
   Product,
-  'kind' | 'title' | 'summary' | 'description' | 'slug' | 'standing' | 'featured' | 'brandId'
->;
+  'id' | 'created' | 'categoryIds' | 'tagIds' | 'options' | 'variants' | 'pictures' | 'relations'
+> & { goesWith: Relation; stepUp: Relation; similar: Relation };
+
+interface ProductColumn {
+  column: string;
+  as?: 'flag' | 'json';
+}
 
 /** Column of each plain field of a product. */
-export const productColumns: Record<keyof ProductFields, string> = {
-  kind: 'kind',
-  title: 'title',
-  summary: 'summary',
-  description: 'description',
-  slug: 'slug',
-  standing: 'standing',
-  featured: 'featured',
-  brandId: 'brand_id',
+export const productColumns: Record<keyof ProductFields, ProductColumn> = {
+  kind: { column: 'kind' },
+  title: { column: 'title' },
+  summary: { column: 'summary' },
+  description: { column: 'description' },
+  slug: { column: 'slug' },
+  standing: { column: 'standing' },
+  featured: { column: 'featured', as: 'flag' },
+  brandId: { column: 'brand_id' },
+  saleFrom: { column: 'sale_from' },
+  saleUntil: { column: 'sale_until' },
+  quantityPrices: { column: 'quantity_prices', as: 'json' },
+  unitPricing: { column: 'unit_pricing' },
+  taxClass: { column: 'tax_class' },
+  priceOnRequest: { column: 'price_on_request', as: 'flag' },
+  hidePriceWhenSoldOut: { column: 'hide_price_when_sold_out', as: 'flag' },
+  whenSoldOut: { column: 'when_sold_out' },
+  orderDelay: { column: 'order_delay' },
+  weight: { column: 'weight' },
+  size: { column: 'size', as: 'json' },
+  packageSort: { column: 'package_sort' },
+  dispatchDays: { column: 'dispatch_days' },
+  supplier: { column: 'supplier' },
+  metaTitle: { column: 'meta_title' },
+  metaDescription: { column: 'meta_description' },
+  noindex: { column: 'noindex', as: 'flag' },
+  liveFrom: { column: 'live_from' },
+  liveUntil: { column: 'live_until' },
+  specSheetId: { column: 'spec_sheet_id' },
+  specs: { column: 'specs', as: 'json' },
+  customFields: { column: 'custom_fields', as: 'json' },
+  goesWith: { column: 'goes_with', as: 'json' },
+  stepUp: { column: 'step_up', as: 'json' },
+  similar: { column: 'similar', as: 'json' },
 };
+const productFieldNames = Object.keys(productColumns) as (keyof ProductFields)[];
 
-const stored = (value: unknown) => (typeof value === 'boolean' ? Number(value) : value);
+/** JSON texts that many products share are read once. */
+const sharedTexts = new Map(
+  ['[]', '{}', '{"how":"none"}', '{"how":"sameCategory"}'].map((text) => [text, JSON.parse(text)]),
+);
 
-export function insertProduct(db: Db, id: string, fields: ProductFields, created: string): void {
-  const names = Object.keys(productColumns) as (keyof ProductFields)[];
+function fromColumn(value: unknown, as: ProductColumn['as']): unknown {
+  if (as === 'flag') return value === 1;
+  if (as !== 'json' || value === null) return value;
+  return sharedTexts.get(value as string) ?? JSON.parse(value as string);
+}
+
+function toColumn(value: unknown, as: ProductColumn['as']): unknown {
+  if (as === 'flag') return Number(value);
+  return as === 'json' && value !== null ? canonicalJson(value) : value;
+}
+
+function fieldsOfRow(row: Row): Omit<ProductFields, 'goesWith' | 'stepUp' | 'similar'> & Pick<Product, 'relations'> {
+  const fields: Record<string, unknown> = {};
+  for (const name of productFieldNames) {
+    const { column, as } = productColumns[name];
+    fields[name] = fromColumn(row[column], as);
+  }
+  const { goesWith, stepUp, similar, ...plain } = fields as unknown as ProductFields;
+  return { ...plain, relations: { goesWith, stepUp, similar } };
+}
+
+/** Adds a product; fields that are not given are what the database takes for usual. */
+export function insertProduct(db: Db, id: string, fields: Partial<ProductFields>, created: string): void {
+  const names = productFieldNames.filter((name) => fields[name] !== undefined);
   db.prepare(
-    `INSERT INTO product (id, created, ${names.map((name) => productColumns[name]).join(', ')})
+    `INSERT INTO product (id, created, ${names.map((name) => productColumns[name].column).join(', ')})
      VALUES (?, ?, ${names.map(() => '?').join(', ')})`,
-  ).run(id, created, ...names.map((name) => stored(fields[name])));
+  ).run(id, created, ...names.map((name) => toColumn(fields[name], productColumns[name].as)));
 }
 
 export function updateProduct(db: Db, id: string, fields: Partial<ProductFields>): void {
-  const names = (Object.keys(fields) as (keyof ProductFields)[]).filter((name) => fields[name] !== undefined);
+  const names = productFieldNames.filter((name) => fields[name] !== undefined);
   if (names.length === 0) return;
-  db.prepare(`UPDATE product SET ${names.map((name) => `${productColumns[name]} = ?`).join(', ')} WHERE id = ?`).run(
-    ...names.map((name) => stored(fields[name])),
-    id,
-  );
+  db.prepare(
+    `UPDATE product SET ${names.map((name) => `${productColumns[name].column} = ?`).join(', ')} WHERE id = ?`,
+  ).run(...names.map((name) => toColumn(fields[name], productColumns[name].as)), id);
 }
 
 export function deleteProduct(db: Db, id: string): void {
@@ -171,18 +226,22 @@ export function setVariants(db: Db, id: string, variants: readonly Variant[]): v
   const keep = JSON.stringify(variants.map((variant) => variant.id));
   db.prepare(`DELETE FROM variant WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
   const put = db.prepare(
-    `INSERT INTO variant (id, product_id, position, value_ids, sku, price, sale_price, cost, picture_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
+    `INSERT INTO variant (id, product_id, position, value_ids, sku, price, sale_price, cost, picture_id, barcode,
+       supplier_number, warn_at, content, weight)
+     VALUES (@id, @productId, @position, @valueIds, @sku, @price, @salePrice, @cost, @pictureId, @barcode,
+       @supplierNumber, @warnAt, @content, @weight)
      ON CONFLICT DO UPDATE SET position = excluded.position, value_ids = excluded.value_ids, sku = excluded.sku,
-       price = excluded.price, sale_price = excluded.sale_price, cost = excluded.cost, picture_id = excluded.picture_id`,
+       price = excluded.price, sale_price = excluded.sale_price, cost = excluded.cost, picture_id = excluded.picture_id,
+       barcode = excluded.barcode, supplier_number = excluded.supplier_number, warn_at = excluded.warn_at,
+       content = excluded.content, weight = excluded.weight`,
   );
   const putStock = db.prepare(
     `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
      ON CONFLICT DO UPDATE SET count = excluded.count`,
   );
   variants.forEach((variant, position) => {
-    const { values, sku, price, salePrice, cost, pictureId, stock } = variant;
-    put.run(variant.id, id, position, JSON.stringify(values), sku, price, salePrice, cost, pictureId);
+    const { values, stock, ...plain } = variant;
+    put.run({ ...plain, productId: id, position, valueIds: JSON.stringify(values) });
     putStock.run(variant.id, id, stock);
   });
 }
@@ -207,6 +266,24 @@ export function readStock(db: Db, productIds?: readonly string[]): { variantId: 
     ? db.prepare(`${sql} WHERE product_id IN (SELECT value FROM json_each(?))`).all(JSON.stringify(productIds))
     : db.prepare(sql).all();
   return rows as { variantId: string; count: number | null }[];
+}
+
+export interface DuplicateRow {
+  variantId: string;
+  field: 'sku' | 'barcode';
+  value: string;
+  productId: string;
+}
+
+/** SKUs and barcodes of a product that another of its variants, or a variant of another product, has too. */
+export function duplicatesOf(db: Db, productId: string): DuplicateRow[] {
+  const sql = (['sku', 'barcode'] as const).map(
+    (field) =>
+      `SELECT mine.id AS variantId, '${field}' AS field, mine.${field} AS value, min(other.product_id) AS productId
+       FROM variant AS mine JOIN variant AS other ON other.${field} = mine.${field} AND other.id <> mine.id
+       WHERE mine.product_id = @productId AND mine.${field} <> '' AND other.${field} <> '' GROUP BY mine.id`,
+  );
+  return db.prepare(sql.join(' UNION ALL ')).all({ productId }) as DuplicateRow[];
 }
 
 export function productIdsIn(db: Db, column: 'brand' | 'tag' | 'category', id: string): string[] {

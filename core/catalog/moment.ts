@@ -1,0 +1,59 @@
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatter(timeZone: string): Intl.DateTimeFormat {
+  let known = formatters.get(timeZone);
+  if (!known)
+    formatters.set(
+      timeZone,
+      (known = new Intl.DateTimeFormat('en-GB', {
+        timeZone,
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric',
+        hour: '2-digit',
+        minute: '2-digit',
+      })),
+    );
+  return known;
+}
+
+/** A UTC moment as people of a time zone read it: "3 May 2027, 10:00". */
+export function momentWords(moment: string, timeZone: string): string {
+  return formatter(timeZone).format(new Date(moment));
+}
+
+/** Minutes by which the clocks of a time zone are ahead of UTC at a moment (ms since 1970). */
+function aheadOfUtc(at: number, timeZone: string): number {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: 'numeric',
+    day: 'numeric',
+    hour: 'numeric',
+    minute: 'numeric',
+  }).formatToParts(at);
+  const part = (type: string) => Number(parts.find((each) => each.type === type)!.value);
+  const local = Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'));
+  return Math.round((local - Math.floor(at / 60_000) * 60_000) / 60_000);
+}
+
+/**
+ * The UTC moment at which the clocks of a time zone show `local` ("2027-05-03T10:00"); null when that is no time. An hour
+ * that clocks show twice means its first time; one that they skip means as much later.
+ */
+export function momentFromLocal(local: string, timeZone: string): string | null {
+  const asUtc = Date.parse(`${local}Z`);
+  if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(local) || Number.isNaN(asUtc)) return null;
+  const first = asUtc - aheadOfUtc(asUtc - 86_400_000, timeZone) * 60_000;
+  const isRight = (at: number) => at + aheadOfUtc(at, timeZone) * 60_000 === asUtc;
+  if (isRight(first)) return new Date(first).toISOString();
+  const second = asUtc - aheadOfUtc(asUtc + 86_400_000, timeZone) * 60_000;
+  return new Date(isRight(second) ? second : first).toISOString();
+}
+
+/** What the clocks of a time zone show at a moment, as an input of date and time takes it: "2027-05-03T10:00". */
+export function localOfMoment(moment: string, timeZone: string): string {
+  const at = Date.parse(moment);
+  return new Date(at + aheadOfUtc(at, timeZone) * 60_000).toISOString().slice(0, 16);
+}

@@ -1,0 +1,108 @@
+import { z } from 'zod';
+import { idSchema } from './identity';
+
+export const attributeTypes = ['text', 'number', 'range', 'choice', 'choices', 'yesNo', 'date'] as const;
+export type AttributeType = (typeof attributeTypes)[number];
+
+/** Value of an attribute: words, a number in thousandths of its unit, both ends of a range, ids of choices, or yes/no. */
+export const specValueSchema = z.union([
+  z.string().max(2_000, 'At most 2,000 characters.'),
+  z.number(),
+  z.boolean(),
+  z.array(z.string()).max(100),
+  z.object({ min: z.number(), max: z.number() }),
+]);
+export type SpecValue = z.infer<typeof specValueSchema>;
+
+const name = z.string().trim().min(1, 'It needs a name.').max(80, 'At most 80 characters.');
+
+export const attributeSchema = z.object({
+  id: idSchema,
+  name,
+  type: z.enum(attributeTypes),
+  /** of numbers and ranges: a unit that Dispona converts (units.ts), any other word, or '' */
+  unit: z.string().trim().max(20, 'At most 20 characters.'),
+  /** of choices */
+  choices: z.array(z.object({ id: idSchema, name })).max(200, 'At most 200 choices.'),
+  /** heading under which it stands; '' for none */
+  heading: z.string().trim().max(80, 'At most 80 characters.'),
+  required: z.boolean(),
+  /** told to shoppers on the product page */
+  shown: z.boolean(),
+  /** offered to shoppers as a filter of listings */
+  filterable: z.boolean(),
+});
+export type Attribute = z.infer<typeof attributeSchema>;
+
+/** The set of attributes that one sort of product has. */
+export const specSheetSchema = z.object({
+  id: idSchema,
+  name,
+  attributes: z.array(attributeSchema).max(80, 'A spec sheet can have at most 80 attributes.'),
+});
+export type SpecSheet = z.infer<typeof specSheetSchema>;
+
+/** Numbers of specs are kept in thousandths of the attribute's unit, so that they are whole. */
+export const SPEC_SCALE = 1_000;
+
+const numberWords = (value: number) => String(value / SPEC_SCALE);
+
+const withUnit = (text: string, unit: string) => (unit === '' ? text : `${text}\u202f${unit}`);
+
+/** A value as shoppers read it: "180 cm", "2–5 Bft", "Ripstop, Carbon". '' when it is empty or fits no longer. */
+export function specWords(attribute: Attribute, value: SpecValue | undefined): string {
+  if (value === undefined) return '';
+  switch (attribute.type) {
+    case 'text':
+    case 'date':
+      return typeof value === 'string' ? value : '';
+    case 'number':
+      return typeof value === 'number' ? withUnit(numberWords(value), attribute.unit) : '';
+    case 'range': {
+      if (typeof value !== 'object' || Array.isArray(value)) return '';
+      const { min, max } = value;
+      const text = min === max ? numberWords(min) : `${numberWords(min)}–${numberWords(max)}`;
+      return withUnit(text, attribute.unit);
+    }
+    case 'yesNo':
+      return typeof value === 'boolean' ? (value ? 'Yes' : 'No') : '';
+    case 'choice':
+    case 'choices': {
+      const ids = Array.isArray(value) ? value : [];
+      return attribute.choices
+        .filter(({ id }) => ids.includes(id))
+        .map(({ name: words }) => words)
+        .join(', ');
+    }
+  }
+}
+
+/** Why a value cannot be that of an attribute, in plain words; undefined when it can. */
+export function specProblem(attribute: Attribute, value: SpecValue): string | undefined {
+  const isWhole = (x: unknown) => typeof x === 'number' && Number.isSafeInteger(x);
+  switch (attribute.type) {
+    case 'text':
+      return typeof value === 'string' ? undefined : 'Type words.';
+    case 'date':
+      return typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && !Number.isNaN(Date.parse(value))
+        ? undefined
+        : 'Choose a day.';
+    case 'number':
+      return isWhole(value) ? undefined : 'Type a number.';
+    case 'range': {
+      if (typeof value !== 'object' || Array.isArray(value) || !isWhole(value.min) || !isWhole(value.max))
+        return 'Type two numbers, like 2–5.';
+      return value.min <= value.max ? undefined : 'The first number must not be above the second.';
+    }
+    case 'yesNo':
+      return typeof value === 'boolean' ? undefined : 'Choose yes or no.';
+    case 'choice':
+    case 'choices': {
+      if (!Array.isArray(value)) return 'Choose from the list.';
+      if (attribute.type === 'choice' && value.length > 1) return 'Choose one.';
+      return value.every((id) => attribute.choices.some((choice) => choice.id === id))
+        ? undefined
+        : 'This choice was deleted. Choose another.';
+    }
+  }
+}

@@ -1,0 +1,47 @@
+/** Units that are converted when typed, by what they measure: how many of the smallest one each holds. */
+const families: Record<string, number>[] = [
+  { mm: 1, cm: 10, dm: 100, m: 1_000, km: 1_000_000, in: 25.4, ft: 304.8 },
+  { mg: 1, g: 1_000, kg: 1_000_000, t: 1_000_000_000, oz: 28_349.523125, lb: 453_592.37 },
+  { ml: 1, cl: 10, dl: 100, l: 1_000 },
+  { N: 1, daN: 10, kN: 1_000 },
+  { s: 1, min: 60, h: 3_600 },
+];
+
+/** How many `to` one `from` is; undefined when they do not measure the same. */
+export function unitFactor(from: string, to: string): number | undefined {
+  if (from === to) return 1;
+  const family = families.find((units) => from in units && to in units);
+  return family && family[from]! / family[to]!;
+}
+
+export type Measure = { value: number } | { problem: string };
+
+/**
+ * Reads a number typed with or without a unit ("1.8 m", "180", "1,80m") into thousandths of `unit`, rounded half away from
+ * zero. A decimal comma counts as a point.
+ */
+export function readMeasure(typed: string, unit: string): Measure {
+  const match = /^(-?\d+(?:[.,]\d+)?)\s*([^\d\s].*)?$/.exec(typed.trim());
+  if (!match) return { problem: unit === '' ? 'Type a number.' : `Type a number, like 12 ${unit}.` };
+  const number = Number(match[1]!.replace(',', '.'));
+  const typedUnit = match[2]?.trim() ?? unit;
+  const factor = unitFactor(typedUnit, unit) ?? unitFactor(typedUnit.toLowerCase(), unit);
+  if (factor === undefined)
+    return { problem: unit === '' ? 'Type a number without a unit.' : `“${typedUnit}” cannot be turned into ${unit}.` };
+  const thousandths = number * factor * 1_000;
+  return { value: Math.sign(thousandths) * Math.round(Math.abs(thousandths)) };
+}
+
+/** Reads a range such as "2-5 Bft", "2 – 5" or "3" (both ends the same). */
+export function readRange(typed: string, unit: string): { value: { min: number; max: number } } | { problem: string } {
+  const match = /^(-?[\d.,]+)\s*([^\d\s–-]*)\s*(?:-|–|\.\.|to|bis)\s*(-?[\d.,]+.*)$/.exec(typed.trim());
+  const high = readMeasure(match ? match[3]! : typed, unit);
+  if ('problem' in high) return { problem: `Type two numbers, like 2–5${unit && ` ${unit}`}.` };
+  if (!match) return { value: { min: high.value, max: high.value } };
+  const typedUnit = match[2] || /[^\d\s.,-].*$/.exec(match[3]!)?.[0] || unit;
+  const low = readMeasure(`${match[1]!} ${typedUnit}`, unit);
+  if ('problem' in low) return { problem: `Type two numbers, like 2–5${unit && ` ${unit}`}.` };
+  return low.value <= high.value
+    ? { value: { min: low.value, max: high.value } }
+    : { problem: 'The first number must not be above the second.' };
+}

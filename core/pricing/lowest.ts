@@ -1,0 +1,47 @@
+import { effectivePrice } from './price';
+
+/** What a variant cost from a moment on, as an edition told it. */
+export interface PriceSpan {
+  /** seconds since 1970 */
+  since: number;
+  price: number;
+  salePrice: number | null;
+  saleFrom: string | null;
+  saleUntil: string | null;
+}
+
+const DAY = 86_400;
+/** Days back from the beginning of a reduction in which the lowest price is looked for. */
+export const LOOK_BACK_DAYS = 30;
+
+/** When the reduction that holds at `now` began: its own beginning, or the edition that brought it, if later. */
+function reducedSince(spans: readonly PriceSpan[], now: number): number | undefined {
+  const at = spans.findLastIndex(({ since }) => since <= now);
+  const span = spans[at];
+  if (!span || effectivePrice({ ...span, quantityPrices: [] }, span, now).wasPrice === null) return undefined;
+  return Math.max(span.since, span.saleFrom === null ? 0 : Date.parse(span.saleFrom) / 1000);
+}
+
+/**
+ * The lowest price of the 30 days before the reduction that holds at `now` began, in minor units; undefined when the
+ * variant is not reduced now, or was not sold before. `spans` in rising order, the one that holds last. O(spans).
+ */
+export function lowestBefore(spans: readonly PriceSpan[], now: number): number | undefined {
+  const end = reducedSince(spans, now);
+  if (end === undefined) return undefined;
+  const begin = end - LOOK_BACK_DAYS * DAY;
+  let lowest: number | undefined;
+  spans.forEach((span, i) => {
+    const from = Math.max(span.since, begin);
+    const until = Math.min(spans[i + 1]?.since ?? Infinity, end);
+    if (from >= until) return;
+    const edges = [span.saleFrom, span.saleUntil].flatMap((moment) =>
+      moment === null ? [] : [Date.parse(moment) / 1000],
+    );
+    for (const moment of [from, ...edges.filter((edge) => edge > from && edge < until)]) {
+      const { price } = effectivePrice({ ...span, quantityPrices: [] }, span, moment);
+      if (lowest === undefined || price < lowest) lowest = price;
+    }
+  });
+  return lowest;
+}

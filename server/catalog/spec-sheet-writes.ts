@@ -1,0 +1,98 @@
+import type { SpecSheet } from '../../core/catalog/spec';
+import { specField } from '../../core/rules/field';
+import { conditionsOf } from '../../core/rules/rule';
+import type { FieldError } from '../../contract/problem';
+import { deleteSpecSheet, productIdsWithSheet, putSpecSheet } from '../database/spec-sheets';
+import { newId } from '../ids';
+import { invalid, invalidField, needsConfirmation, notFound } from '../problem';
+import type { Catalog } from './catalog';
+import type { UserId } from './product-writes';
+
+function sheetOrRefuse(catalog: Catalog, id: string): SpecSheet {
+  const sheet = catalog.working.shop.specSheets.get(id);
+  if (!sheet) throw notFound('This spec sheet does not exist any more.');
+  return sheet;
+}
+
+const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+function refuseName(catalog: Catalog, name: string, id: string | null): void {
+  for (const sheet of catalog.working.shop.specSheets.values())
+    if (sheet.id !== id && same(sheet.name, name))
+      throw invalidField(['name'], `There is already a spec sheet “${sheet.name}”.`);
+}
+
+/** Spec sheets with the number of products that use each. */
+export function specSheets(catalog: Catalog): (SpecSheet & { products: number })[] {
+  const counts = new Map<string, number>();
+  for (const { specSheetId } of catalog.working.products.values())
+    if (specSheetId) counts.set(specSheetId, (counts.get(specSheetId) ?? 0) + 1);
+  return [...catalog.working.shop.specSheets.values()].map((sheet) => ({
+    ...sheet,
+    products: counts.get(sheet.id) ?? 0,
+  }));
+}
+
+export function createSpecSheet(catalog: Catalog, user: UserId, name: string): string {
+  refuseName(catalog, name, null);
+  const id = newId('specSheet');
+  catalog.journal.change(`Added the spec sheet “${name}”`, catalog.actor(user), () =>
+    putSpecSheet(catalog.db, { id, name, attributes: [] }),
+  );
+  return id;
+}
+
+export function changeSpecSheet(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  { name, attributes }: Omit<SpecSheet, 'id'>,
+): void {
+  const sheet = sheetOrRefuse(catalog, id);
+  refuseName(catalog, name, id);
+  const errors: FieldError[] = [];
+  attributes.forEach((attribute, at) => {
+    if (attributes.findIndex((other) => same(other.name, attribute.name)) < at)
+      errors.push({ path: ['attributes', at, 'name'], message: `There is already an attribute “${attribute.name}”.` });
+    const known = sheet.attributes.find((other) => other.id === attribute.id);
+    if (known && known.type !== attribute.type && hasValues(catalog, attribute.id))
+      errors.push({
+        path: ['attributes', at, 'type'],
+        message: `Products have values of “${known.name}” already. Add a new attribute instead of changing its type.`,
+      });
+    attribute.choices.forEach((choice, i) => {
+      if (attribute.choices.findIndex((other) => same(other.name, choice.name)) < i)
+        errors.push({ path: ['attributes', at, 'choices', i], message: `“${choice.name}” stands there twice.` });
+    });
+  });
+  if (errors.length > 0) throw invalid(errors);
+  catalog.journal.change(`Changed the spec sheet “${name}”`, catalog.actor(user), () =>
+    putSpecSheet(catalog.db, { id, name, attributes }),
+  );
+}
+
+function hasValues(catalog: Catalog, attributeId: string): boolean {
+  for (const { specs } of catalog.working.products.values()) if (attributeId in specs) return true;
+  return false;
+}
+
+/** Deletes a sheet. Refused while a collection asks for one of its attributes. */
+export function removeSpecSheet(catalog: Catalog, user: UserId, id: string): void {
+  const sheet = sheetOrRefuse(catalog, id);
+  const fields = sheet.attributes.map((attribute) => specField(attribute.id));
+  for (const collection of catalog.working.shop.collections.values())
+    if (
+      collection.source === 'rule' &&
+      conditionsOf(collection.rule).some(({ condition }) => fields.some((field) => condition.field.startsWith(field)))
+    )
+      throw needsConfirmation(
+        `The collection “${collection.name}” asks for an attribute of this sheet.`,
+        'Change its rule first.',
+      );
+  const products = productIdsWithSheet(catalog.db, id);
+  catalog.journal.change(
+    `Deleted the spec sheet “${sheet.name}” of ${products.length} products`,
+    catalog.actor(user),
+    () => deleteSpecSheet(catalog.db, id),
+  );
+}
