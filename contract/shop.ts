@@ -10,7 +10,13 @@ export const pictureViewSchema = z.object({
   focus,
 });
 
+/** Amounts are 0 unless prices are shown. */
+const pricingSchema = z.enum(['shown', 'onRequest', 'soldOut']);
+const unitPriceSchema = z.object({ amount: z.number().int(), words: z.string() });
+
 export const cardSchema = z.object({
+  pricing: pricingSchema,
+  unitPrice: unitPriceSchema.nullable(),
   id: z.string(),
   slug: z.string(),
   title: z.string(),
@@ -55,6 +61,8 @@ export const listingSchema = z.object({
   ),
 });
 
+const labelled = z.object({ label: z.string(), value: z.string() });
+
 export const shopProductSchema = z.object({
   id: z.string(),
   slug: z.string(),
@@ -81,12 +89,23 @@ export const shopProductSchema = z.object({
       options: z.record(z.string(), z.string()),
       price: z.number().int(),
       wasPrice: z.number().int().nullable(),
+      barcode: z.string(),
+      lowestBefore: z.number().int().nullable(),
+      unitPrice: unitPriceSchema.nullable(),
+      quantityPrices: z.array(z.object({ from: z.number().int(), price: z.number().int() })),
       inStock: z.boolean(),
       few: z.boolean(),
       image: z.string().nullable(),
       pictureId: z.string().nullable(),
     }),
   ),
+  pricing: pricingSchema,
+  quantityPrices: z.array(z.object({ from: z.number().int(), off: z.number().int() })),
+  saleUntil: z.string().nullable(),
+  orderDelay: z.string().nullable(),
+  specs: z.array(z.object({ heading: z.string(), rows: z.array(labelled) })),
+  delivery: z.array(labelled),
+  meta: z.object({ title: z.string(), description: z.string(), noindex: z.boolean() }),
 });
 
 /** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */

@@ -1,7 +1,7 @@
 import type { ListingView } from '../core/placement/listing-view';
 import type { MenuView, LinkView, PageView } from '../core/placement/page-view';
 import type { ProductView } from '../core/placement/product-view';
-import type { ProductCard } from '../core/placement/card';
+import type { RelationStrip } from '../core/placement/relation-strips';
 
 /** A listing page: a category, a collection or a search. */
 export interface ListingPageData {
@@ -17,7 +17,7 @@ export interface ListingPageData {
 export type PageData =
   | { kind: 'page'; page: PageView }
   | ListingPageData
-  | { kind: 'product'; product: ProductView; variantId: string | null; more: ProductCard[] }
+  | { kind: 'product'; product: ProductView; variantId: string | null; strips: RelationStrip[] }
   | { kind: 'missing'; message: string };
 
 /** Everything that one page of the storefront is drawn from, on the server and in the browser. */

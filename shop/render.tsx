@@ -1,5 +1,6 @@
 import { renderToString } from 'react-dom/server';
 import type { ShopData } from './data';
+import { structuredProduct } from './product/structured-data';
 import { ShopApp } from './shop-app';
 
 export interface ShopAssets {
@@ -19,14 +20,14 @@ function titleOf({ shop, page }: ShopData): string {
     case 'listing':
       return `${page.title} · ${shop.name}`;
     case 'product':
-      return `${page.product.title} · ${shop.name}`;
+      return page.product.meta.title;
     case 'missing':
       return `Nothing here · ${shop.name}`;
   }
 }
 
 function descriptionOf({ shop, page }: ShopData): string {
-  if (page.kind === 'product') return page.product.summary;
+  if (page.kind === 'product') return page.product.meta.description;
   return page.kind === 'listing' ? page.text : shop.tagline;
 }
 
@@ -35,14 +36,19 @@ function isForSearchEngines({ base, url, page }: ShopData): boolean {
   return (
     base === '' &&
     page.kind !== 'missing' &&
+    !(page.kind === 'product' && page.product.meta.noindex) &&
     (!url.includes('?') || page.kind === 'product') &&
     !url.startsWith('/search')
   );
 }
 
+/** JSON that can stand inside a script element. */
+const scriptJson = (value: unknown) => JSON.stringify(value).replace(/</g, '\\u003c');
+
 /** A whole HTML page of the storefront. */
 export function renderShop(data: ShopData, assets: ShopAssets): string {
-  const json = JSON.stringify(data).replace(/</g, '\\u003c');
+  const json = scriptJson(data);
+  const { page } = data;
   return `<!doctype html>
 <html lang="${escapeText(data.shop.locale)}">
 <head>
@@ -57,6 +63,7 @@ ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n
 <body>
 <div id="shop">${renderToString(<ShopApp initial={data} />)}</div>
 <script type="application/json" id="shop-data">${json}</script>
+${page.kind === 'product' ? `<script type="application/ld+json">${scriptJson(structuredProduct(page.product))}</script>` : ''}
 ${assets.scripts.map((src) => `<script type="module" src="${src}"></script>`).join('\n')}
 </body>
 </html>`;

@@ -26,7 +26,9 @@ function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
     case 'listing':
       return <ListingPage page={page} url={url} currency={data.shop.currency} go={go} />;
     case 'product':
-      return <ProductPage key={page.product.id} product={page.product} variantId={page.variantId} more={page.more} />;
+      return (
+        <ProductPage key={page.product.id} product={page.product} variantId={page.variantId} strips={page.strips} />
+      );
     case 'missing':
       return (
         <div className="py-24 text-center">

@@ -1,7 +1,7 @@
 import type { Focus, Picture } from '../catalog/product';
 import type { ProductDocument } from '../editions/document';
 import type { Bitset } from '../finder/bitset';
-import { effectivePrice } from '../pricing/price';
+import { effectivePrice, unitPrice, unitPricingWords } from '../pricing/price';
 import type { ResolvedShop } from './resolved-shop';
 
 export const pictureSizes = [160, 480, 960, 1600] as const;
@@ -25,6 +25,17 @@ export function pictureView(picture: Picture, title: string): PictureView {
   return { media, alt: picture.alt || title, width, height, focus };
 }
 
+/** What shoppers are told about a price: the amount, that it is given on request, or nothing while it is sold out. */
+export type PricingShown = 'shown' | 'onRequest' | 'soldOut';
+
+export function pricingOf(
+  product: Pick<ProductDocument, 'priceOnRequest' | 'hidePriceWhenSoldOut'>,
+  inStock: boolean,
+): PricingShown {
+  if (product.priceOnRequest) return 'onRequest';
+  return product.hidePriceWhenSoldOut && !inStock ? 'soldOut' : 'shown';
+}
+
 /** A product as it stands in a grid or a strip. Prices in minor units. */
 export interface ProductCard {
   id: string;
@@ -33,8 +44,12 @@ export interface ProductCard {
   url: string;
   image: string | null;
   picture: PictureView | null;
+  /** both ends are 0 unless `pricing` is "shown" */
   price: { min: number; max: number; currency: string };
+  pricing: PricingShown;
   wasPrice: number | null;
+  /** of the cheapest variant */
+  unitPrice: { amount: number; words: string } | null;
   inStock: boolean;
   brand: string | null;
   /** the variant that the card stands for */
@@ -66,7 +81,13 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
   for (let variant = start; matching && shown === null && variant < end; variant++)
     if (matching.has(variant)) shown = index.variantId(variant);
   const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
-  const prices = product.variants.map((each) => effectivePrice(product, each, shop.now).price);
+  const { stock } = shop.facts(product.id)!;
+  const pricing = pricingOf(product, stock > 0);
+  const prices = pricing === 'shown' ? product.variants.map((each) => effectivePrice(product, each, shop.now)) : [];
+  const cheapest = prices.reduce((best, each, i) => (each.price < prices[best]!.price ? i : best), 0);
+  const perUnit = prices.length
+    ? unitPrice(prices[cheapest]!.price, product.variants[cheapest]!.content, product.unitPricing)
+    : null;
   const picture = pictureOf(product, variant?.id ?? null);
   return {
     id: product.id,
@@ -76,24 +97,16 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
     image: picture ? mediaUrl(picture.media, 480) : null,
     picture: picture ? pictureView(picture, product.title) : null,
     price: {
-      min: prices.length ? Math.min(...prices) : 0,
-      max: prices.length ? Math.max(...prices) : 0,
+      min: prices[cheapest]?.price ?? 0,
+      max: prices.reduce((highest, { price }) => Math.max(highest, price), 0),
       currency: shop.settings.currency,
     },
-    wasPrice: wasPriceOf(product, shop.now),
-    inStock: shop.facts(product.id)!.stock > 0,
+    pricing,
+    wasPrice: prices[cheapest]?.wasPrice ?? null,
+    unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[product.unitPricing!].words },
+    inStock: stock > 0,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantId: variant?.id ?? null,
     swatches: swatchesOf(product),
   };
-}
-
-/** What the cheapest variant cost before it was reduced; null when it is not. */
-function wasPriceOf(product: ProductDocument, now: number): number | null {
-  let cheapest: ReturnType<typeof effectivePrice> | undefined;
-  for (const variant of product.variants) {
-    const price = effectivePrice(product, variant, now);
-    if (!cheapest || price.price < cheapest.price) cheapest = price;
-  }
-  return cheapest?.wasPrice ?? null;
 }

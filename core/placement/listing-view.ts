@@ -1,8 +1,9 @@
+import type { Attribute } from '../catalog/spec';
 import type { Bitset } from '../finder/bitset';
 import { list, type ChoiceFilter, type ListingResult } from '../finder/listing';
 import { cardOf, type ProductCard } from './card';
 import { AVAILABLE } from './facts';
-import { optionField, optionOfField } from '../rules/field';
+import { optionField, optionOfField, specField } from '../rules/field';
 import { keptWhileUnchanged } from './kept';
 import type { ResolvedShop } from './resolved-shop';
 
@@ -84,12 +85,20 @@ interface DescribedValue {
   colour?: string;
 }
 
+/** Attributes that the seller offers as filters and that have values to choose from. */
+function filterAttributes(shop: ResolvedShop): Attribute[] {
+  return [...shop.specSheets.values()].flatMap(({ attributes }) =>
+    attributes.filter(({ filterable, type }) => filterable && ['choice', 'choices', 'yesNo'].includes(type)),
+  );
+}
+
 /** All values of a facet, in the order and with the words in which shoppers read them. */
 function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
   const values: (DescribedValue & { order: number | string })[] = [];
   const groups = { category: shop.categories, brand: shop.brands }[facet];
   const places = new Map(facet === 'category' ? shop.tree.flat().map(({ category }, i) => [category.id, i]) : []);
   const option = shop.options.get(optionOfField(facet) ?? '');
+  const attribute = filterAttributes(shop).find((each) => specField(each.id) === facet);
   const optionPlaces = new Map([...(option?.values.keys() ?? [])].map((value, i) => [value, i]));
   for (const [indexValue, id] of shop.index.facet(facet) ?? []) {
     const group = groups?.get(indexValue);
@@ -100,6 +109,10 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
       const label = option.values.get(indexValue) ?? indexValue;
       const colour = option.swatches.get(indexValue);
       values.push({ indexValue, id, value: indexValue, label, colour, order: optionPlaces.get(indexValue) ?? 0 });
+    } else if (attribute) {
+      const place = attribute.choices.findIndex((choice) => choice.id === indexValue);
+      const label = attribute.type === 'yesNo' ? (indexValue === 'yes' ? 'Yes' : 'No') : attribute.choices[place]?.name;
+      if (label !== undefined) values.push({ indexValue, id, value: indexValue, label, order: place });
     } else if (facet === AVAILABLE) values.push({ indexValue, id, value: indexValue, label: 'In stock', order: 0 });
   }
   values.sort((a, b) => (a.order === b.order ? 0 : a.order < b.order ? -1 : 1));
@@ -135,6 +148,8 @@ function facetSources(
     const inAddress = RESERVED.has(key) ? `option.${key}` : key;
     sources.push({ key: inAddress, facet: optionField(key), label, onVariant: true, toIndex: asIs });
   }
+  for (const { id, name } of filterAttributes(shop))
+    sources.push({ key: specField(id), facet: specField(id), label: name, onVariant: false, toIndex: asIs });
   sources.push({ key: 'stock', facet: AVAILABLE, label: 'Stock', onVariant: true, toIndex: asIs });
   return sources;
 }

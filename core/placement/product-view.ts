@@ -2,7 +2,7 @@ import { specWords } from '../catalog/spec';
 import type { ProductDocument } from '../editions/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
 import { effectivePrice, isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
-import { mediaUrl, pictureView, type PictureView } from './card';
+import { mediaUrl, pictureView, pricingOf, type PictureView, type PricingShown } from './card';
 import { optionKey, optionValueKey } from './facts';
 import type { ResolvedShop } from './resolved-shop';
 
@@ -22,8 +22,8 @@ export interface ProductView {
   pictures: (PictureView & { id: string })[];
   options: { key: string; label: string; values: { key: string; label: string; colour: string | null }[] }[];
   variants: VariantView[];
-  /** what is told about prices: amounts, that they are given on request, or nothing while sold out */
-  pricing: 'shown' | 'onRequest' | 'soldOut';
+  /** amounts are 0 unless this is "shown" */
+  pricing: PricingShown;
   /** reduction by number of pieces, basis points */
   quantityPrices: { from: number; off: number }[];
   /** moment at which the sale ends; null when it does not, or there is none */
@@ -128,11 +128,18 @@ export function productView(
   const main = product.categoryIds[0];
   const { now } = shop;
   const unit = product.unitPricing;
+  const isInStock = (id: string) => {
+    const stock = shop.stock(id);
+    return stock === null || stock > 0;
+  };
+  const inStock = product.variants.some(({ id }) => isInStock(id));
+  const pricing = pricingOf(product, inStock);
+  const hidden = { price: 0, wasPrice: null };
   const variants = product.variants.map((variant): VariantView => {
     const stock = shop.stock(variant.id);
     const picture = product.pictures.find(({ id }) => id === variant.pictureId) ?? face;
-    const { price, wasPrice } = effectivePrice(product, variant, now);
-    const perUnit = unitPrice(price, variant.content, unit);
+    const { price, wasPrice } = pricing === 'shown' ? effectivePrice(product, variant, now) : hidden;
+    const perUnit = pricing === 'shown' ? unitPrice(price, variant.content, unit) : null;
     return {
       id: variant.id,
       sku: variant.sku,
@@ -145,16 +152,18 @@ export function productView(
       ),
       price,
       wasPrice,
-      lowestBefore: lowestBefore(spans.get(variant.id) ?? [], now) ?? null,
+      lowestBefore: wasPrice === null ? null : (lowestBefore(spans.get(variant.id) ?? [], now) ?? null),
       unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[unit!].words },
-      quantityPrices: product.quantityPrices.map(({ from, off }) => ({ from, price: lessPercent(price, off) })),
-      inStock: stock === null || stock > 0,
+      quantityPrices:
+        pricing === 'shown'
+          ? product.quantityPrices.map(({ from, off }) => ({ from, price: lessPercent(price, off) }))
+          : [],
+      inStock: isInStock(variant.id),
       few: stock !== null && stock > 0 && stock <= FEW,
       image: picture ? mediaUrl(picture.media, 960) : null,
       pictureId: picture?.id ?? null,
     };
   });
-  const inStock = variants.some((variant) => variant.inStock);
   const isReduced = variants.some(({ wasPrice }) => wasPrice !== null);
   return {
     id: product.id,
@@ -174,7 +183,7 @@ export function productView(
       values: option.values.map(({ name, swatch }) => ({ key: optionValueKey(name), label: name, colour: swatch })),
     })),
     variants,
-    pricing: product.priceOnRequest ? 'onRequest' : product.hidePriceWhenSoldOut && !inStock ? 'soldOut' : 'shown',
+    pricing,
     quantityPrices: product.quantityPrices,
     saleUntil: isReduced && isSaleTime(product, now) ? product.saleUntil : null,
     orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,

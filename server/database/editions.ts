@@ -1,5 +1,6 @@
-import { documentBody, type DocumentKind, type ShopDocument } from '../../core/editions/document';
+import { documentBody, type DocumentKind, type ProductDocument, type ShopDocument } from '../../core/editions/document';
 import type { Db } from './connection';
+import { notePrices } from './price-spans';
 
 export interface EditionRow {
   number: number;
@@ -72,6 +73,12 @@ function writeSpans(db: Db, number: number, put: Iterable<DocumentRef>, gone: It
   }
 }
 
+function productsAmong(documents: readonly StoredDocument[]): ProductDocument[] {
+  return documents.flatMap(({ kind, body }) =>
+    kind === 'product' ? [documentBody('product', body) as ProductDocument] : [],
+  );
+}
+
 /** Writes an edition in one transaction: the one before it, with `put` put in and `gone` taken out. Answers its number. */
 export function writeEdition(
   db: Db,
@@ -86,6 +93,7 @@ export function writeEdition(
       const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`);
       for (const { hash, kind, body } of put) store.run(hash, kind, body);
       writeSpans(db, number, put, gone);
+      notePrices(db, edition.at, productsAmong(put));
       return number;
     })
     .immediate();
@@ -121,6 +129,7 @@ export function repeatEdition(db: Db, edition: NewEdition, old: number): Edition
       };
       insertEdition(db, number, edition, old);
       writeSpans(db, number, changes.put, changes.gone);
+      notePrices(db, edition.at, productsAmong(changes.put));
       return { number, ...changes };
     })
     .immediate();

@@ -1,8 +1,11 @@
-import { cardOf } from '../../core/placement/card';
+import { phaseOf } from '../../core/catalog/standing';
+import type { ProductDocument } from '../../core/editions/document';
 import { listingView } from '../../core/placement/listing-view';
-import { firstSlots, menuView, pageView } from '../../core/placement/page-view';
+import { menuView, pageView } from '../../core/placement/page-view';
 import { productView } from '../../core/placement/product-view';
+import { relationStrips } from '../../core/placement/relation-strips';
 import type { ResolvedShop } from '../../core/placement/resolved-shop';
+import type { PriceSpan } from '../../core/pricing/lowest';
 import type { ShopData, PageData } from '../../shop/data';
 import { listingRequest } from './listing-request';
 
@@ -26,11 +29,11 @@ export interface PageContext {
   now: number;
   /** id behind an address that something had before */
   redirect: (kind: 'product' | 'category' | 'collection' | 'page', slug: string) => string | undefined;
+  /** what variants cost before, for the lowest price of the last 30 days */
+  priceSpans: (variantIds: readonly string[]) => Map<string, PriceSpan[]>;
   /** drafts can be looked at in the shop window */
   showsDrafts: boolean;
 }
-
-const MORE = 4;
 
 function missing(message: string): PageData {
   return { kind: 'missing', message };
@@ -40,21 +43,17 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
   const { shop, now } = context;
   const id = shop.bySlug('product', slug);
   const product = id === undefined ? undefined : shop.products.get(id);
-  if (!product || (product.standing !== 'live' && !context.showsDrafts)) {
+  const isOnShop = (one: ProductDocument | undefined) => one !== undefined && phaseOf(one, shop.now) === 'live';
+  if (!product || !(isOnShop(product) || context.showsDrafts)) {
     const target = shop.products.get(context.redirect('product', slug) ?? '');
-    if (target && target.standing === 'live') return { forward: `/p/${target.slug}` };
+    if (target && isOnShop(target)) return { forward: `/p/${target.slug}` };
     return missing('This product is not in the shop (any more).');
   }
-  const main = product.categoryIds[0];
-  const slots = main ? firstSlots(shop, { kind: 'category', id: main }, MORE + 1, now).slots : [];
   return {
     kind: 'product',
-    product: productView(shop, product),
+    product: productView(shop, product, context.priceSpans(product.variants.map((variant) => variant.id))),
     variantId: typeof query.v === 'string' ? query.v : null,
-    more: slots
-      .filter((slot) => shop.index.id(slot) !== product.id)
-      .slice(0, MORE)
-      .map((slot) => cardOf(shop, slot)),
+    strips: relationStrips(shop, product, now),
   };
 }
 

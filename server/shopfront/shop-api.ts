@@ -1,13 +1,18 @@
 import { Router } from 'express';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
+import { phaseOf } from '../../core/catalog/standing';
+import type { ProductDocument } from '../../core/editions/document';
 import { listingView } from '../../core/placement/listing-view';
 import { productView } from '../../core/placement/product-view';
 import { answer } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';
+import { readPriceSpans } from '../database/price-spans';
 import { notFound } from '../problem';
 import { KeptListings } from './kept-listings';
 import { listingRequest, placeOf } from './listing-request';
+
+const variantIdsOf = ({ variants }: ProductDocument) => variants.map(({ id }) => id);
 
 /** The public JSON of the live shop, and what describes the whole API. */
 export function shopApi(catalog: Catalog): Router {
@@ -23,8 +28,9 @@ export function shopApi(catalog: Catalog): Router {
   });
   answer(router, shopRoutes.product, ({ params }) => {
     const id = live.shop.bySlug('product', params.slug!);
-    if (id === undefined) throw notFound('There is no such product in the shop.');
-    return productView(live.shop, live.shop.products.get(id)!);
+    const product = live.shop.products.get(id ?? '');
+    if (!product || phaseOf(product, live.shop.now) !== 'live') throw notFound('There is no such product in the shop.');
+    return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
   });
   answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));
   let described: object | undefined;

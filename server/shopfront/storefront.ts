@@ -4,6 +4,7 @@ import { renderShop, type ShopAssets } from '../../shop/render';
 import { sessionOf } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';
 import { redirectTarget } from '../database/groups';
+import { readPriceSpans } from '../database/price-spans';
 import { ProblemError } from '../problem';
 import { pageData } from './page-data';
 
@@ -25,6 +26,7 @@ function send(catalog: Catalog, assets: ShopAssets, source: Source, request: Req
       shop: (base === '' ? catalog.live : catalog.working).shop,
       now: catalog.now,
       redirect: (kind, slug) => redirectTarget(catalog.db, kind, slug),
+      priceSpans: (ids) => readPriceSpans(catalog.db, ids),
       showsDrafts,
     },
     { path, query: request.query as Record<string, unknown>, url, base },

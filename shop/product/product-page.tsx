@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import type { ProductCard as Card } from '../../core/placement/card';
 import type { ProductView } from '../../core/placement/product-view';
+import type { RelationStrip } from '../../core/placement/relation-strips';
 import { Crumbs } from '../ui/crumbs';
-import { Picture } from '../ui/picture';
-import { Price } from '../ui/price';
 import { ProductCard } from '../ui/product-card';
+import { Gallery } from './gallery';
+import { SpecTable } from './spec-table';
+import { VariantPrice } from './variant-price';
 import { firstVariant, isAvailable, variantWith } from './pick';
 
 type Variant = ProductView['variants'][number];
@@ -12,7 +13,7 @@ type Variant = ProductView['variants'][number];
 interface Props {
   product: ProductView;
   variantId: string | null;
-  more: readonly Card[];
+  strips: readonly RelationStrip[];
 }
 
 function Picker({
@@ -39,7 +40,7 @@ function Picker({
                 key={value.key}
                 type="button"
                 aria-pressed={value === chosen}
-                title={canBeHad ? value.label : `${value.label}, sold out`}
+                title={canBeHad || product.orderDelay !== null ? value.label : `${value.label}, sold out`}
                 onClick={() => choose(variantWith(product, current, option.key, value.key))}
                 className={`flex items-center gap-2 rounded-full border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
               >
@@ -56,19 +57,17 @@ function Picker({
   });
 }
 
-function Stock({ variant }: { variant: Variant }) {
+function Stock({ variant, orderDelay }: { variant: Variant; orderDelay: string | null }) {
+  if (!variant.inStock && orderDelay !== null) return <p className="mt-4 font-medium text-ink">{orderDelay}</p>;
   if (!variant.inStock) return <p className="mt-4 font-medium text-sale">Sold out in this version</p>;
   if (variant.few) return <p className="mt-4 font-medium text-ink">In stock, only a few left</p>;
   return <p className="mt-4 font-medium text-sea">In stock</p>;
 }
 
-export function ProductPage({ product, variantId, more }: Props) {
+export function ProductPage({ product, variantId, strips }: Props) {
   const [wanted, setWanted] = useState(variantId);
   const [shownPicture, setShownPicture] = useState<string | null>(null);
   const current = firstVariant(product, wanted);
-  const { pictures } = product;
-  const own = current?.pictureId ?? null;
-  const picture = pictures.find(({ id }) => id === (shownPicture ?? own)) ?? pictures[0] ?? null;
   const choose = (variant: Variant) => {
     setWanted(variant.id);
     setShownPicture(null);
@@ -78,28 +77,11 @@ export function ProductPage({ product, variantId, more }: Props) {
     <>
       <Crumbs crumbs={product.crumbs} />
       <div className="lg:grid lg:grid-cols-[1.15fr_1fr] lg:gap-14" data-product-page={product.id}>
-        <div>
-          <div className="overflow-hidden rounded-3xl">
-            <Picture picture={picture} sizes="(min-width: 1024px) 640px, 100vw" eager />
-          </div>
-          {pictures.length > 1 && (
-            <ul className="mt-4 grid grid-cols-5 gap-3">
-              {pictures.map((each) => (
-                <li key={each.id}>
-                  <button
-                    type="button"
-                    aria-label={`Show picture: ${each.alt}`}
-                    aria-pressed={each === picture}
-                    onClick={() => setShownPicture(each.id)}
-                    className="block w-full overflow-hidden rounded-xl ring-ink ring-offset-2 aria-pressed:ring-2"
-                  >
-                    <Picture picture={{ ...each, alt: '' }} sizes="120px" />
-                  </button>
-                </li>
-              ))}
-            </ul>
-          )}
-        </div>
+        <Gallery
+          pictures={product.pictures}
+          shown={shownPicture ?? current?.pictureId ?? null}
+          show={setShownPicture}
+        />
         <div className="max-lg:mt-8">
           {product.brand && <p className="text-sm text-ink-soft">{product.brand}</p>}
           <h1 className="mt-1 break-words font-display text-3xl font-bold leading-tight tracking-tight text-ink md:text-4xl">
@@ -108,13 +90,21 @@ export function ProductPage({ product, variantId, more }: Props) {
           {product.summary && <p className="mt-4 text-lg leading-relaxed text-ink-soft">{product.summary}</p>}
           {current && (
             <>
-              <div className="mt-6" aria-live="polite">
-                <Price price={current.price} wasPrice={current.wasPrice} currency={product.currency} large />
-              </div>
+              <VariantPrice product={product} variant={current} />
               <Picker product={product} current={current} choose={choose} />
-              <Stock variant={current} />
+              <Stock variant={current} orderDelay={product.orderDelay} />
               {current.sku && <p className="mt-1 text-xs text-ink-soft">SKU {current.sku}</p>}
             </>
+          )}
+          {product.delivery.length > 0 && (
+            <dl className="mt-6 flex flex-wrap gap-x-8 gap-y-2 text-sm">
+              {product.delivery.map(({ label, value }) => (
+                <div key={label}>
+                  <dt className="text-ink-soft">{label}</dt>
+                  <dd className="font-medium text-ink">{value}</dd>
+                </div>
+              ))}
+            </dl>
           )}
           {product.description && (
             <div
@@ -122,20 +112,23 @@ export function ProductPage({ product, variantId, more }: Props) {
               dangerouslySetInnerHTML={{ __html: product.description }}
             />
           )}
+          <SpecTable specs={product.specs} />
         </div>
       </div>
-      {more.length > 0 && (
-        <section className="mt-20">
-          <h2 className="mb-5 font-display text-2xl font-bold tracking-tight text-ink">More from here</h2>
+      {strips.map(({ kind, title, cards }) => (
+        <section key={kind} className="mt-20" aria-labelledby={`strip-${kind}`}>
+          <h2 id={`strip-${kind}`} className="mb-5 font-display text-2xl font-bold tracking-tight text-ink">
+            {title}
+          </h2>
           <ul className="grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-4 lg:gap-x-6">
-            {more.map((card) => (
+            {cards.map((card) => (
               <li key={card.id}>
                 <ProductCard card={card} />
               </li>
             ))}
           </ul>
         </section>
-      )}
+      ))}
     </>
   );
 }

@@ -9,6 +9,18 @@ interface Props {
   large?: boolean;
 }
 
+/** What stands in place of a price that is not told. */
+export const untoldPrice = { onRequest: 'Price on request', soldOut: 'No price while sold out' } as const;
+
+/** "€0.25 per metre" */
+export function UnitPrice({ of, currency }: { of: { amount: number; words: string }; currency: string }) {
+  return (
+    <span className="text-xs tabular-nums text-ink-soft">
+      {formatMoney(of.amount, currency)} {of.words}
+    </span>
+  );
+}
+
 /** A price in words: "from" where variants differ, and what it was where it is reduced. */
 export function Price({ price, upTo = price, wasPrice, currency, large = false }: Props) {
   return (

@@ -1,7 +1,7 @@
 import type { ProductCard as Card } from '../../core/placement/card';
 import { useBase } from '../base';
 import { Picture } from './picture';
-import { Price } from './price';
+import { Price, UnitPrice, untoldPrice } from './price';
 
 const MAX_SWATCHES = 5;
 
@@ -42,7 +42,11 @@ export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', e
           {card.title}
         </span>
         <span className="flex items-center justify-between gap-2">
-          <Price price={price.min} upTo={price.max} wasPrice={card.wasPrice} currency={price.currency} />
+          {card.pricing === 'shown' ? (
+            <Price price={price.min} upTo={price.max} wasPrice={card.wasPrice} currency={price.currency} />
+          ) : (
+            <span className="text-sm text-ink-soft">{untoldPrice[card.pricing]}</span>
+          )}
           {swatches.length > 1 && (
             <span className="flex shrink-0 items-center gap-1" title={swatches.map(({ label }) => label).join(', ')}>
               {swatches.slice(0, MAX_SWATCHES).map(({ label, colour }) => (
@@ -54,6 +58,7 @@ export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', e
             </span>
           )}
         </span>
+        {card.unitPrice && <UnitPrice of={card.unitPrice} currency={price.currency} />}
       </span>
     </a>
   );

@@ -1,0 +1,44 @@
+import { relationKinds, type RelationKind } from '../catalog/product';
+import type { ProductDocument } from '../editions/document';
+import { cardOf, type ProductCard } from './card';
+import { firstSlots } from './page-view';
+import type { ResolvedShop } from './resolved-shop';
+
+/** A strip of products on the page of another. */
+export interface RelationStrip {
+  kind: RelationKind;
+  title: string;
+  cards: ProductCard[];
+}
+
+const titles: Record<RelationKind, string> = {
+  goesWith: 'Goes with it',
+  stepUp: 'A step up',
+  similar: 'Similar',
+};
+
+/** Most products of a strip. */
+const MOST = 8;
+const MOST_OF_CATEGORY = 4;
+
+function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKind, now: number): number[] {
+  const relation = product.relations[kind];
+  const own = shop.index.slot(product.id);
+  if (relation.how === 'picked') {
+    const { listed } = shop;
+    return relation.ids.flatMap((id) => shop.index.slot(id) ?? []).filter((slot) => slot !== own && listed.has(slot));
+  }
+  const main = product.categoryIds[0];
+  if (relation.how === 'none' || main === undefined) return [];
+  return firstSlots(shop, { kind: 'category', id: main }, MOST_OF_CATEGORY + 1, now)
+    .slots.filter((slot) => slot !== own)
+    .slice(0, MOST_OF_CATEGORY);
+}
+
+/** The strips of a product page, those without products left out. */
+export function relationStrips(shop: ResolvedShop, product: ProductDocument, now: number): RelationStrip[] {
+  return relationKinds.flatMap((kind) => {
+    const slots = slotsOf(shop, product, kind, now).slice(0, MOST);
+    return slots.length ? [{ kind, title: titles[kind], cards: slots.map((slot) => cardOf(shop, slot)) }] : [];
+  });
+}

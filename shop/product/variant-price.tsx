@@ -1,0 +1,40 @@
+import { formatMoney } from '../../core/catalog/money';
+import type { ProductView, VariantView } from '../../core/placement/product-view';
+import { Price, UnitPrice, untoldPrice } from '../ui/price';
+
+/** The day of a moment, the same on the server and in the browser whatever their time zones. */
+const dayWords = (moment: string) =>
+  new Date(moment).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' });
+
+/** All that is told about the price of the chosen variant. */
+export function VariantPrice({ product, variant }: { product: ProductView; variant: VariantView }) {
+  const { currency } = product;
+  if (product.pricing !== 'shown')
+    return <p className="mt-6 text-xl font-semibold text-ink">{untoldPrice[product.pricing]}</p>;
+  const isReduced = variant.wasPrice !== null;
+  return (
+    <div className="mt-6" aria-live="polite">
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <Price price={variant.price} wasPrice={variant.wasPrice} currency={currency} large />
+        {variant.unitPrice && <UnitPrice of={variant.unitPrice} currency={currency} />}
+        {isReduced && product.saleUntil && (
+          <span className="text-sm text-ink-soft">until {dayWords(product.saleUntil)}</span>
+        )}
+      </div>
+      {variant.lowestBefore !== null && (
+        <p className="mt-1 text-xs text-ink-soft">
+          Lowest price of the 30 days before: {formatMoney(variant.lowestBefore, currency)}
+        </p>
+      )}
+      {variant.quantityPrices.length > 0 && (
+        <ul className="mt-3 flex flex-wrap gap-2" aria-label="Prices by quantity">
+          {variant.quantityPrices.map(({ from, price }) => (
+            <li key={from} className="rounded-xl border border-line px-3 py-1.5 text-sm tabular-nums text-ink">
+              from {from}: <span className="font-semibold">{formatMoney(price, currency)}</span> each
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
