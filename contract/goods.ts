@@ -11,6 +11,7 @@ import {
   productKindSchema,
   productSchema,
   quantityPriceSchema,
+  relationKinds,
   relationSchema,
   standingSchema,
   stockSchema,
@@ -98,6 +99,8 @@ export const productAnswerSchema = z.object({
   ),
   /** products that its relations name, by id */
   related: z.record(z.string(), z.object({ title: z.string(), thumbnail: z.string().nullable() })),
+  /** what search engines are told where the seller wrote nothing */
+  meta: z.object({ title: z.string(), description: z.string() }),
   timeZone: z.string(),
   currency: z.string(),
   places: z.array(placeSchema),
@@ -276,6 +279,13 @@ export const goodsRoutes = {
     path: '/api/products/:id/copy',
     summary: 'A draft with everything of a product but its SKUs, barcodes, stock and address',
     answer: productAnswerSchema,
+  }),
+  relateBack: route({
+    method: 'POST',
+    path: '/api/products/:id/relate-back',
+    summary: 'Let another product lead to this one too, in the same kind of relation',
+    body: z.object({ kind: z.enum(relationKinds), to: idSchema }),
+    answer: done,
   }),
   copyParts: route({
     method: 'POST',

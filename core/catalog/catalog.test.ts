@@ -4,6 +4,7 @@ import { freeSlug, slugFrom, slugSchema } from './identity';
 import { parseMoney, plainAmount } from './money';
 import { variantDefaults, type Option, type Variant } from './product';
 import { checkOptions, combinations, planVariants } from './variants';
+import { skusByPattern } from './sku-pattern';
 
 test.each([
   ['24', 2400],
@@ -125,4 +126,28 @@ test('a category may not move into its own branch or too deep', () => {
   expect(tree.refuseMove('other', 'c3')).toBeUndefined();
   expect([tree.refuseChild('c4'), tree.refuseChild('c3')]).toEqual([expect.stringMatching(/5 levels/), undefined]);
   expect(tree.branch('c2').map(({ id }) => id)).toEqual(['c2', 'c3', 'c4']);
+});
+
+describe('SKU patterns', () => {
+  const options = [option('Colourway', 'Ember', 'Emerald', 'Pine'), option('Line set', 'Without', 'With 50 m reel')];
+  const variants = combinations(options).map((values, i) => variant(`v${i}`, values));
+  const skus = (pattern: string) => skusByPattern(pattern, options, variants);
+
+  test('values stand in capitals, cut as told, and no two are the same', () => {
+    const made = skus('HD180-{colourway:2}-{line}') as Map<string, string>;
+    expect([...made.values()]).toEqual([
+      'HD180-EM-WITHOUT',
+      'HD180-EM-WITH50MREEL',
+      'HD180-EM-WITHOUT-2',
+      'HD180-EM-WITH50MREEL-2',
+      'HD180-PI-WITHOUT',
+      'HD180-PI-WITH50MREEL',
+    ]);
+  });
+  test.each([
+    ['HD-{size}', /no option “size”/],
+    ['HD-{colourway', /partner/],
+    ['HD-{colourway:x}', /no number/],
+    ['HD-{}', /no option/],
+  ])('%s is refused', (pattern, words) => expect(skus(pattern)).toMatch(words));
 });

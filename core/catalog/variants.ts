@@ -1,3 +1,4 @@
+import { fold } from './identity';
 import type { Option, Variant } from './product';
 
 export const MAX_OPTIONS = 3;
@@ -17,6 +18,9 @@ export function variantName(options: readonly Option[], variant: Pick<Variant, '
     .filter(Boolean)
     .join(' · ');
 }
+
+/** The name of an option as it is compared: without case, marks and outer blanks. */
+export const optionKeyWords = (name: string) => fold(name).trim();
 
 export interface OptionProblem {
   path: (string | number)[];

@@ -87,8 +87,11 @@ interface DescribedValue {
 
 /** Attributes that the seller offers as filters and that have values to choose from. */
 function filterAttributes(shop: ResolvedShop): Attribute[] {
-  return [...shop.specSheets.values()].flatMap(({ attributes }) =>
-    attributes.filter(({ filterable, type }) => filterable && ['choice', 'choices', 'yesNo'].includes(type)),
+  const all = new Map(
+    [...shop.specSheets.values()].flatMap(({ attributes }) => attributes.map((each) => [each.id, each])),
+  );
+  return [...all.values()].filter(
+    ({ filterable, type }) => filterable && ['choice', 'choices', 'yesNo'].includes(type),
   );
 }
 

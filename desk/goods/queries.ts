@@ -1,6 +1,7 @@
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { routes } from '../../contract';
 import type { ProductAnswer } from '../../contract/goods';
+import type { SpecSheet } from '../../core/catalog/spec';
 import { call } from '../api';
 
 /** What narrows the goods list; each is also a part of the address. */
@@ -65,6 +66,34 @@ export function useCreateProduct() {
   return useMutation({
     mutationFn: (body: { title: string; kind: ProductAnswer['product']['kind']; price: number }) =>
       call(routes.goods.create, { body }),
+    onSuccess: keep,
+  });
+}
+
+export function useSpecSheets() {
+  return useQuery({ queryKey: ['spec-sheets'], queryFn: () => call(routes.specSheets.list) });
+}
+
+export function useCreateSpecSheet() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (name: string) => call(routes.specSheets.create, { body: { name } }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['spec-sheets'] }),
+  });
+}
+
+export function useSaveSpecSheet() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: SpecSheet) => call(routes.specSheets.update, { params: { id }, body }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['spec-sheets'] }),
+  });
+}
+
+export function useCopyProduct() {
+  const keep = useKeepProduct();
+  return useMutation({
+    mutationFn: (id: string) => call(routes.goods.copy, { params: { id } }),
     onSuccess: keep,
   });
 }

@@ -13,6 +13,8 @@ interface Props {
   choices: readonly Choice[];
   choose: (value: string) => void;
   placeholder?: string;
+  /** told what is typed, for choices that are looked up */
+  onType?: (typed: string) => void;
   /** offers to make what was typed */
   make?: (name: string) => void;
   makeWords?: string;
@@ -22,10 +24,20 @@ interface Props {
 const NEW = '\u0000new';
 
 /** A field with completion: type, pick with the arrow keys, Enter. Empties itself after each choice. */
-export function Choose({ label, choices, choose, placeholder, make, makeWords = 'Make', className = 'w-44' }: Props) {
+export function Choose({
+  label,
+  choices,
+  choose,
+  placeholder,
+  onType,
+  make,
+  makeWords = 'Make',
+  className = 'w-44',
+}: Props) {
   const [typed, setTyped] = useState('');
   const wanted = fold(typed).trim();
-  const found = choices.filter((choice) => fold(choice.label).includes(wanted)).slice(0, 60);
+  // Choices that are looked up fit already, perhaps but for a slip.
+  const found = (onType ? choices : choices.filter((choice) => fold(choice.label).includes(wanted))).slice(0, 60);
   const isNew = make && wanted !== '' && !choices.some((choice) => fold(choice.label) === wanted);
   return (
     <Combobox
@@ -42,7 +54,10 @@ export function Choose({ label, choices, choose, placeholder, make, makeWords = 
           aria-label={label}
           placeholder={placeholder ?? label}
           value={typed}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            onType?.(event.target.value);
+          }}
           onBlur={() => setTyped('')}
           className="w-full rounded-lg border border-dashed border-line bg-transparent px-2.5 py-1 hover:border-ink-3"
         />

@@ -13,6 +13,7 @@ import {
   copyProduct,
   createProduct,
   productOrRefuse,
+  relateBack,
   removeProduct,
 } from '../catalog/product-writes';
 import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';
@@ -64,6 +65,10 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.copy, ({ params, user }) =>
     productAnswer(catalog, copyProduct(catalog, user, params.id!)),
   );
+  answer(router, goodsRoutes.relateBack, ({ params, body, user }) => {
+    relateBack(catalog, user, params.id!, body.kind, body.to);
+    return { ok: true as const };
+  });
   answer(router, goodsRoutes.copyParts, ({ params, body, user }) => ({
     changed: copyParts(catalog, user, params.id!, body),
   }));

@@ -5,6 +5,7 @@ import { list, type ChoiceFilter } from '../../core/finder/listing';
 import { mediaUrl } from '../../core/placement/card';
 import { keptWhileUnchanged } from '../../core/placement/kept';
 import { placeCounts, whereItShows } from '../../core/placement/where-it-shows';
+import { metaOf } from '../../core/placement/product-view';
 import { taxRateOf } from '../../core/placement/page';
 import { effectivePrice, marginOf, markUpOf } from '../../core/pricing/price';
 import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
@@ -159,6 +160,7 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
         });
       }),
     ),
+    meta: metaOf(shop, { ...product, metaTitle: '', metaDescription: '' }),
     timeZone: shop.settings.timeZone,
     currency: shop.settings.currency,
     places: whereItShows(shop, id, catalog.now),

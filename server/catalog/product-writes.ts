@@ -497,6 +497,20 @@ export function copyParts(
   return targets.length;
 }
 
+/** Makes another product lead to this one too, as the first of its picked ones if it has some. */
+export function relateBack(catalog: Catalog, user: UserId, id: string, kind: RelationKind, to: string): void {
+  const product = productOrRefuse(catalog, id);
+  const other = productOrRefuse(catalog, to);
+  const relation = other.relations[kind];
+  const ids = relation.how === 'picked' ? relation.ids : [];
+  if (ids.includes(id)) return;
+  if (id === to) throw invalidField(['to'], 'A product cannot stand beside itself.');
+  if (ids.length >= 24) throw invalidField(['to'], `“${other.title}” has 24 products there already.`);
+  catalog.journal.change(`Let “${other.title}” lead to “${product.title}”`, catalog.actor(user), () =>
+    updateProduct(catalog.db, to, { [kind]: { how: 'picked', ids: [...ids, id] } }),
+  );
+}
+
 export function removeProduct(catalog: Catalog, user: UserId, id: string): void {
   const product = productOrRefuse(catalog, id);
   catalog.journal.change(`Deleted “${product.title}”`, catalog.actor(user), () => deleteProduct(catalog.db, id));

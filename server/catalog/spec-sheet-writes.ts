@@ -66,9 +66,22 @@ export function changeSpecSheet(
     });
   });
   if (errors.length > 0) throw invalid(errors);
-  catalog.journal.change(`Changed the spec sheet “${name}”`, catalog.actor(user), () =>
-    putSpecSheet(catalog.db, { id, name, attributes }),
-  );
+  const changed = new Map(attributes.map((attribute) => [attribute.id, attribute]));
+  catalog.journal.change(`Changed the spec sheet “${name}”`, catalog.actor(user), () => {
+    putSpecSheet(catalog.db, { id, name, attributes });
+    // An attribute that sheets share is the same in all of them, but for its place, its heading and whether it is needed.
+    for (const other of catalog.working.shop.specSheets.values())
+      if (other.id !== id && other.attributes.some((attribute) => changed.has(attribute.id)))
+        putSpecSheet(catalog.db, {
+          ...other,
+          attributes: other.attributes.map(({ heading, required, ...own }) => ({
+            ...own,
+            ...changed.get(own.id),
+            heading,
+            required,
+          })),
+        });
+  });
 }
 
 function hasValues(catalog: Catalog, attributeId: string): boolean {

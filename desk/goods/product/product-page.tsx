@@ -3,6 +3,7 @@ import { toast } from 'sonner';
 import { Link, useNavigate, useParams } from 'react-router';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
+import { momentWords } from '../../../core/catalog/moment';
 import { productKinds } from '../../../core/catalog/product';
 import { call, CallError, wordsOf } from '../../api';
 import { tray, useTray } from '../../frame/tray-store';
@@ -15,13 +16,18 @@ import { Select } from '../../ui/select';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { LifeTag } from '../../ui/swing-tag';
 import { kindLabels } from '../new-product';
-import { useProduct } from '../queries';
+import { useCopyProduct, useProduct, useSpecSheets } from '../queries';
 import { Belongs } from './belongs';
+import { Delivery } from './delivery';
+import { GoesWith } from './goes-with';
 import { History } from './history';
+import { InSearch } from './in-search';
 import { Options } from './options';
 import { Pictures } from './pictures';
+import { specCount, Specs } from './specs';
 import { useProductAutosave, useVariantAutosave } from './use-product-autosave';
 import { VariantTable } from './variant-table';
+import { When } from './when';
 import { Words } from './words';
 
 const shown = (value: unknown) =>
@@ -43,12 +49,21 @@ function Clashes({ save }: { save: Autosave }) {
   ));
 }
 
+/** "from 3 May 2027, 10:00" for a product that waits for its day. */
+function lifeWords({ life, product, timeZone }: ProductAnswer): string | undefined {
+  if (life === 'waiting') return `from ${momentWords(product.liveFrom!, timeZone)}`;
+  return product.liveUntil && (life === 'ended' || life === 'live')
+    ? `until ${momentWords(product.liveUntil, timeZone)}`
+    : undefined;
+}
+
 function Editor({ answer }: { answer: ProductAnswer }) {
   const { product, life, places } = answer;
   const fields = useProductAutosave(answer);
   const cells = useVariantAutosave(answer);
   const { undo } = useUndo();
   const navigate = useNavigate();
+  const copy = useCopyProduct();
   const isPicked = useTray().includes(product.id);
   useShopWindow(
     `/p/${product.slug}`,
@@ -73,29 +88,42 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       })
       .catch((error: unknown) => toast.error(wordsOf(error)));
   };
-  const parts = [
+  const specs = specCount(product, useSpecSheets().data?.sheets ?? []);
+  const parts: { id: string; label: string; count?: number | string; isShort?: boolean }[] = [
     { id: 'pictures', label: 'Pictures', count: product.pictures.length },
     { id: 'words', label: 'Words' },
     { id: 'options', label: 'Options', count: product.options.length },
     { id: 'prices', label: 'Price & stock', count: product.variants.length },
     {
+      id: 'specs',
+      label: 'Specs',
+      count: specs.of ? `${specs.filled}/${specs.of}` : undefined,
+      isShort: specs.filled < specs.of,
+    },
+    ...(product.kind === 'physical' ? [{ id: 'delivery', label: 'Delivery' }] : []),
+    {
       id: 'belongs',
       label: 'Belongs to',
       count: product.categoryIds.length + product.tagIds.length + (product.brandId ? 1 : 0),
     },
+    { id: 'goes-with', label: 'Goes with', count: Object.keys(answer.related).length || undefined },
+    { id: 'search', label: 'In search' },
+    { id: 'when', label: 'When' },
     { id: 'history', label: 'History' },
   ];
   return (
     <div className="flex min-h-0 flex-1">
       <nav aria-label="Parts of the product" className="w-[148px] shrink-0 py-3 pl-2.5 pr-1 max-lg:hidden">
-        {parts.map(({ id, label, count }) => (
+        {parts.map(({ id, label, count, isShort }) => (
           <a
             key={id}
             href={`#${id}`}
             className="flex justify-between rounded-lg px-2.5 py-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
           >
             {label}
-            {count !== undefined && <span className={count === 0 ? 'font-semibold text-rose' : ''}>{count}</span>}
+            {count !== undefined && (
+              <span className={count === 0 || isShort ? 'font-semibold text-rose' : ''}>{count}</span>
+            )}
           </a>
         ))}
       </nav>
@@ -107,7 +135,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <h1 className="min-w-0 truncate font-display text-xl font-bold md:max-w-[42%]" title={product.title}>
             {(fields.drafts.title as string | undefined) ?? product.title}
           </h1>
-          <LifeTag life={life} />
+          <LifeTag life={life} words={lifeWords(answer)} />
           <SaveStateWords state={worst.state} problem={worst.problem} retry={worst.retry} />
           <div className="ml-auto flex flex-wrap items-center gap-2">
             <Button
@@ -123,6 +151,17 @@ function Editor({ answer }: { answer: ProductAnswer }) {
               {isPicked ? 'Out of the tray' : 'Into the tray'}
             </Button>
             <Button onClick={() => undo.mutate()}>Undo</Button>
+            <Button
+              disabled={copy.isPending}
+              onClick={() =>
+                copy.mutate(product.id, {
+                  onSuccess: (made) => void navigate(`/goods/${made.product.id}`, { state: { isCopy: true } }),
+                  onError: (error) => toast.error(wordsOf(error)),
+                })
+              }
+            >
+              Copy as new
+            </Button>
             {isLive ? (
               <Button onClick={() => fields.change({ standing: 'off' })}>Take off shop</Button>
             ) : (
@@ -138,8 +177,13 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <Pictures answer={answer} />
           <Words answer={answer} save={fields} />
           <Options answer={answer} />
-          <VariantTable answer={answer} save={cells} />
+          <VariantTable answer={answer} save={cells} fields={fields} />
+          <Specs answer={answer} save={fields} />
+          {product.kind === 'physical' && <Delivery answer={answer} save={fields} />}
           <Belongs answer={answer} save={fields} />
+          <GoesWith answer={answer} save={fields} />
+          <InSearch answer={answer} save={fields} />
+          <When answer={answer} save={fields} />
           <History id={product.id} />
           <div className="flex items-center justify-between px-1">
             <span className="flex items-center gap-2 text-ink-2">

@@ -1,105 +1,21 @@
 import clsx from 'clsx';
-import { useState, type KeyboardEvent } from 'react';
+import { useState } from 'react';
+import { Link } from 'react-router';
 import type { ProductAnswer } from '../../../contract/goods';
-import { parseMoney, plainAmount } from '../../../core/catalog/money';
 import { mediaUrl } from '../../../core/placement/card';
 import type { Variant } from '../../../core/catalog/product';
 import { variantName } from '../../../core/catalog/variants';
 import type { Autosave } from '../../use-autosave';
+import { Button } from '../../ui/button';
 import { Thumb } from '../../ui/thumb';
+import { ColumnChoice, useColumns } from './column-choice';
 import { Part } from './part';
+import { PriceTermsPart } from './price-terms';
+import { SetColumn } from './set-column';
+import { useCells } from './use-cells';
 import { cellKey } from './use-product-autosave';
-
-type Column = 'sku' | 'price' | 'salePrice' | 'cost' | 'stock';
-
-const columns: { name: Column; label: string; isMoney: boolean; canBeEmpty: boolean }[] = [
-  { name: 'sku', label: 'SKU', isMoney: false, canBeEmpty: true },
-  { name: 'price', label: 'Price', isMoney: true, canBeEmpty: false },
-  { name: 'salePrice', label: 'Sale price', isMoney: true, canBeEmpty: true },
-  { name: 'cost', label: 'Cost', isMoney: true, canBeEmpty: true },
-  { name: 'stock', label: 'In stock', isMoney: false, canBeEmpty: true },
-];
-
-function show(name: Column, value: unknown): string {
-  if (value === null || value === undefined) return '';
-  return columns.find((column) => column.name === name)!.isMoney ? plainAmount(value as number) : String(value);
-}
-
-/** What was typed into a cell, or why it cannot be that. */
-function read(name: Column, typed: string): { value: unknown } | { problem: string } {
-  const { isMoney, canBeEmpty } = columns.find((column) => column.name === name)!;
-  if (name === 'sku') return { value: typed.trim() };
-  if (typed.trim() === '') return canBeEmpty ? { value: null } : { problem: 'A price is needed.' };
-  if (isMoney) {
-    const minor = parseMoney(typed);
-    return minor === undefined ? { problem: 'Type an amount, like 24.50.' } : { value: minor };
-  }
-  return /^-?\d+$/.test(typed.trim())
-    ? { value: Number(typed) }
-    : { problem: 'Type a whole number, or nothing to not count.' };
-}
-
-interface CellProps {
-  name: Column;
-  variant: Variant;
-  label: string;
-  save: Autosave;
-}
-
-function Cell({ name, variant, label, save }: CellProps) {
-  const key = cellKey(variant.id, name);
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const saved = key in save.drafts ? save.drafts[key] : variant[name];
-  const error = problem ?? save.errors[key];
-  const leave = () => {
-    if (problem === null) setTyped(null);
-  };
-  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    const step = { ArrowDown: 1, Enter: 1, ArrowUp: -1 }[event.key];
-    if (step === undefined) return;
-    event.preventDefault();
-    const cells = [...document.querySelectorAll<HTMLInputElement>(`[data-cell="${name}"]`)];
-    cells[cells.indexOf(event.currentTarget) + step]?.focus();
-  };
-  return (
-    <td className={clsx('relative border border-hair p-0', error && 'bg-rose-soft')}>
-      <input
-        data-cell={name}
-        data-unsaved={key in save.drafts || typed !== null || undefined}
-        aria-label={label}
-        aria-invalid={error ? true : undefined}
-        title={error}
-        value={typed ?? show(name, saved)}
-        inputMode={name === 'sku' ? 'text' : 'decimal'}
-        onFocus={(event) => event.target.select()}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const result = read(name, event.target.value);
-          setProblem('problem' in result ? result.problem : null);
-          if ('value' in result) save.change({ [key]: result.value });
-        }}
-        onBlur={leave}
-        onKeyDown={onKeyDown}
-        className={clsx(
-          'h-[29px] w-full bg-transparent px-2 focus:outline-2 focus:-outline-offset-1 focus:outline-marigold',
-          name !== 'sku' && 'text-right',
-          name === 'stock' && typeof saved === 'number' && saved <= 3 && 'font-bold text-rose',
-          name === 'sku' && 'narrow',
-        )}
-        placeholder={name === 'stock' ? '∞' : name === 'sku' ? '' : '—'}
-      />
-      {error && (
-        <p
-          role="alert"
-          className="pointer-events-none absolute left-0 top-full z-10 mt-0.5 w-56 rounded-md bg-rose px-2 py-1 text-xs text-sheet shadow"
-        >
-          {error}
-        </p>
-      )}
-    </td>
-  );
-}
+import { VariantCell } from './variant-cell';
+import { columnOf } from './variant-columns';
 
 function PictureCell({ answer, variant, save }: { answer: ProductAnswer; variant: Variant; save: Autosave }) {
   const { pictures } = answer.product;
@@ -128,13 +44,62 @@ function PictureCell({ answer, variant, save }: { answer: ProductAnswer; variant
   );
 }
 
-export function VariantTable({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
-  const { product, margins } = answer;
+const percent = (basisPoints: number | null | undefined) =>
+  basisPoints === null || basisPoints === undefined ? '—' : `${Math.round(basisPoints / 100)}%`;
+
+/** SKUs and barcodes that stand elsewhere too, each with a way there. */
+function Duplicates({ answer }: { answer: ProductAnswer }) {
+  if (answer.duplicates.length === 0) return null;
+  return (
+    <ul className="mt-2 flex flex-col gap-1 rounded-lg bg-marigold-soft px-3 py-2 text-marigold-ink">
+      {answer.duplicates.slice(0, 5).map(({ variantId, field, value, productId, title }) => (
+        <li key={`${variantId} ${field}`}>
+          The {field === 'sku' ? 'SKU' : 'barcode'} <strong>{value}</strong>{' '}
+          {productId === answer.product.id ? (
+            'stands twice in this product.'
+          ) : (
+            <>
+              is also that of{' '}
+              <Link to={`/goods/${productId}`} className="font-semibold underline">
+                {title}
+              </Link>
+              .
+            </>
+          )}
+        </li>
+      ))}
+      {answer.duplicates.length > 5 && <li>and {answer.duplicates.length - 5} more</li>}
+    </ul>
+  );
+}
+
+interface Props {
+  answer: ProductAnswer;
+  save: Autosave;
+  fields: Autosave;
+}
+
+export function VariantTable({ answer, save, fields }: Props) {
+  const { product, margins, markUps } = answer;
+  const [columns, setColumns] = useColumns(product);
+  const [isSetting, setSetting] = useState(false);
+  const cells = useCells(product, columns, save);
+  const odd = new Map(answer.duplicates.map((each) => [cellKey(each.variantId, each.field), each]));
   return (
     <Part
       id="prices"
       title="Price & stock"
       hint={product.variants.length > 1 ? `${product.variants.length} variants` : undefined}
+      aside={
+        <span className="flex gap-1">
+          {product.variants.length > 1 && (
+            <Button look="bare" onClick={() => setSetting(true)}>
+              Set a column…
+            </Button>
+          )}
+          <ColumnChoice columns={columns} choose={setColumns} />
+        </span>
+      }
     >
       <div className="max-h-[520px] overflow-auto">
         <table className="w-full border-collapse">
@@ -144,19 +109,24 @@ export function VariantTable({ answer, save }: { answer: ProductAnswer; save: Au
               <th className="border border-hair px-1 font-semibold">
                 <span className="sr-only">Picture</span>
               </th>
-              {columns.map(({ name, label }) => (
+              {columns.map(columnOf).map(({ name, label, width, isNumber }) => (
                 <th
                   key={name}
-                  className={clsx('border border-hair px-2 font-semibold', name === 'sku' ? 'w-36' : 'w-20 text-right')}
+                  className={clsx('border border-hair px-2 font-semibold', width, isNumber && 'text-right')}
                 >
                   {label}
                 </th>
               ))}
-              <th className="border border-hair px-2 text-right font-semibold">Margin</th>
+              <th
+                className="border border-hair px-2 text-right font-semibold"
+                title="Of the price without tax. Mark-up on cost below the pointer."
+              >
+                Margin
+              </th>
             </tr>
           </thead>
           <tbody>
-            {product.variants.map((variant) => {
+            {product.variants.map((variant, row) => {
               const name = variantName(product.options, variant) || product.title;
               const swatch = product.options[0]?.values.find((value) => value.id === variant.values[0])?.swatch;
               const margin = margins[variant.id];
@@ -176,19 +146,33 @@ export function VariantTable({ answer, save }: { answer: ProductAnswer; save: Au
                     </span>
                   </th>
                   <PictureCell answer={answer} variant={variant} save={save} />
-                  {columns.map((column) => (
-                    <Cell
-                      key={column.name}
-                      name={column.name}
-                      variant={variant}
-                      label={`${column.label}, ${name}`}
-                      save={save}
-                    />
-                  ))}
+                  {columns.map((column) => {
+                    const key = cellKey(variant.id, column);
+                    const unread = cells.unread[key];
+                    return (
+                      <VariantCell
+                        key={column}
+                        product={product}
+                        variant={variant}
+                        aboveValue={row > 0 ? cells.valueAt(product.variants[row - 1]!, column) : undefined}
+                        name={column}
+                        label={`${columnOf(column).label}, ${name}`}
+                        value={cells.valueAt(variant, column)}
+                        isUnsaved={key in save.drafts || unread !== undefined}
+                        typed={unread?.typed}
+                        error={unread?.problem ?? save.errors[key]}
+                        note={odd.has(key) ? `Also that of ${odd.get(key)!.title}` : undefined}
+                        type={cells.type}
+                        paste={cells.paste}
+                        set={cells.set}
+                      />
+                    );
+                  })}
                   <td
+                    title={`Mark-up on cost: ${percent(markUps[variant.id])}`}
                     className={clsx('border border-hair px-2 text-right', (margin ?? 0) < 0 && 'font-bold text-rose')}
                   >
-                    {margin === null || margin === undefined ? '—' : `${Math.round(margin / 100)}%`}
+                    {percent(margin)}
                   </td>
                 </tr>
               );
@@ -196,6 +180,14 @@ export function VariantTable({ answer, save }: { answer: ProductAnswer; save: Au
           </tbody>
         </table>
       </div>
+      {cells.problem && (
+        <p role="alert" className="mt-2 text-rose-ink">
+          {cells.problem}
+        </p>
+      )}
+      <Duplicates answer={answer} />
+      <PriceTermsPart answer={answer} save={fields} />
+      {isSetting && <SetColumn product={product} cells={cells} columns={columns} close={() => setSetting(false)} />}
     </Part>
   );
 }

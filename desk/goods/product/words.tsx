@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react';
+import { useLocation } from 'react-router';
 import type { ProductAnswer } from '../../../contract/goods';
 import type { Autosave } from '../../use-autosave';
 import { TextArea, TextField } from '../../ui/field';
@@ -12,18 +13,22 @@ interface Props {
 }
 
 export function Words({ answer: { product }, save }: Props) {
-  const value = (name: 'title' | 'summary' | 'slug') => (save.drafts[name] as string | undefined) ?? product[name];
-  const bind = (name: 'title' | 'summary' | 'slug') => ({
+  const value = (name: 'title' | 'summary') => (save.drafts[name] as string | undefined) ?? product[name];
+  const bind = (name: 'title' | 'summary') => ({
     value: value(name),
     error: save.errors[name],
     unsaved: name in save.drafts,
     onChange: (event: { target: { value: string } }) => save.change({ [name]: event.target.value }),
   });
+  // A copy waits for its own title: it is ready to be typed over.
+  const isCopy = (useLocation().state as { isCopy?: boolean } | null)?.isCopy ?? false;
   return (
     <Part id="words" title="Words">
       <div className="flex flex-col gap-3.5">
         <TextField
           label="Title"
+          autoFocus={isCopy}
+          onFocus={(event) => isCopy && event.target.select()}
           hint={`${value('title').length} letters; up to 60 show whole on a card`}
           {...bind('title')}
         />
@@ -43,11 +48,6 @@ export function Words({ answer: { product }, save }: Props) {
             />
           </Suspense>
         </div>
-        <TextField
-          label="Address"
-          hint={`…/p/${value('slug')}. The old address forwards here by itself.`}
-          {...bind('slug')}
-        />
       </div>
     </Part>
   );

@@ -1,0 +1,65 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { Columns3 } from 'lucide-react';
+import { useState } from 'react';
+import type { Product } from '../../../core/catalog/product';
+import { usualColumns, variantColumns, type ColumnName } from './variant-columns';
+
+const KEPT = 'dispona.variant-columns';
+
+function kept(): ColumnName[] {
+  try {
+    const names = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as unknown;
+    if (Array.isArray(names)) return variantColumns.map(({ name }) => name).filter((name) => names.includes(name));
+  } catch {
+    // What another version kept is of no use: the usual columns then.
+  }
+  return [...usualColumns];
+}
+
+/** The columns of the variant table, remembered in this browser; those that a product's kind has not are left out. */
+export function useColumns({ kind, unitPricing }: Product): [ColumnName[], (columns: ColumnName[]) => void] {
+  const [columns, setColumns] = useState(kept);
+  const isKnown = (name: ColumnName) =>
+    (name !== 'weight' || kind === 'physical') && (name !== 'content' || unitPricing !== null);
+  const wanted = unitPricing !== null && !columns.includes('content') ? [...columns, 'content' as const] : columns;
+  const choose = (next: ColumnName[]) => {
+    localStorage.setItem(KEPT, JSON.stringify(next));
+    setColumns(next);
+  };
+  return [variantColumns.map(({ name }) => name).filter((name) => wanted.includes(name) && isKnown(name)), choose];
+}
+
+export function ColumnChoice({
+  columns,
+  choose,
+}: {
+  columns: readonly ColumnName[];
+  choose: (columns: ColumnName[]) => void;
+}) {
+  return (
+    <Popover className="relative">
+      <PopoverButton className="inline-flex items-center gap-1.5 rounded-lg px-2 py-1 font-medium text-ink-2 hover:bg-sunk hover:text-ink">
+        <Columns3 size={14} aria-hidden="true" /> Columns
+      </PopoverButton>
+      <PopoverPanel
+        anchor="bottom end"
+        className="z-50 flex flex-col gap-1 rounded-[10px] border border-line bg-sheet p-2 shadow-lg"
+      >
+        {variantColumns.map(({ name, label }) => (
+          <label key={name} className="flex items-center gap-2 rounded-md px-2 py-1 hover:bg-marigold-soft">
+            <input
+              type="checkbox"
+              checked={columns.includes(name)}
+              disabled={name === 'price'}
+              onChange={(event) =>
+                choose(event.target.checked ? [...columns, name] : columns.filter((each) => each !== name))
+              }
+              className="accent-petrol"
+            />
+            {label}
+          </label>
+        ))}
+      </PopoverPanel>
+    </Popover>
+  );
+}

@@ -1,0 +1,285 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import type { ProductAnswer } from '../../../contract/goods';
+import { specProblem, specWords, type Attribute, type SpecSheet, type SpecValue } from '../../../core/catalog/spec';
+import { readMeasure, readRange } from '../../../core/catalog/units';
+import type { Autosave } from '../../use-autosave';
+import { Button } from '../../ui/button';
+import { Choose } from '../../ui/choose';
+import { TextField } from '../../ui/field';
+import { MeasureField } from '../../ui/measure-field';
+import { Select } from '../../ui/select';
+import { useCreateSpecSheet, useSpecSheets } from '../queries';
+import { SpecSheetEditor } from '../spec-sheet-editor';
+import { fieldOf } from './fields';
+import { Part } from './part';
+
+interface FieldProps {
+  attribute: Attribute;
+  value: SpecValue | undefined;
+  change: (value: SpecValue | undefined) => void;
+}
+
+const ids = (value: SpecValue | undefined): string[] => (Array.isArray(value) ? value : []);
+
+/** The field of one attribute, in the form of its type. All of them can be filled in by keyboard alone. */
+function SpecField({ attribute, value, change }: FieldProps) {
+  const { name, type, unit, choices } = attribute;
+  const number = (typed: string, read: (typed: string, unit: string) => { value: SpecValue } | { problem: string }) =>
+    typed.trim() === '' ? { value: undefined } : read(typed, unit);
+  switch (type) {
+    case 'text':
+    case 'date':
+      return (
+        <TextField
+          label={name}
+          hideLabel
+          type={type === 'date' ? 'date' : 'text'}
+          value={typeof value === 'string' ? value : ''}
+          onChange={(event) => change(event.target.value === '' ? undefined : event.target.value)}
+        />
+      );
+    case 'number':
+    case 'range':
+      return (
+        <MeasureField
+          label={name}
+          hideLabel
+          placeholder={type === 'range' ? `from – to ${unit}`.trim() : unit}
+          shown={specWords(attribute, value)}
+          read={(typed) => number(typed.replace('\u202f', ' '), type === 'range' ? readRange : readMeasure)}
+          change={(next) => change(next as SpecValue | undefined)}
+        />
+      );
+    case 'yesNo':
+    case 'choice': {
+      const options =
+        type === 'yesNo'
+          ? [['yes', 'Yes'] as const, ['no', 'No'] as const]
+          : choices.map((each) => [each.id, each.name] as const);
+      const shown = type === 'yesNo' ? (value === undefined ? '' : value ? 'yes' : 'no') : (ids(value)[0] ?? '');
+      return (
+        <select
+          aria-label={name}
+          value={shown}
+          onChange={({ target }) => {
+            if (target.value === '') change(undefined);
+            else change(type === 'yesNo' ? target.value === 'yes' : [target.value]);
+          }}
+          className="field"
+        >
+          <option value="" />
+          {options.map(([key, label]) => (
+            <option key={key} value={key}>
+              {label}
+            </option>
+          ))}
+        </select>
+      );
+    }
+    case 'choices':
+      return (
+        <div className="flex flex-wrap items-center gap-1.5">
+          {choices
+            .filter(({ id }) => ids(value).includes(id))
+            .map(({ id, name: choice }) => (
+              <span key={id} className="flex items-center gap-1 rounded-lg border border-line bg-sheet py-1 pl-2 pr-1">
+                {choice}
+                <button
+                  type="button"
+                  aria-label={`Remove ${choice} from ${name}`}
+                  onClick={() => {
+                    const rest = ids(value).filter((each) => each !== id);
+                    change(rest.length ? rest : undefined);
+                  }}
+                  className="text-ink-2 hover:text-rose"
+                >
+                  <X size={12} aria-hidden="true" />
+                </button>
+              </span>
+            ))}
+          <Choose
+            label={name}
+            placeholder="add"
+            choices={choices
+              .filter(({ id }) => !ids(value).includes(id))
+              .map(({ id, name: label }) => ({ value: id, label }))}
+            choose={(id) => change([...ids(value), id])}
+            className="w-28"
+          />
+        </div>
+      );
+  }
+}
+
+interface Props {
+  answer: ProductAnswer;
+  save: Autosave;
+}
+
+function Values({ sheet, answer: { product }, save }: Props & { sheet: SpecSheet }) {
+  const { value: specs, error, change } = fieldOf(product, save, 'specs');
+  const set = (id: string, value: SpecValue | undefined) => {
+    const { [id]: _before, ...rest } = specs;
+    change(value === undefined ? rest : { ...rest, [id]: value });
+  };
+  const headings = [...new Set(sheet.attributes.map(({ heading }) => heading))];
+  return (
+    <>
+      {headings.map((heading) => (
+        <fieldset key={heading} className="mb-3">
+          {heading && <legend className="mb-1.5 font-semibold text-ink-2">{heading}</legend>}
+          <div className="grid gap-x-6 gap-y-2 lg:grid-cols-2">
+            {sheet.attributes
+              .filter((attribute) => attribute.heading === heading)
+              .map((attribute) => {
+                const value = specs[attribute.id];
+                const isMissing = attribute.required && value === undefined;
+                const misfit = value === undefined ? undefined : specProblem(attribute, value);
+                return (
+                  <div key={attribute.id} className="grid grid-cols-[9rem_1fr] items-start gap-2">
+                    <span className="pt-1.5">
+                      {attribute.name}
+                      {isMissing && <span className="ml-1.5 text-xs font-semibold text-rose">needed</span>}
+                    </span>
+                    <div>
+                      <SpecField attribute={attribute} value={value} change={(next) => set(attribute.id, next)} />
+                      {misfit && (
+                        <p role="alert" className="mt-1 text-rose-ink">
+                          {misfit}
+                        </p>
+                      )}
+                    </div>
+                  </div>
+                );
+              })}
+          </div>
+        </fieldset>
+      ))}
+      {sheet.attributes.length === 0 && (
+        <p className="text-ink-2">This sheet has no attributes yet. Edit it to add some.</p>
+      )}
+      {error && (
+        <p role="alert" className="text-rose-ink">
+          {error}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Fields that only this product has. */
+function OwnFields({ answer: { product }, save }: Props) {
+  const { value: fields, error, change } = fieldOf(product, save, 'customFields');
+  const [naming, setNaming] = useState('');
+  const add = () => {
+    if (naming.trim() === '') return;
+    change([...fields, { label: naming.trim(), value: '' }]);
+    setNaming('');
+  };
+  return (
+    <div className="border-t border-hair pt-3">
+      {fields.map((field, at) => (
+        <div key={at} className="mb-2 grid grid-cols-[9rem_1fr_auto] items-center gap-2">
+          <span className="truncate">{field.label}</span>
+          <TextField
+            label={field.label}
+            hideLabel
+            autoFocus={field.value === ''}
+            value={field.value}
+            onChange={(event) =>
+              change(fields.map((each, i) => (i === at ? { ...each, value: event.target.value } : each)))
+            }
+          />
+          <button
+            type="button"
+            aria-label={`Remove ${field.label}`}
+            onClick={() => change(fields.filter((_, i) => i !== at))}
+            className="p-1 text-ink-2 hover:text-rose"
+          >
+            <X size={13} aria-hidden="true" />
+          </button>
+        </div>
+      ))}
+      <input
+        aria-label="New field of this product alone"
+        placeholder="A field of this product alone: name, then Enter"
+        value={naming}
+        onChange={(event) => setNaming(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && add()}
+        className="w-80 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
+      />
+      {error && (
+        <p role="alert" className="mt-1 text-rose-ink">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** How many attributes of a product's sheet are filled in, of how many; and whether a needed one is missing. */
+export function specCount(product: ProductAnswer['product'], sheets: readonly SpecSheet[]) {
+  const attributes = sheets.find(({ id }) => id === product.specSheetId)?.attributes ?? [];
+  const filled = attributes.filter(({ id }) => product.specs[id] !== undefined).length;
+  return { filled, of: attributes.length };
+}
+
+export function Specs({ answer, save }: Props) {
+  const { data } = useSpecSheets();
+  const create = useCreateSpecSheet();
+  const [editing, setEditing] = useState<string | null>(null);
+  const chosen = fieldOf(answer.product, save, 'specSheetId');
+  const sheets = data?.sheets ?? [];
+  const sheet = sheets.find(({ id }) => id === chosen.value);
+  const edited = sheets.find(({ id }) => id === editing);
+  return (
+    <Part
+      id="specs"
+      title="Specs"
+      hint={sheet ? 'numbers take any unit: 1.8 m becomes 180 cm' : 'what this sort of product is told by'}
+      aside={
+        sheet && (
+          <span className="flex items-center gap-1">
+            <Select
+              label="Spec sheet"
+              value={sheet.id}
+              choices={[
+                { value: '', label: 'No sheet' },
+                ...sheets.map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+              choose={(id) => chosen.change(id === '' ? null : id)}
+            />
+            <Button look="bare" onClick={() => setEditing(sheet.id)}>
+              Edit the sheet…
+            </Button>
+          </span>
+        )
+      }
+    >
+      {sheet ? (
+        <Values key={sheet.id} sheet={sheet} answer={answer} save={save} />
+      ) : (
+        <div className="mb-3">
+          <Choose
+            label="Choose a spec sheet"
+            choices={sheets.map(({ id, name, products }) => ({ value: id, label: name, note: `${products} products` }))}
+            choose={(id) => chosen.change(id)}
+            make={(name) =>
+              create.mutate(name, {
+                onSuccess: ({ id }) => {
+                  chosen.change(id);
+                  setEditing(id);
+                },
+              })
+            }
+            makeWords="New sheet"
+            className="w-60"
+          />
+        </div>
+      )}
+      <OwnFields answer={answer} save={save} />
+      {edited && <SpecSheetEditor key={edited.id} sheet={edited} close={() => setEditing(null)} />}
+    </Part>
+  );
+}

@@ -1,0 +1,105 @@
+import { barcodeProblem } from '../../../core/catalog/barcode';
+import { parseMoney, plainAmount } from '../../../core/catalog/money';
+import type { Product, Variant } from '../../../core/catalog/product';
+import { readMeasure } from '../../../core/catalog/units';
+import { unitPricingWords } from '../../../core/pricing/price';
+
+export type ColumnName =
+  'sku' | 'barcode' | 'supplierNumber' | 'price' | 'salePrice' | 'cost' | 'stock' | 'warnAt' | 'content' | 'weight';
+
+export type Reading = { value: unknown } | { problem: string };
+
+export interface VariantColumn {
+  name: ColumnName;
+  label: string;
+  width: string;
+  isNumber: boolean;
+  placeholder: string;
+  show: (value: unknown, product: Product) => string;
+  read: (typed: string, product: Product) => Reading;
+}
+
+const text = (value: unknown) => (value === null || value === undefined ? '' : String(value));
+
+const words = (name: ColumnName, label: string, width: string): VariantColumn => ({
+  name,
+  label,
+  width,
+  isNumber: false,
+  placeholder: '',
+  show: text,
+  read: (typed) => ({ value: typed.trim() }),
+});
+
+const money = (name: ColumnName, label: string, canBeEmpty: boolean): VariantColumn => ({
+  name,
+  label,
+  width: 'w-20',
+  isNumber: true,
+  placeholder: '—',
+  show: (value) => (typeof value === 'number' ? plainAmount(value) : ''),
+  read: (typed) => {
+    if (typed.trim() === '') return canBeEmpty ? { value: null } : { problem: 'A price is needed.' };
+    const minor = parseMoney(typed);
+    return minor === undefined ? { problem: 'Type an amount, like 24.50.' } : { value: minor };
+  },
+});
+
+const count = (name: ColumnName, label: string, placeholder: string, problem: string): VariantColumn => ({
+  name,
+  label,
+  width: 'w-16',
+  isNumber: true,
+  placeholder,
+  show: text,
+  read: (typed) => {
+    if (typed.trim() === '') return { value: null };
+    return /^-?\d+$/.test(typed.trim()) ? { value: Number(typed) } : { problem };
+  },
+});
+
+/** A measure kept in thousandths of its base unit and shown in it. */
+const measure = (
+  name: ColumnName,
+  label: string,
+  placeholder: string,
+  baseOf: (product: Product) => string,
+): VariantColumn => ({
+  name,
+  label,
+  width: 'w-20',
+  isNumber: true,
+  placeholder,
+  show: (value, product) => (typeof value === 'number' ? `${value / 1000} ${baseOf(product)}`.trim() : ''),
+  read: (typed, product) => (typed.trim() === '' ? { value: null } : readMeasure(typed, baseOf(product))),
+});
+
+const contentBase = ({ unitPricing }: Product) => (unitPricing === null ? '' : unitPricingWords[unitPricing].base);
+
+/** All columns of the table of variants, in the order in which they stand. */
+export const variantColumns: readonly VariantColumn[] = [
+  words('sku', 'SKU', 'w-36'),
+  {
+    ...words('barcode', 'Barcode', 'w-32'),
+    read: (typed) => {
+      const problem = barcodeProblem(typed);
+      return problem ? { problem } : { value: typed.trim() };
+    },
+  },
+  words('supplierNumber', 'Supplier no.', 'w-28'),
+  money('price', 'Price', false),
+  money('salePrice', 'Sale price', true),
+  money('cost', 'Cost', true),
+  count('stock', 'In stock', '∞', 'Type a whole number, or nothing to not count.'),
+  count('warnAt', 'Warn at', '—', 'Type a whole number, or nothing.'),
+  measure('content', 'Content', '—', contentBase),
+  // Weights are whole grams: thousandths of a kilogram.
+  measure('weight', 'Weight', 'as all', () => 'kg'),
+];
+
+export const columnOf = (name: ColumnName) => variantColumns.find((column) => column.name === name)!;
+
+/** Columns that are shown unless the seller chose others. */
+export const usualColumns: readonly ColumnName[] = ['sku', 'price', 'salePrice', 'cost', 'stock', 'warnAt'];
+
+export const valueOf = (variant: Variant, name: ColumnName): unknown => variant[name];

@@ -1,0 +1,45 @@
+import { useState, type ReactNode } from 'react';
+import { TextField } from './field';
+
+interface Props {
+  label: string;
+  hint?: ReactNode;
+  error?: string;
+  unsaved?: boolean;
+  hideLabel?: boolean;
+  placeholder?: string;
+  className?: string;
+  /** the saved value in words; '' for none */
+  shown: string;
+  /** reads what was typed, or says why it cannot be that; an empty field is read too */
+  read: (typed: string) => { value: unknown } | { problem: string };
+  change: (value: unknown) => void;
+}
+
+/** A field whose text stands for a value: a number with its unit, an amount, a range. What cannot be read stays as typed. */
+export function MeasureField({ shown, read, change, error, unsaved, ...rest }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  return (
+    <TextField
+      {...rest}
+      value={typed ?? shown}
+      error={problem ?? error}
+      unsaved={unsaved || problem !== null}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => {
+        const text = event.target.value;
+        setTyped(text);
+        const result = read(text);
+        if ('problem' in result) setProblem(result.problem);
+        else {
+          setProblem(null);
+          change(result.value);
+        }
+      }}
+      onBlur={() => {
+        if (problem === null) setTyped(null);
+      }}
+    />
+  );
+}
