@@ -102,6 +102,7 @@ export const shopProductSchema = z.object({
   pricing: pricingSchema,
   quantityPrices: z.array(z.object({ from: z.number().int(), off: z.number().int() })),
   saleUntil: z.string().nullable(),
+  saleLastDay: z.string().nullable(),
   orderDelay: z.string().nullable(),
   specs: z.array(z.object({ heading: z.string(), rows: z.array(labelled) })),
   delivery: z.array(labelled),

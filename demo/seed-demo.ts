@@ -1,7 +1,6 @@
 import { freeSlug, slugFrom } from '../core/catalog/identity';
 import type { Category, Collection } from '../core/catalog/group';
-import type { Option, Picture, Variant } from '../core/catalog/product';
-import { variantDefaults } from '../core/catalog/product';
+import type { Option, Picture, Relation, Variant } from '../core/catalog/product';
 import { combinations } from '../core/catalog/variants';
 import type { Menu, Section } from '../core/placement/page';
 import { EMPTY_RULE, type Rule } from '../core/rules/rule';
@@ -17,9 +16,12 @@ import {
   setProductCategories,
   setProductTags,
   setVariants,
+  updateProduct,
 } from '../server/database/products';
+import { putSpecSheet } from '../server/database/spec-sheets';
 import { newId } from '../server/ids';
 import { storePicture, type StoredMedia } from '../server/pictures/store';
+import { depthOf, relationsOf, specSheets, variantDepth } from './depth';
 import { brands, categories, products, type DemoCategory, type DemoProduct } from './lark-and-line';
 import { colourways, paletteOf } from './pictures/palette';
 import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene';
@@ -180,7 +182,7 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
     .join('')
     .toUpperCase()
     .slice(0, 8);
-  return combinations(options).map((values) => {
+  return combinations(options).map((values, at) => {
     const names = options.map((option, i) => option.values.find((value) => value.id === values[i])!.name);
     const colour = product.colours ? names[0] : undefined;
     const extra = product.option
@@ -188,7 +190,7 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
       : 0;
     const price = minor(product.price + extra);
     const costShare = product.odd === 'belowCost' ? 1.1 : 0.36 + random() * 0.2;
-    const at = planPictures(product).findIndex((spec) => spec.colour !== undefined && spec.colour === colour);
+    const pictureAt = planPictures(product).findIndex((spec) => spec.colour !== undefined && spec.colour === colour);
     return {
       id: newId('variant'),
       values,
@@ -196,9 +198,9 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
       price,
       salePrice: product.sale ? minor(product.sale + extra) : null,
       cost: product.kind ? null : Math.round(price * costShare),
-      pictureId: pictures[at]?.id ?? null,
+      pictureId: pictures[pictureAt]?.id ?? null,
       stock: stockOf(product, random),
-      ...variantDefaults,
+      ...variantDepth(product, names, at),
     };
   });
 }
@@ -268,6 +270,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       tagIds.set(name, newId('tag'));
       putNamed(db, 'tag', { id: tagIds.get(name)!, name, slug: slugFrom(name) });
     }
+    for (const sheet of specSheets) putSpecSheet(db, sheet);
     const slugs = new Set<string>();
     products.forEach((product, i) => {
       const id = newId('product');
@@ -275,6 +278,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       const slug = freeSlug(slugFrom(product.title), (wanted) => slugs.has(wanted));
       slugs.add(slug);
       const { title, summary, kind = 'physical', featured = false } = product;
+      const { relations, ...plain } = depthOf(product, now);
       insertProduct(
         db,
         id,
@@ -287,6 +291,8 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
           standing: product.odd === 'draft' ? 'draft' : 'live',
           featured,
           brandId: brandIds.get(product.brand)!,
+          ...plain,
+          ...relations,
         },
         new Date(now - ((i * 37) % 400) * DAY - i * 60_000).toISOString(),
       );
@@ -308,9 +314,17 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       setPictures(db, id, pictures);
       setVariants(db, id, variantsOf(product, options, pictures));
     });
+    for (const product of products) relate(product);
     addCollections();
   });
   catalog.putLive('Opened the shop', userId);
+
+  function relate(product: DemoProduct): void {
+    const { goesWith, stepUp } = relationsOf(product);
+    const picked = (titles: string[]): Relation =>
+      titles.length ? { how: 'picked', ids: titles.map((title) => productIds.get(title)!) } : { how: 'none' };
+    updateProduct(db, productIds.get(product.title)!, { goesWith: picked(goesWith), stepUp: picked(stepUp) });
+  }
 
   function addCollections(): void {
     const tag = (name: string) => ({ field: 'tag', is: 'anyOf' as const, value: [tagIds.get(name)!] });

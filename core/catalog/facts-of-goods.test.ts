@@ -72,9 +72,9 @@ const attribute = (over: Partial<Attribute>): Attribute => ({
 });
 
 test.each<[Partial<Attribute>, SpecValue, string]>([
-  [{}, 180_500, '180.5\u202fcm'],
-  [{ type: 'range', unit: 'Bft' }, { min: 2_000, max: 5_000 }, '2–5\u202fBft'],
-  [{ type: 'range', unit: 'Bft' }, { min: 3_000, max: 3_000 }, '3\u202fBft'],
+  [{}, 180_500, '180.5\u00a0cm'],
+  [{ type: 'range', unit: 'Bft' }, { min: 2_000, max: 5_000 }, '2–5\u00a0Bft'],
+  [{ type: 'range', unit: 'Bft' }, { min: 3_000, max: 3_000 }, '3\u00a0Bft'],
   [{ type: 'choices' }, ['q_paper01', 'q_ripstop'], 'Ripstop, Paper'],
   [{ type: 'yesNo' }, false, 'No'],
   [{ type: 'text' }, 'by hand', 'by hand'],

@@ -22,6 +22,11 @@ export function momentWords(moment: string, timeZone: string): string {
   return formatter(timeZone).format(new Date(moment));
 }
 
+/** The last day before a moment, as people of a time zone read it: "2 May". */
+export function lastDayBefore(moment: string, timeZone: string, locale: string): string {
+  return new Intl.DateTimeFormat(locale, { timeZone, day: 'numeric', month: 'long' }).format(Date.parse(moment) - 1);
+}
+
 /** Minutes by which the clocks of a time zone are ahead of UTC at a moment (ms since 1970). */
 function aheadOfUtc(at: number, timeZone: string): number {
   const parts = new Intl.DateTimeFormat('en-GB', {

@@ -47,7 +47,7 @@ export const SPEC_SCALE = 1_000;
 
 const numberWords = (value: number) => String(value / SPEC_SCALE);
 
-const withUnit = (text: string, unit: string) => (unit === '' ? text : `${text}\u202f${unit}`);
+const withUnit = (text: string, unit: string) => (unit === '' ? text : `${text}\u00a0${unit}`);
 
 /** A value as shoppers read it: "180 cm", "2–5 Bft", "Ripstop, Carbon". '' when it is empty or fits no longer. */
 export function specWords(attribute: Attribute, value: SpecValue | undefined): string {

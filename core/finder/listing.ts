@@ -32,6 +32,8 @@ export interface ListingQuery {
   count?: readonly string[];
   /** variant columns whose lowest and highest value is wanted */
   extent?: readonly string[];
+  /** products that bear on no extent */
+  extentWithout?: Bitset;
 }
 
 export interface ListingResult {
@@ -127,7 +129,9 @@ class Listing {
     const extents = new Map<string, { min: number; max: number } | null>();
     for (const column of query.extent ?? []) {
       const others = this.#passingWithout(column);
-      extents.set(column, this.#extent(column, this.#productsWithout(column, others), others));
+      const products = this.#productsWithout(column, others);
+      if (query.extentWithout) products.andNot(query.extentWithout);
+      extents.set(column, this.#extent(column, products, others));
     }
     const total = products.count();
     return { total, slots: this.#page(products, total), counts, extents, variants: passing?.variants };

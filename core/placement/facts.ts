@@ -11,6 +11,9 @@ import { optionField, specField, specFrom, specUpTo } from '../rules/field';
 /** Standing of products that shoppers meet in listings and strips. */
 export const LISTED = 'listed';
 
+/** Facet of products whose price is not told; its only value is 'price'. */
+export const UNTOLD = 'untold';
+
 /** Facet of variants that can be bought now; its only value is 'in'. */
 export const AVAILABLE = 'available';
 
@@ -140,6 +143,7 @@ export function entryOf(
   for (const id of facts.tag) values.push(['tag', id]);
   for (const standing of facts.standing) values.push(['standing', standing]);
   if (facts.brand) values.push(['brand', facts.brand]);
+  if (product.priceOnRequest) values.push([UNTOLD, 'price']);
   for (const [field, fact] of Object.entries(facts.specs)) {
     if (typeof fact === 'boolean') values.push([field, fact ? 'yes' : 'no']);
     else if (typeof fact !== 'number') for (const choice of fact) values.push([field, choice]);

@@ -2,7 +2,7 @@ import type { Attribute } from '../catalog/spec';
 import type { Bitset } from '../finder/bitset';
 import { list, type ChoiceFilter, type ListingResult } from '../finder/listing';
 import { cardOf, type ProductCard } from './card';
-import { AVAILABLE } from './facts';
+import { AVAILABLE, UNTOLD } from './facts';
 import { optionField, optionOfField, specField } from '../rules/field';
 import { keptWhileUnchanged } from './kept';
 import type { ResolvedShop } from './resolved-shop';
@@ -183,8 +183,12 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     const values = choices.get(key);
     if (values?.length) filters.push({ facet, onVariant, values: values.flatMap((value) => toIndex(value) ?? []) });
   }
+  const base = placeSet(shop, at, now);
+  // A price that is given on request must not be found out by narrowing.
+  const untold = shop.index.posting(UNTOLD, 'price');
+  if (price && untold) base.andNot(untold);
   const result = list(shop.index, {
-    base: placeSet(shop, at, now),
+    base,
     text: q,
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
@@ -194,6 +198,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     limit: PAGE_SIZE,
     count: sources.map(({ facet }) => facet),
     extent: ['price'],
+    extentWithout: untold,
   });
   const facets = sources.flatMap((source) => choiceFacet(shop, source, result, choices.get(source.key) ?? []));
   const extent = result.extents.get('price');

@@ -1,3 +1,4 @@
+import { lastDayBefore } from '../catalog/moment';
 import { specWords } from '../catalog/spec';
 import type { ProductDocument } from '../editions/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
@@ -28,6 +29,8 @@ export interface ProductView {
   quantityPrices: { from: number; off: number }[];
   /** moment at which the sale ends; null when it does not, or there is none */
   saleUntil: string | null;
+  /** last day of the sale in words */
+  saleLastDay: string | null;
   /** what is read about ordering while sold out; null when it cannot be ordered then */
   orderDelay: string | null;
   specs: { heading: string; rows: { label: string; value: string }[] }[];
@@ -118,6 +121,9 @@ function deliveryFacts(product: ProductDocument): ProductView['delivery'] {
   ];
 }
 
+/** Days stand before months. */
+const dayLocale = (locale: string) => (locale === 'en' ? 'en-GB' : locale);
+
 /** `spans`: what each variant cost before, for the lowest price of the last 30 days. */
 export function productView(
   shop: ResolvedShop,
@@ -165,6 +171,7 @@ export function productView(
     };
   });
   const isReduced = variants.some(({ wasPrice }) => wasPrice !== null);
+  const saleUntil = isReduced && isSaleTime(product, now) ? product.saleUntil : null;
   return {
     id: product.id,
     slug: product.slug,
@@ -185,7 +192,8 @@ export function productView(
     variants,
     pricing,
     quantityPrices: product.quantityPrices,
-    saleUntil: isReduced && isSaleTime(product, now) ? product.saleUntil : null,
+    saleUntil,
+    saleLastDay: saleUntil && lastDayBefore(saleUntil, shop.settings.timeZone, dayLocale(shop.settings.locale)),
     orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
     specs: specTable(shop, product),
     delivery: deliveryFacts(product),

@@ -28,7 +28,7 @@ export function MomentField({ label, value, timeZone, error, unsaved, change }: 
           if (moment !== null) change(moment);
         }
       }}
-      className="w-52"
+      className="!w-[11.5rem] !px-2"
     />
   );
 }

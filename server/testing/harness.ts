@@ -30,8 +30,11 @@ export interface Harness {
 export const person = { shopName: 'Test kites', name: 'Kim', email: 'kim@example.com', password: 'a long password' };
 
 /** A server on a fresh folder, with its first person signed in. */
-export async function startServer(folder = mkdtempSync(join(tmpdir(), 'dispona-'))): Promise<Harness> {
-  const catalog = new Catalog(folder);
+export async function startServer(
+  folder = mkdtempSync(join(tmpdir(), 'dispona-')),
+  clock?: () => Date,
+): Promise<Harness> {
+  const catalog = new Catalog(folder, clock);
   const errors: unknown[] = [];
   const app = makeApp({
     catalog,

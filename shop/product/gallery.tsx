@@ -29,7 +29,7 @@ export function Gallery({ pictures, shown, show }: Props) {
       row.current.querySelectorAll('button')[at]?.focus({ preventScroll: true });
   }, [at]);
   return (
-    <div onKeyDown={step}>
+    <div onKeyDown={step} className="self-start lg:sticky lg:top-6">
       <button
         type="button"
         disabled={!picture}

@@ -2,10 +2,6 @@ import { formatMoney } from '../../core/catalog/money';
 import type { ProductView, VariantView } from '../../core/placement/product-view';
 import { Price, UnitPrice, untoldPrice } from '../ui/price';
 
-/** The day of a moment, the same on the server and in the browser whatever their time zones. */
-const dayWords = (moment: string) =>
-  new Date(moment).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' });
-
 /** All that is told about the price of the chosen variant. */
 export function VariantPrice({ product, variant }: { product: ProductView; variant: VariantView }) {
   const { currency } = product;
@@ -17,9 +13,7 @@ export function VariantPrice({ product, variant }: { product: ProductView; varia
       <div className="flex flex-wrap items-baseline gap-x-3">
         <Price price={variant.price} wasPrice={variant.wasPrice} currency={currency} large />
         {variant.unitPrice && <UnitPrice of={variant.unitPrice} currency={currency} />}
-        {isReduced && product.saleUntil && (
-          <span className="text-sm text-ink-soft">until {dayWords(product.saleUntil)}</span>
-        )}
+        {isReduced && product.saleLastDay && <span className="text-sm text-ink-soft">until {product.saleLastDay}</span>}
       </div>
       {variant.lowestBefore !== null && (
         <p className="mt-1 text-xs text-ink-soft">

@@ -114,7 +114,7 @@ export function PriceTermsPart({ answer, save }: { answer: ProductAnswer; save: 
   const delay = bind('orderDelay');
   const hasSale = product.variants.some(({ salePrice }) => salePrice !== null);
   return (
-    <div className="mt-4 grid gap-x-8 gap-y-4 border-t border-hair pt-4 lg:grid-cols-2">
+    <div className="mt-4 grid gap-x-8 gap-y-4 border-t border-hair pt-4 lg:grid-cols-[26rem_1fr]">
       <div>
         <div className="flex flex-wrap gap-3">
           <MomentField label="Sale from" timeZone={timeZone} {...bind('saleFrom')} />
@@ -151,9 +151,8 @@ export function PriceTermsPart({ answer, save }: { answer: ProductAnswer; save: 
             className="w-32 !py-[6px]"
           />
         </div>
-        <div className="pt-4">
+        <div className="pt-[22px]">
           <Tick label="Price on request" checked={onRequest.value} change={onRequest.change} />
-          <Tick label="No price while sold out" checked={hidden.value} change={hidden.change} />
         </div>
       </div>
       <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -166,6 +165,9 @@ export function PriceTermsPart({ answer, save }: { answer: ProductAnswer; save: 
             choose={(value) => soldOut.change(value as WhenSoldOut)}
             className="w-48 !py-[6px]"
           />
+        </div>
+        <div className="pt-[22px]">
+          <Tick label="No price then" checked={hidden.value} change={hidden.change} />
         </div>
         {soldOut.value === 'order' && (
           <TextField

@@ -47,7 +47,7 @@ function SpecField({ attribute, value, change }: FieldProps) {
           hideLabel
           placeholder={type === 'range' ? `from – to ${unit}`.trim() : unit}
           shown={specWords(attribute, value)}
-          read={(typed) => number(typed.replace('\u202f', ' '), type === 'range' ? readRange : readMeasure)}
+          read={(typed) => number(typed.replace('\u00a0', ' '), type === 'range' ? readRange : readMeasure)}
           change={(next) => change(next as SpecValue | undefined)}
         />
       );

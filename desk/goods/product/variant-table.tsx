@@ -112,7 +112,11 @@ export function VariantTable({ answer, save, fields }: Props) {
               {columns.map(columnOf).map(({ name, label, width, isNumber }) => (
                 <th
                   key={name}
-                  className={clsx('border border-hair px-2 font-semibold', width, isNumber && 'text-right')}
+                  className={clsx(
+                    'whitespace-nowrap border border-hair px-2 font-semibold',
+                    width,
+                    isNumber && 'text-right',
+                  )}
                 >
                   {label}
                 </th>
