@@ -282,7 +282,7 @@ export class ResolvedShop {
     let known = this.#options.get(key);
     if (!known) {
       this.#options.set(key, (known = { label: option.name, values: new Map(), swatches: new Map() }));
-      this.#fields = undefined;
+      this.#forgetFields();
     }
     for (const value of option.values) {
       const valueKey = optionValueKey(value.name);
@@ -377,7 +377,14 @@ export class ResolvedShop {
     }
   }
 
+  /** A rule that names a field takes in nothing while there is none: what rules took in is worked out again with the fields. */
+  #forgetFields(): void {
+    this.#fields = undefined;
+    this.#members.clear();
+  }
+
   #refreshSheet(id: string): void {
+    this.#forgetFields();
     for (const product of this.products.values()) if (product.specSheetId === id) this.#putProduct(product);
   }
 

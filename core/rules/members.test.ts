@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { NOW, productArbitrary, shopOf } from '../testing/shop';
+import { kiteSheet, NOW, productArbitrary, shopOf } from '../testing/shop';
 import { membersOf } from './members';
 import { takesIn } from './predicate';
 import type { Condition, Rule, RuleNode, VariantGroup } from './rule';
@@ -28,7 +28,18 @@ const condition: fc.Arbitrary<Condition> = fc.oneof(
   choices('tag', ['t_indoor', 't_night']),
   choices('brand', ['b_alula', 'b_tern']),
   choices('kind', ['physical', 'digital']),
-  choices('standing', ['live', 'draft', 'off', 'soldOut']),
+  choices('standing', ['live', 'draft', 'off', 'soldOut', 'waiting', 'ended']),
+  choices('spec.a_cloth', ['q_nylon', 'q_paper']),
+  fc.record({
+    field: fc.constantFrom('spec.a_span', 'spec.a_wind.from', 'spec.a_wind.upTo'),
+    is: number,
+    value: fc.integer({ min: 0, max: 4 }).map((n) => n * 1000),
+  }),
+  fc.record({
+    field: fc.constant('spec.a_glows'),
+    is: fc.constantFrom('yes' as const, 'no' as const),
+    value: fc.constant(null),
+  }),
   fc.record({
     field: fc.constant('title'),
     is: fc.constantFrom('contains' as const, 'starts' as const, 'equals' as const),
@@ -85,7 +96,7 @@ test('predicate and set evaluation agree on every product', () => {
   );
 });
 
-test('members of collections stay true while products, stock and groups change one by one', () => {
+test('members of collections stay true while products, stock, groups and sheets change one by one and time passes', () => {
   const edit = fc.oneof(
     productArbitrary(fc.integer({ min: 0, max: 12 }).map((n) => `p_${n}`)).map((put) => ({ put })),
     fc.integer({ min: 0, max: 12 }).map((n) => ({ remove: `p_${n}` })),
@@ -93,9 +104,12 @@ test('members of collections stay true while products, stock and groups change o
       .tuple(fc.integer({ min: 0, max: 12 }), fc.constantFrom('00', '01', '10', '11'), fc.integer({ min: 0, max: 2 }))
       .map(([n, v, left]) => ({ product: `p_${n}`, variant: `p_${n}v${v}`, left })),
     fc.constantFrom(null, 'c_line', 'c_kites').map((parentId) => ({ moveDeltas: parentId })),
+    fc.integer({ min: 1, max: 40 }).map((seconds) => ({ seconds })),
+    fc.subarray(kiteSheet.attributes).map((attributes) => ({ attributes })),
   );
   fc.assert(
     fc.property(products, fc.array(edit, { maxLength: 15 }), rule, (start, edits, asked) => {
+      let now = NOW;
       const left = new Map<string, number | null>();
       const shop = shopOf(start, left);
       const all = new Map(start.map((product) => [product.id, product]));
@@ -121,17 +135,22 @@ test('members of collections stay true while products, stock and groups change o
         } else if ('left' in each) {
           left.set(each.variant, each.left);
           shop.refreshAll([each.product]);
+        } else if ('seconds' in each) {
+          shop.passTime((now += each.seconds));
+        } else if ('attributes' in each) {
+          shop.apply('specSheet', 'x_kite', { ...kiteSheet, attributes: each.attributes });
         } else {
           const deltas = shop.categories.get('c_deltas')!;
           shop.apply('category', 'c_deltas', { ...deltas, parentId: each.moveDeltas });
         }
       }
-      const fresh = shopOf([...all.values()], left);
+      const fresh = shopOf([...all.values()], left, now);
+      fresh.apply('specSheet', 'x_kite', shop.specSheets.get('x_kite'));
       for (const category of shop.categories.values()) fresh.apply('category', category.id, category);
       fresh.apply('collection', 'k_1', collection);
       const names = (of: typeof shop) =>
         of
-          .members('k_1', NOW)
+          .members('k_1', now)
           .toArray()
           .map((slot) => of.index.id(slot))
           .sort();

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { documentDefaults, type ProductDocument, type ShopDocument } from '../editions/document';
+import { whenSoldOutChoices } from '../catalog/product';
+import type { Attribute, SpecSheet, SpecValue } from '../catalog/spec';
 import { ResolvedShop } from '../placement/resolved-shop';
 
 /** Seconds since 1970 that the tests call now. */
@@ -31,6 +33,30 @@ export function productOf(id: string, over: Partial<ProductDocument> = {}): Prod
 
 const group = (id: string, name: string) => ({ id, name, slug: name.toLowerCase() });
 
+const attribute = (id: string, type: Attribute['type'], choices: string[] = []): Attribute => ({
+  id,
+  name: id,
+  type,
+  unit: '',
+  choices: choices.map((each) => ({ id: each, name: each })),
+  heading: '',
+  required: false,
+  shown: true,
+  filterable: true,
+});
+
+/** Spec sheet x_kite with a number, a range, choices and a yes/no. */
+export const kiteSheet: SpecSheet = {
+  id: 'x_kite',
+  name: 'Kite',
+  attributes: [
+    attribute('a_span', 'number'),
+    attribute('a_wind', 'range'),
+    attribute('a_cloth', 'choices', ['q_nylon', 'q_paper']),
+    attribute('a_glows', 'yesNo'),
+  ],
+};
+
 /** Categories c_kites > c_deltas, c_line; tags t_indoor, t_night; brands b_alula, b_tern. */
 export const groupDocuments: ShopDocument[] = [
   { kind: 'category', key: 'c_kites', body: { ...group('c_kites', 'Kites'), parentId: null, position: 0, text: '' } },
@@ -44,13 +70,36 @@ export const groupDocuments: ShopDocument[] = [
   { kind: 'tag', key: 't_night', body: group('t_night', 'Night') },
   { kind: 'brand', key: 'b_alula', body: group('b_alula', 'Alula') },
   { kind: 'brand', key: 'b_tern', body: group('b_tern', 'Tern') },
+  { kind: 'specSheet', key: 'x_kite', body: kiteSheet },
 ];
 
-export function shopOf(products: readonly ProductDocument[], stock: ReadonlyMap<string, number | null> = new Map()) {
-  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, now: NOW });
+export function shopOf(
+  products: readonly ProductDocument[],
+  stock: ReadonlyMap<string, number | null> = new Map(),
+  now = NOW,
+) {
+  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, now });
   shop.load([...groupDocuments, ...products.map((body): ShopDocument => ({ kind: 'product', key: body.id, body }))]);
   return shop;
 }
+
+const moment = fc.option(
+  fc.integer({ min: NOW - 20, max: NOW + 100 }).map((at) => new Date(at * 1000).toISOString()),
+  {
+    nil: null,
+    freq: 2,
+  },
+);
+const thousandths = fc.integer({ min: 0, max: 4 }).map((n) => n * 1000);
+const specs: fc.Arbitrary<Record<string, SpecValue>> = fc.record(
+  {
+    a_span: fc.oneof(thousandths, fc.constant('no number')),
+    a_wind: fc.tuple(thousandths, thousandths).map(([a, b]) => ({ min: Math.min(a, b), max: Math.max(a, b) })),
+    a_cloth: fc.uniqueArray(fc.constantFrom('q_nylon', 'q_paper', 'q_gone'), { maxLength: 2 }),
+    a_glows: fc.boolean(),
+  },
+  { requiredKeys: [] },
+);
 
 /** A product of the small world above with up to four variants of two options. */
 export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<ProductDocument> {
@@ -64,6 +113,13 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
       categoryIds: fc.uniqueArray(fc.constantFrom('c_kites', 'c_deltas', 'c_line'), { maxLength: 2 }),
       tagIds: fc.uniqueArray(fc.constantFrom('t_indoor', 't_night'), { maxLength: 2 }),
       age: fc.integer({ min: 0, max: 60 }),
+      saleFrom: moment,
+      saleUntil: moment,
+      liveFrom: moment,
+      liveUntil: moment,
+      whenSoldOut: fc.constantFrom(...whenSoldOutChoices),
+      specSheetId: fc.constantFrom('x_kite', null),
+      specs,
       variants: fc.uniqueArray(
         fc.record({
           colour: fc.integer({ min: 0, max: 1 }),
