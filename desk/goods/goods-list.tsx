@@ -105,7 +105,7 @@ export function GoodsList({ filter, total, currency, sortBy, onActive }: Props) 
         tabIndex={0}
         aria-label="Rows: arrow keys move, Enter opens, Space puts in the tray"
         onKeyDown={onKeyDown}
-        className="min-h-0 flex-1 overflow-y-auto bg-sheet outline-offset-[-2px]"
+        className="relative min-h-0 flex-1 overflow-y-auto bg-sheet outline-offset-[-2px]"
         data-goods-scroller
       >
         <div className="relative" style={{ height: virtual.getTotalSize() }}>

@@ -139,7 +139,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
   return (
     <aside
       aria-label="Categories"
-      className="flex w-[230px] shrink-0 flex-col overflow-y-auto border-r border-line px-2 py-3"
+      className="relative flex w-[230px] shrink-0 flex-col overflow-y-auto border-r border-line px-2 py-3"
     >
       <div className="mb-1 flex items-center justify-between px-1.5">
         <h2 className="font-display text-[15px] font-bold">Categories</h2>

@@ -158,7 +158,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
   const picked = value('picked');
   const goods = picked.flatMap((id) => shelf.goods.find((row) => row.id === id) ?? []);
   return (
-    <div className="min-w-0 flex-1 overflow-y-auto">
+    <div className="relative min-w-0 flex-1 overflow-y-auto">
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-2.5 bg-paper px-4 py-2.5">
         <Link to="/groups" aria-label="Back to all shelves" className="rounded-md p-1 text-ink-2 hover:text-ink">
           <ChevronLeft size={16} aria-hidden="true" />

@@ -155,7 +155,7 @@ function Shelves({ data }: { data: AnswerOf<typeof groupRoutes.overview> }) {
   const [making, setMaking] = useState<Shelf['source'] | null>(null);
   const currency = settings?.currency ?? 'EUR';
   return (
-    <div className="min-w-0 flex-1 overflow-y-auto">
+    <div className="relative min-w-0 flex-1 overflow-y-auto">
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-3 bg-paper px-4 py-2.5">
         <h1 className="font-display text-2xl font-bold">Collections</h1>
         <span className="text-ink-2">

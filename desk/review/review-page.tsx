@@ -72,7 +72,7 @@ export function ReviewPage() {
       },
     });
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
+    <div className="relative min-h-0 flex-1 overflow-y-auto px-4 pb-6">
       <div className="flex flex-wrap items-center gap-3 py-2.5">
         <h1 className="font-display text-2xl font-bold">What shoppers will notice</h1>
         {data.edition > 0 && <span className="text-ink-2">working copy against edition {data.edition}</span>}

@@ -16,7 +16,7 @@ export function ShopfrontPage() {
   if (!data || !menu) return <Loading />;
   const current = data.pages.find((page) => page.id === params.get('page')) ?? data.pages[0];
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto">
+    <div className="relative min-h-0 flex-1 overflow-y-auto">
       <div className="flex flex-wrap items-center gap-2 px-4 py-2.5">
         <h1 className="mr-2 font-display text-2xl font-bold">Shopfront</h1>
         <div role="tablist" aria-label="Pages" className="flex flex-wrap gap-1.5">

@@ -127,7 +127,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           </a>
         ))}
       </nav>
-      <div className="min-w-0 flex-1 overflow-y-auto">
+      <div className="relative min-w-0 flex-1 overflow-y-auto">
         <div className="sticky top-0 z-20 flex flex-wrap items-center gap-2 bg-paper px-3 py-2">
           <Link to="/goods" aria-label="Back to the goods" className="rounded-md p-1 text-ink-2 hover:text-ink">
             <ChevronLeft size={16} aria-hidden="true" />
