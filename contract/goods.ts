@@ -4,6 +4,7 @@ import {
   barcodeSchema,
   contentSchema,
   customFieldSchema,
+  fitSchema,
   focusSchema,
   momentSchema,
   moneySchema,
@@ -256,7 +257,8 @@ export const goodsRoutes = {
   addPictures: route({
     method: 'POST',
     path: '/api/products/:id/pictures',
-    summary: 'Upload pictures to the end of a product’s pictures',
+    summary: 'Upload pictures to the end of a product’s pictures, or one in the place of another',
+    query: z.object({ replace: idSchema.optional() }),
     files: true,
     answer: productAnswerSchema.extend({
       refused: z.array(z.object({ file: z.string(), message: z.string() })),
@@ -265,11 +267,18 @@ export const goodsRoutes = {
   setPictures: route({
     method: 'PUT',
     path: '/api/products/:id/pictures',
-    summary: 'Order pictures, change their alt text and focus; those left out are removed',
+    summary: 'Order pictures, change their alt text, focus and fit; those left out are removed',
     body: z.object({
       seen,
       pictures: z
-        .array(z.object({ id: idSchema, alt: z.string().max(300, 'At most 300 characters.'), focus: focusSchema }))
+        .array(
+          z.object({
+            id: idSchema,
+            alt: z.string().max(300, 'At most 300 characters.'),
+            focus: focusSchema,
+            fit: fitSchema,
+          }),
+        )
         .max(200),
     }),
     answer: productAnswerSchema,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fitSchema } from '../core/catalog/product';
 import { route } from './route';
 
 const focus = z.object({ x: z.number(), y: z.number() });
@@ -8,6 +9,8 @@ export const pictureViewSchema = z.object({
   width: z.number(),
   height: z.number(),
   focus,
+  fit: fitSchema,
+  ground: z.string(),
 });
 
 /** Amounts are 0 unless prices are shown. */

@@ -309,6 +309,8 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
         id: newId('picture'),
         alt: plan[at]!.alt,
         focus: { x: 0.5, y: flying.has(product.shape) ? 0.42 : 0.5 },
+        // Long things are wholly seen rather than cut.
+        fit: stored.width > 2 * stored.height || stored.height > 2 * stored.width ? 'fits' : 'fills',
       }));
       setOptions(db, id, options);
       setPictures(db, id, pictures);

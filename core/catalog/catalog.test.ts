@@ -3,7 +3,7 @@ import { CategoryTree } from './category-tree';
 import { freeSlug, slugFrom, slugSchema } from './identity';
 import { parseMoney, plainAmount } from './money';
 import { variantDefaults, type Option, type Variant } from './product';
-import { checkOptions, combinations, planVariants } from './variants';
+import { checkOptions, combinations, pictureWords, planVariants } from './variants';
 import { skusByPattern } from './sku-pattern';
 
 test.each([
@@ -150,4 +150,17 @@ describe('SKU patterns', () => {
     ['HD-{colourway:x}', /no number/],
     ['HD-{}', /no option/],
   ])('%s is refused', (pattern, words) => expect(skus(pattern)).toMatch(words));
+});
+
+test('words for a picture name what its variants share', () => {
+  const options = [option('Colourway', 'Ember', 'Pine'), option('Size', 'S', 'L')];
+  const variants = combinations(options).map((values, i) => ({
+    ...variant(`v${i}`, values),
+    pictureId: i < 2 ? 'i_1' : 'i_2',
+  }));
+  const product = { title: 'Harrier', options, variants };
+  expect(pictureWords(product, 'i_1')).toBe('Harrier, Ember');
+  expect(pictureWords(product, 'i_9')).toBe('Harrier');
+  const all = { ...product, variants: variants.map((each) => ({ ...each, pictureId: 'i_1' })) };
+  expect(pictureWords(all, 'i_1')).toBe('Harrier');
 });

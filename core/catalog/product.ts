@@ -115,6 +115,10 @@ export type RelationKind = (typeof relationKinds)[number];
 export const focusSchema = z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) });
 export type Focus = z.infer<typeof focusSchema>;
 
+/** fills: covers the shop's frame around its focus point; fits: is wholly visible on its ground. */
+export const fitSchema = z.enum(['fills', 'fits']);
+export type Fit = z.infer<typeof fitSchema>;
+
 export const pictureSchema = z.object({
   id: idSchema,
   /** content hash of the upload; the address of its sizes is made from it */
@@ -123,6 +127,9 @@ export const pictureSchema = z.object({
   height: z.number().int(),
   alt: z.string(),
   focus: focusSchema,
+  fit: fitSchema,
+  /** colour of its edge, such as #f4efe6 */
+  ground: z.string(),
 });
 export type Picture = z.infer<typeof pictureSchema>;
 

@@ -22,6 +22,20 @@ export function variantName(options: readonly Option[], variant: Pick<Variant, '
 /** The name of an option as it is compared: without case, marks and outer blanks. */
 export const optionKeyWords = (name: string) => fold(name).trim();
 
+/** Words for a picture: the title, with the option values that all variants tied to the picture share. */
+export function pictureWords(
+  product: { title: string; options: readonly Option[]; variants: readonly Pick<Variant, 'values' | 'pictureId'>[] },
+  pictureId: string,
+): string {
+  const tied = product.variants.filter((variant) => variant.pictureId === pictureId);
+  const shared = product.options.flatMap((option, i) => {
+    const ids = new Set(tied.map((variant) => variant.values[i]));
+    const name = ids.size === 1 && option.values.find(({ id }) => ids.has(id))?.name;
+    return name ? [name] : [];
+  });
+  return tied.length === product.variants.length ? product.title : [product.title, ...shared].join(', ');
+}
+
 export interface OptionProblem {
   path: (string | number)[];
   message: string;

@@ -98,7 +98,7 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
   fields.set('Pictures', product.pictures.map((picture) => picture.media).join(' '));
   fields.set(
     'Picture words and focus',
-    product.pictures.map((picture) => `${picture.alt} ${picture.focus.x} ${picture.focus.y}`).join('; '),
+    product.pictures.map((picture) => `${picture.alt} ${picture.fit} ${picture.focus.x} ${picture.focus.y}`).join('; '),
   );
   const prices = product.variants.map((variant) => effectivePrice(product, variant, shop.now).price);
   const isOne = new Set(prices).size <= 1;

@@ -9,6 +9,7 @@ export type ProductDocument = Omit<Product, 'variants' | 'supplier'> & { variant
 
 const { supplier: _supplier, ...usualProduct } = productDefaults;
 const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...usualVariant } = variantDefaults;
+const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
 /** Fields that a document leaves out while they are as usual. */
 export const documentDefaults = { product: usualProduct, variant: usualVariant };
 
@@ -72,7 +73,11 @@ export function documentText(document: ShopDocument): string {
   if (document.kind !== 'product') return canonicalJson(document.body);
   const body = productDocument(document.body as Product);
   const variants = body.variants.map((variant) => beyond(variant, usualVariant));
-  return canonicalJson({ ...beyond(body, usualProduct), variants });
+  // The ground is seen only behind a picture that does not fill its frame.
+  const pictures = body.pictures.map(({ fit, ground, ...picture }) =>
+    fit === 'fits' ? { ...picture, fit, ground } : picture,
+  );
+  return canonicalJson({ ...beyond(body, usualProduct), variants, pictures });
 }
 
 /** The body that `documentText` wrote. */
@@ -84,6 +89,7 @@ export function documentBody(kind: DocumentKind, text: string): ShopDocument['bo
     ...usualProduct,
     ...product,
     variants: product.variants.map((variant) => ({ ...usualVariant, ...variant })),
+    pictures: product.pictures.map((picture) => ({ ...usualPicture, ...picture })),
   };
 }
 

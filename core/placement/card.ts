@@ -1,4 +1,4 @@
-import type { Focus, Picture } from '../catalog/product';
+import type { Fit, Focus, Picture } from '../catalog/product';
 import type { ProductDocument } from '../editions/document';
 import type { Bitset } from '../finder/bitset';
 import { effectivePrice, unitPrice, unitPricingWords } from '../pricing/price';
@@ -18,11 +18,13 @@ export interface PictureView {
   width: number;
   height: number;
   focus: Focus;
+  fit: Fit;
+  ground: string;
 }
 
 export function pictureView(picture: Picture, title: string): PictureView {
-  const { media, width, height, focus } = picture;
-  return { media, alt: picture.alt || title, width, height, focus };
+  const { media, width, height, focus, fit, ground } = picture;
+  return { media, alt: picture.alt || title, width, height, focus, fit, ground };
 }
 
 /** What shoppers are told about a price: the amount, that it is given on request, or nothing while it is sold out. */

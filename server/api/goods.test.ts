@@ -152,14 +152,55 @@ describe('pictures', () => {
     const { product } = await addProduct(server, 'Harrier');
     const content = await png(1200, 800);
     const { body } = await send(product.id, ['a.png', content, 'image/png'], ['b.png', content, 'image/png']);
-    expect(body.product.pictures).toMatchObject([{ width: 1200, height: 800 }, { width: 1200 }]);
-    expect(body.product.pictures[0]!.media).toBe(body.product.pictures[1]!.media);
+    expect(body.product.pictures).toMatchObject([{ width: 1200, height: 800 }]);
+    expect(body.refused).toEqual([{ file: 'b.png', message: 'This is the same picture as number 1.' }]);
+    const other = await send((await addProduct(server, 'Wren')).product.id, ['c.png', content, 'image/png']);
+    expect(other.body.product.pictures[0]!.media).toBe(body.product.pictures[0]!.media);
     const served = await server.raw(`/media/${body.product.pictures[0]!.media}/480.webp`);
     expect(served.headers.get('cache-control')).toContain('immutable');
     expect(await sharp(Buffer.from(await served.arrayBuffer())).metadata()).toMatchObject({
       format: 'webp',
       width: 480,
     });
+  });
+
+  test('a picture fits on the colour of its edge, for shoppers too, and one in its place takes over words and variants', async () => {
+    const made = await addProduct(server, 'Harrier');
+    const { id } = made.product;
+    const framed = await sharp(await png(60, 40, '#0f6b5f'))
+      .extend({ top: 5, bottom: 5, left: 5, right: 5, background: '#f3a712' })
+      .png()
+      .toBuffer();
+    const { body } = await send(id, ['a.png', framed, 'image/png'], ['b.png', await png(30, 30), 'image/png']);
+    const [first, second] = body.product.pictures;
+    expect(first).toMatchObject({ fit: 'fills', ground: '#f3a712' });
+    const kept = { id: first!.id, alt: 'From the front', focus: first!.focus, fit: 'fits' };
+    const fitted = await server.call<ProductAnswer>('PUT', `/api/products/${id}/pictures`, {
+      seen: body.revision,
+      pictures: [kept, { ...kept, id: second!.id, fit: 'fills' }],
+    });
+    const tied = await server.call<ProductAnswer>('PATCH', `/api/products/${id}/variants`, {
+      seen: fitted.body.revision,
+      changes: [{ id: made.product.variants[0]!.id, fields: { pictureId: first!.id } }],
+    });
+    await server.call('POST', '/api/editions', {});
+    const inShop = await (await server.raw('/shop-api/products/harrier')).json();
+    expect(inShop).toMatchObject({ pictures: [{ fit: 'fits', ground: '#f3a712' }, { fit: 'fills' }] });
+    const form = new FormData();
+    form.append('files', new Blob([new Uint8Array(await png(80, 80, '#5b3f9e'))], { type: 'image/png' }), 'c.png');
+    const replaced = await server.call<ProductAnswer>(
+      'POST',
+      `/api/products/${id}/pictures?replace=${first!.id}`,
+      form,
+    );
+    expect(replaced.body.product.pictures).toMatchObject([
+      { id: first!.id, alt: 'From the front', fit: 'fits', width: 80, ground: '#5b3f9e' },
+      { id: second!.id },
+    ]);
+    expect(replaced.body.product.variants[0]!.pictureId).toBe(first!.id);
+    await server.call('POST', '/api/undo');
+    const undone = await server.call<ProductAnswer>('GET', `/api/products/${id}`);
+    expect(undone.body.product).toEqual(tied.body.product);
   });
 
   test('a camera picture is turned upright and loses what the camera wrote', async () => {

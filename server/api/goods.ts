@@ -15,6 +15,7 @@ import {
   productOrRefuse,
   relateBack,
   removeProduct,
+  replacePicture,
 } from '../catalog/product-writes';
 import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';
 import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../pictures/store';
@@ -79,23 +80,32 @@ export function goodsApi(catalog: Catalog): Router {
   answer(
     router,
     goodsRoutes.addPictures,
-    async ({ params, user, request }) => {
-      productOrRefuse(catalog, params.id!);
+    async ({ params, query, user, request }) => {
+      const here = new Map(productOrRefuse(catalog, params.id!).pictures.map(({ media }, i) => [media, i + 1]));
       const files = (request.files as Express.Multer.File[] | undefined) ?? [];
       const taken: StoredMedia[] = [];
       const refused: { file: string; message: string }[] = [];
       for (const file of files) {
         const name = Buffer.from(file.originalname, 'latin1').toString('utf8');
         try {
-          taken.push(
-            await storePicture(catalog.db, catalog.mediaFolder, file.buffer, name, catalog.clock().toISOString()),
+          const stored = await storePicture(
+            catalog.db,
+            catalog.mediaFolder,
+            file.buffer,
+            name,
+            catalog.clock().toISOString(),
           );
+          const known = here.get(stored.media);
+          if (known !== undefined) throw new RefusedPictureError(`This is the same picture as number ${known}.`);
+          here.set(stored.media, here.size + 1);
+          taken.push(stored);
         } catch (error) {
           if (!(error instanceof RefusedPictureError)) throw error;
           refused.push({ file: name, message: error.message });
         }
       }
-      if (taken.length > 0) addPictures(catalog, user, params.id!, taken);
+      if (taken.length > 0 && query.replace) replacePicture(catalog, user, params.id!, query.replace, taken[0]!);
+      else if (taken.length > 0) addPictures(catalog, user, params.id!, taken);
       else if (refused.length > 0)
         throw invalid(
           refused.map(({ file, message }) => ({ path: ['files', file], message })),

@@ -33,6 +33,7 @@ import {
 } from '../database/products';
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
+import type { StoredMedia } from '../pictures/store';
 import { cleanRichText } from '../security/rich-text';
 import type { Catalog } from './catalog';
 
@@ -372,14 +373,33 @@ export function changeVariants(
   );
 }
 
-export function addPictures(
+const freshPicture = { focus: { x: 0.5, y: 0.5 }, fit: 'fills' as const };
+
+/** Puts a picture in the place of another, whose words and ties to variants it takes over. */
+export function replacePicture(
   catalog: Catalog,
   user: UserId,
   id: string,
-  media: readonly Omit<Picture, 'id' | 'alt' | 'focus'>[],
+  pictureId: string,
+  media: StoredMedia,
 ): void {
   const product = productOrRefuse(catalog, id);
-  const added = media.map((each) => ({ ...each, id: newId('picture'), alt: '', focus: { x: 0.5, y: 0.5 } }));
+  if (!product.pictures.some((picture) => picture.id === pictureId))
+    throw notFound('This picture does not exist any more.');
+  catalog.journal.change(`Replaced a picture of “${product.title}”`, catalog.actor(user), () =>
+    setPictures(
+      catalog.db,
+      id,
+      product.pictures.map((picture) =>
+        picture.id === pictureId ? { ...picture, ...media, focus: freshPicture.focus } : picture,
+      ),
+    ),
+  );
+}
+
+export function addPictures(catalog: Catalog, user: UserId, id: string, media: readonly StoredMedia[]): void {
+  const product = productOrRefuse(catalog, id);
+  const added = media.map((each) => ({ ...each, id: newId('picture'), alt: '', ...freshPicture }));
   const label = added.length === 1 ? 'a picture' : `${added.length} pictures`;
   catalog.journal.change(`Added ${label} to “${product.title}”`, catalog.actor(user), () =>
     setPictures(catalog.db, id, [...product.pictures, ...added]),
@@ -391,13 +411,13 @@ export function changePictures(
   catalog: Catalog,
   user: UserId,
   id: string,
-  { seen, pictures }: { seen: number; pictures: readonly { id: string; alt: string; focus: Picture['focus'] }[] },
+  { seen, pictures }: { seen: number; pictures: readonly Pick<Picture, 'id' | 'alt' | 'focus' | 'fit'>[] },
 ): void {
   const product = productOrRefuse(catalog, id);
   const known = new Map(product.pictures.map((picture) => [picture.id, picture]));
   const next = pictures.flatMap((wanted) => {
     const picture = known.get(wanted.id);
-    return picture ? [{ ...picture, alt: wanted.alt.trim(), focus: wanted.focus }] : [];
+    return picture ? [{ ...picture, ...wanted, alt: wanted.alt.trim() }] : [];
   });
   const isStale = catalog.journal.columnsChangedSince(seen, `product:${id}`, 'picture').size > 0;
   if (isStale)

@@ -26,7 +26,7 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
   const options = of(`SELECT * FROM option ${only('product_id')} ORDER BY position`);
   const values = of(`SELECT * FROM option_value ${only('product_id')} ORDER BY position`);
   const pictures = of(
-    `SELECT picture.*, media.width, media.height FROM picture JOIN media ON media.hash = media_hash
+    `SELECT picture.*, media.width, media.height, media.ground FROM picture JOIN media ON media.hash = media_hash
      ${only('product_id')} ORDER BY position`,
   );
   const variants = of(
@@ -74,6 +74,8 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
         height: picture.height as number,
         alt: picture.alt as string,
         focus: { x: picture.focus_x as number, y: picture.focus_y as number },
+        fit: picture.fit as Picture['fit'],
+        ground: picture.ground as string,
       })),
       created: row.created as string,
     };
@@ -250,12 +252,12 @@ export function setPictures(db: Db, id: string, pictures: readonly Picture[]): v
   const keep = JSON.stringify(pictures.map((picture) => picture.id));
   db.prepare(`DELETE FROM picture WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
   const put = db.prepare(
-    `INSERT INTO picture (id, product_id, position, media_hash, alt, focus_x, focus_y) VALUES (?, ?, ?, ?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position, alt = excluded.alt,
-       focus_x = excluded.focus_x, focus_y = excluded.focus_y`,
+    `INSERT INTO picture (id, product_id, position, media_hash, alt, focus_x, focus_y, fit) VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, media_hash = excluded.media_hash, alt = excluded.alt,
+       focus_x = excluded.focus_x, focus_y = excluded.focus_y, fit = excluded.fit`,
   );
-  pictures.forEach(({ id: pictureId, media, alt, focus }, position) =>
-    put.run(pictureId, id, position, media, alt, focus.x, focus.y),
+  pictures.forEach(({ id: pictureId, media, alt, focus, fit }, position) =>
+    put.run(pictureId, id, position, media, alt, focus.x, focus.y, fit),
   );
 }
 

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { constants } from 'node:fs';
 import { access, mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import sharp, { type Metadata } from 'sharp';
+import sharp, { type Metadata, type OutputInfo } from 'sharp';
 import { pictureSizes } from '../../core/placement/card';
 import type { Db } from '../database/connection';
 
@@ -15,6 +15,8 @@ export interface StoredMedia {
   media: string;
   width: number;
   height: number;
+  /** colour of its edge */
+  ground: string;
 }
 
 /** The file cannot be taken as a picture, for a reason in plain words. */
@@ -65,6 +67,30 @@ async function writeWhole(path: string, content: Buffer): Promise<void> {
   await rename(passing, path);
 }
 
+/** The middle colour, channel by channel, of the outermost pixels; what is transparent counts as white. */
+function edgeColour(pixels: Buffer, { width, height, channels }: OutputInfo): string {
+  const colours: number[][] = [[], [], []];
+  const look = (x: number, y: number) => {
+    const at = (y * width + x) * channels;
+    const hasAlpha = channels === 2 || channels === 4;
+    const alpha = hasAlpha ? pixels[at + channels - 1]! / 255 : 1;
+    for (let c = 0; c < 3; c++) {
+      const value = pixels[at + (channels < 3 ? 0 : c)]!;
+      colours[c]!.push(Math.round(value * alpha + 255 * (1 - alpha)));
+    }
+  };
+  for (let x = 0; x < width; x++) {
+    look(x, 0);
+    look(x, height - 1);
+  }
+  for (let y = 0; y < height; y++) {
+    look(0, y);
+    look(width - 1, y);
+  }
+  const middles = colours.map((values) => values.sort((a, b) => a - b)[values.length >> 1]!);
+  return `#${middles.map((value) => value.toString(16).padStart(2, '0')).join('')}`;
+}
+
 const exists = (path: string) =>
   access(path, constants.R_OK).then(
     () => true,
@@ -87,19 +113,21 @@ export async function storePicture(
   at: string,
 ): Promise<StoredMedia> {
   const media = createHash('sha256').update(content).digest('hex').slice(0, 32);
-  const known = db.prepare(`SELECT hash AS media, width, height FROM media WHERE hash = ?`).get(media) as
+  const known = db.prepare(`SELECT hash AS media, width, height, ground FROM media WHERE hash = ?`).get(media) as
     StoredMedia | undefined;
   if (known) return known;
   const metadata = await check(content, name);
   const isTurned = (metadata.orientation ?? 1) >= 5;
   const [width, height] = isTurned ? [metadata.height, metadata.width] : [metadata.width, metadata.height];
   await mkdir(join(folder, media.slice(0, 2), media), { recursive: true });
+  let ground: string;
   try {
     const upright = await sharp(content, { limitInputPixels: MAX_PIXELS })
       .rotate()
       .resize(pictureSizes.at(-1), pictureSizes.at(-1), { fit: 'inside', withoutEnlargement: true })
       .raw()
       .toBuffer({ resolveWithObject: true });
+    ground = edgeColour(upright.data, upright.info);
     for (const size of pictureSizes) {
       const path = mediaPath(folder, media, size);
       if (await exists(path)) continue;
@@ -113,12 +141,8 @@ export async function storePicture(
     if ((error as NodeJS.ErrnoException).code) throw error;
     throw new RefusedPictureError('This picture is damaged and cannot be read to its end.');
   }
-  db.prepare(`INSERT INTO media (hash, width, height, bytes, added) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`).run(
-    media,
-    width,
-    height,
-    content.length,
-    at,
-  );
-  return { media, width, height };
+  db.prepare(
+    `INSERT INTO media (hash, width, height, bytes, added, ground) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+  ).run(media, width, height, content.length, at, ground);
+  return { media, width, height, ground };
 }

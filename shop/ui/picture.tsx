@@ -9,7 +9,7 @@ interface Props {
   className?: string;
 }
 
-/** A picture that covers the shop's one frame around its focus point; a quiet drawing where there is none. */
+/** A picture in the shop's one frame: filling it around its focus point, or whole on its ground. A quiet drawing for none. */
 export function Picture({ picture, sizes, eager = false, className = '' }: Props) {
   if (!picture)
     return (
@@ -27,7 +27,8 @@ export function Picture({ picture, sizes, eager = false, className = '' }: Props
         <span className="sr-only">No picture yet</span>
       </span>
     );
-  const { media, alt, focus } = picture;
+  const { media, alt, focus, fit, ground } = picture;
+  const fits = fit === 'fits';
   return (
     <img
       src={mediaUrl(media, 480)}
@@ -38,8 +39,8 @@ export function Picture({ picture, sizes, eager = false, className = '' }: Props
       height={480}
       loading={eager ? 'eager' : 'lazy'}
       decoding="async"
-      className={`aspect-square w-full bg-mist object-cover ${className}`}
-      style={{ objectPosition: `${focus.x * 100}% ${focus.y * 100}%` }}
+      className={`aspect-square w-full bg-mist ${fits ? 'object-contain' : 'object-cover'} ${className}`}
+      style={fits ? { backgroundColor: ground } : { objectPosition: `${focus.x * 100}% ${focus.y * 100}%` }}
     />
   );
 }

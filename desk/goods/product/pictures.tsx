@@ -3,12 +3,13 @@ import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from '@d
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { mediaUrl } from '../../../core/placement/card';
 import type { Picture } from '../../../core/catalog/product';
+import { pictureWords } from '../../../core/catalog/variants';
 import { call, wordsOf } from '../../api';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
@@ -16,6 +17,14 @@ import { TextField } from '../../ui/field';
 import { useKeepProduct } from '../queries';
 import { Part } from './part';
 import { useDragSensors } from '../../ui/drag';
+
+/** Pixels that a large screen shows of the shop's frame. */
+const FRAME = 640;
+const isTooSmall = ({ width, height }: Picture) => Math.min(width, height) < FRAME;
+
+const frameClass = ({ fit }: Pick<Picture, 'fit'>) => (fit === 'fits' ? 'object-contain' : 'object-cover');
+const frameStyle = ({ fit, focus, ground }: Pick<Picture, 'fit' | 'focus' | 'ground'>) =>
+  fit === 'fits' ? { backgroundColor: ground } : { objectPosition: `${focus.x * 100}% ${focus.y * 100}%` };
 
 function Tile({
   picture,
@@ -42,9 +51,17 @@ function Tile({
         alt={picture.alt || 'Picture without words'}
         draggable={false}
         onDoubleClick={open}
-        className="size-full cursor-grab touch-none rounded-[10px] bg-sunk object-cover"
-        style={{ objectPosition: `${picture.focus.x * 100}% ${picture.focus.y * 100}%` }}
+        className={clsx('size-full cursor-grab touch-none rounded-[10px] bg-sunk', frameClass(picture))}
+        style={frameStyle(picture)}
       />
+      {isTooSmall(picture) && (
+        <span
+          className="absolute right-1 top-1 rounded bg-rose-soft px-1 text-xs font-semibold text-rose-ink"
+          title={`${picture.width} × ${picture.height} pixels: the shop's frame needs ${FRAME} on its shorter side`}
+        >
+          small
+        </span>
+      )}
       {isFace && <span className="absolute left-1.5 top-1.5 rounded bg-sheet px-1.5 text-xs font-semibold">face</span>}
       <span className="absolute inset-x-0 bottom-0 flex justify-center gap-1 rounded-b-[10px] bg-ink/70 p-0.5 opacity-0 focus-within:opacity-100 group-hover:opacity-100">
         <button type="button" onClick={open} className="px-1 text-xs text-sheet hover:underline">
@@ -60,12 +77,17 @@ function Tile({
 
 interface EditorProps {
   picture: Picture;
+  /** words that fit it, for those who have none better */
+  suggestion: string;
   close: () => void;
   save: (picture: Picture) => void;
+  replace: (file: File) => void;
 }
 
 /** Words for those who cannot see the picture, and the point that stays in view when it is cut. */
-function PictureEditor({ picture, close, save }: EditorProps) {
+function PictureEditor({ picture, suggestion, close, save, replace }: EditorProps) {
+  const input = useRef<HTMLInputElement>(null);
+  const [fit, setFit] = useState(picture.fit);
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
   const nudge = (dx: number, dy: number) =>
@@ -102,33 +124,79 @@ function PictureEditor({ picture, close, save }: EditorProps) {
               style={{ left: `${focus.x * 100}%`, top: `${focus.y * 100}%` }}
             />
           </button>
-          <p className="mt-1 text-xs text-ink-2">Click what must stay in view.</p>
+          <p className="mt-1 text-xs text-ink-2">
+            {fit === 'fills' ? 'Click what must stay in view.' : 'It is wholly seen, on the colour of its edge.'}
+          </p>
         </div>
         <div className="w-36">
           <span className="mb-1 block font-semibold">In the shop</span>
           <img
             src={mediaUrl(picture.media, 480)}
             alt=""
-            className="aspect-square w-full rounded-[10px] object-cover"
-            style={{ objectPosition: `${focus.x * 100}% ${focus.y * 100}%` }}
+            className={clsx('aspect-square w-full rounded-[10px]', frameClass({ fit }))}
+            style={frameStyle({ fit, focus, ground: picture.ground })}
           />
+          <div role="radiogroup" aria-label="In the frame" className="mt-2 flex rounded-lg bg-sunk p-0.5">
+            {(['fills', 'fits'] as const).map((each) => (
+              <button
+                key={each}
+                type="button"
+                role="radio"
+                aria-checked={fit === each}
+                onClick={() => setFit(each)}
+                className="flex-1 rounded-md py-1 aria-checked:bg-sheet aria-checked:font-semibold"
+              >
+                {each}
+              </button>
+            ))}
+          </div>
+          {isTooSmall(picture) && (
+            <p className="mt-2 text-xs text-rose-ink">
+              {picture.width} × {picture.height} pixels are few for the shop: it will look soft.
+            </p>
+          )}
         </div>
       </div>
       <div className="mt-3">
         <TextField
           label="Alt text"
-          hint="What it shows, for people who cannot see it"
+          placeholder={suggestion}
+          hint={
+            alt === '' ? (
+              <button type="button" className="text-petrol hover:underline" onClick={() => setAlt(suggestion)}>
+                Take “{suggestion}”
+              </button>
+            ) : (
+              'What it shows, for people who cannot see it'
+            )
+          }
           value={alt}
           maxLength={300}
           onChange={(event) => setAlt(event.target.value)}
         />
       </div>
       <div className="mt-4 flex justify-end gap-2">
+        <Button look="bare" className="mr-auto" onClick={() => input.current?.click()}>
+          Replace by another…
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          aria-label="Replace this picture"
+          tabIndex={-1}
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            if (file) replace(file);
+            close();
+          }}
+        />
         <Button onClick={close}>Cancel</Button>
         <Button
           look="main"
           onClick={() => {
-            save({ ...picture, alt, focus });
+            save({ ...picture, alt, focus, fit });
             close();
           }}
         >
@@ -152,7 +220,7 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
 
   const set = (pictures: readonly Picture[]) => {
     keep({ ...answer, product: { ...product, pictures: [...pictures] } });
-    const body = { seen: revision, pictures: pictures.map(({ id, alt, focus }) => ({ id, alt, focus })) };
+    const body = { seen: revision, pictures: pictures.map(({ id, alt, focus, fit }) => ({ id, alt, focus, fit })) };
     call(routes.goods.setPictures, { params, body })
       .then(keep)
       .catch((error: unknown) => {
@@ -160,19 +228,33 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
         toast.error(wordsOf(error));
       });
   };
-  const upload = async (files: readonly File[]) => {
+  const upload = async (files: readonly File[], replace?: string) => {
     setRefused([]);
     setUploading((n) => n + files.length);
     // One by one: each appears as soon as it is there, and one that is refused stops no other.
     for (const file of files) {
       try {
-        keep(await call(routes.goods.addPictures, { params, files: [file] }));
+        keep(await call(routes.goods.addPictures, { params, query: { replace }, files: [file] }));
       } catch (error) {
         setRefused((before) => [...before, { file: file.name, message: wordsOf(error) }]);
       }
       setUploading((n) => n - 1);
     }
   };
+  const latestUpload = useRef(upload);
+  useEffect(() => {
+    latestUpload.current = upload;
+  });
+  useEffect(() => {
+    const paste = (event: ClipboardEvent) => {
+      const files = [...(event.clipboardData?.files ?? [])].filter(({ type }) => type.startsWith('image/'));
+      if (files.length === 0) return;
+      event.preventDefault();
+      void latestUpload.current(files);
+    };
+    document.addEventListener('paste', paste);
+    return () => document.removeEventListener('paste', paste);
+  }, []);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const at = (id: unknown) => product.pictures.findIndex((picture) => picture.id === id);
@@ -183,7 +265,7 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
     <Part
       id="pictures"
       title="Pictures"
-      hint="the first one is the face of the product · drag to order · drop files here"
+      hint="the first one is the face of the product · drag to order · drop or paste files"
     >
       <div
         onDragOver={(event) => {
@@ -260,6 +342,8 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
         <PictureEditor
           key={edited.id}
           picture={edited}
+          suggestion={pictureWords(product, edited.id)}
+          replace={(file) => void upload([file], edited.id)}
           close={() => setEdited(null)}
           save={(changed) => set(product.pictures.map((picture) => (picture.id === changed.id ? changed : picture)))}
         />
