@@ -4,10 +4,12 @@ import {
   barcodeSchema,
   contentSchema,
   customFieldSchema,
+  durationSchema,
   fitSchema,
   focusSchema,
   momentSchema,
   moneySchema,
+  ownValueSchema,
   packageSizeSchema,
   productKindSchema,
   productSchema,
@@ -140,6 +142,8 @@ export const productFieldsSchema = z
       .min(0, 'Days cannot be below zero.')
       .max(365, 'At most a year.')
       .nullable(),
+    duration: durationSchema,
+    ownValue: ownValueSchema,
     supplier: z.string().trim().max(120, 'At most 120 characters.'),
     metaTitle: z.string().trim().max(200, 'At most 200 characters.'),
     metaDescription: z.string().trim().max(500, 'At most 500 characters.'),
@@ -214,7 +218,12 @@ export const goodsRoutes = {
     method: 'PATCH',
     path: '/api/products/:id',
     summary: 'Change fields of a product; refused when one of them was changed by somebody else since `seen`',
-    body: z.object({ seen, fields: productFieldsSchema }),
+    body: z.object({
+      seen,
+      fields: productFieldsSchema,
+      /** another kind is meant, though it loses something */
+      confirmed: z.boolean().default(false),
+    }),
     answer: productAnswerSchema,
   }),
   setOptions: route({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fitSchema } from '../core/catalog/product';
+import { fitSchema, productKindSchema } from '../core/catalog/product';
 import { route } from './route';
 
 const focus = z.object({ x: z.number(), y: z.number() });
@@ -68,6 +68,7 @@ const labelled = z.object({ label: z.string(), value: z.string() });
 
 export const shopProductSchema = z.object({
   id: z.string(),
+  kind: productKindSchema,
   slug: z.string(),
   title: z.string(),
   summary: z.string(),

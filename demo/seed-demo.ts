@@ -513,8 +513,8 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
     const changes = product.variants.map((variant) => ({ id: variant.id, fields: change(variant) }));
     changeVariants(catalog, userId, product.id, Number.MAX_SAFE_INTEGER, changes);
   };
-  const tell = (title: string, fields: Parameters<typeof changeProduct>[4]) =>
-    changeProduct(catalog, userId, productIds.get(title)!, Number.MAX_SAFE_INTEGER, fields);
+  const tell = (title: string, fields: Parameters<typeof changeProduct>[3]['fields']) =>
+    changeProduct(catalog, userId, productIds.get(title)!, { seen: Number.MAX_SAFE_INTEGER, fields });
   sell('Meridian box kite', (variant) => ({ price: variant.price + 400 }));
   sell('Ribbon tail 6 m', () => ({ salePrice: 590 }));
   tell('Petrel delta 240', {

@@ -89,6 +89,20 @@ export const contentSchema = z
   .max(1_000_000_000, 'This is too much.')
   .nullable();
 
+/** minutes */
+export const durationSchema = z
+  .number({ error: 'Type a duration, like 90 min or 3 h.' })
+  .int()
+  .min(1, 'A duration must be above zero.')
+  .max(525_600, 'At most a year.')
+  .nullable();
+
+/** Lowest and highest value of a gift card that a shopper chooses, minor units. */
+export const ownValueSchema = z
+  .object({ from: moneySchema, upTo: moneySchema })
+  .refine(({ from, upTo }) => from < upTo, { error: 'The highest value must be above the lowest.', path: ['upTo'] })
+  .nullable();
+
 export const barcodeSchema = z
   .string()
   .trim()
@@ -201,6 +215,8 @@ export const productSchema = z.object({
   size: packageSizeSchema.nullable(),
   packageSort: z.string(),
   dispatchDays: z.number().int().nullable(),
+  duration: durationSchema,
+  ownValue: ownValueSchema,
   supplier: z.string(),
   /** '' for what is made from title and summary */
   metaTitle: z.string(),
@@ -233,6 +249,8 @@ export const productDefaults = {
   size: null,
   packageSort: '',
   dispatchDays: null,
+  duration: null,
+  ownValue: null,
   supplier: '',
   metaTitle: '',
   metaDescription: '',

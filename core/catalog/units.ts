@@ -45,3 +45,13 @@ export function readRange(typed: string, unit: string): { value: { min: number; 
     ? { value: { min: low.value, max: high.value } }
     : { problem: 'The first number must not be above the second.' };
 }
+
+/** A weight as people read it: "350 g", "1.2 kg". */
+export const weightWords = (grams: number) => (grams < 1_000 ? `${grams} g` : `${grams / 1_000} kg`);
+
+/** A duration as people read it: "90 min", "3 h", "2 h 30 min". */
+export function durationWords(minutes: number): string {
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}

@@ -135,6 +135,11 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
       .join(', '),
   );
   fields.set('Dispatch', product.dispatchDays === null ? '' : `within ${product.dispatchDays} days`);
+  fields.set('Duration', product.duration === null ? '' : `${product.duration} min`);
+  fields.set(
+    'Own value',
+    product.ownValue ? formatPriceRange(product.ownValue.from, product.ownValue.upTo, currency) : '',
+  );
   fields.set('Meta title', product.metaTitle);
   fields.set('Meta description', product.metaDescription);
   fields.set('Search engines', product.noindex ? 'kept out' : '');

@@ -1,5 +1,8 @@
+import { formatPriceRange } from '../catalog/money';
 import { lastDayBefore } from '../catalog/moment';
+import type { ProductKind } from '../catalog/product';
 import { specWords } from '../catalog/spec';
+import { durationWords, weightWords } from '../catalog/units';
 import type { ProductDocument } from '../editions/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
 import { effectivePrice, isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
@@ -10,6 +13,7 @@ import type { ResolvedShop } from './resolved-shop';
 /** A product as shoppers may see it: no cost, no exact stock. Prices in minor units. */
 export interface ProductView {
   id: string;
+  kind: ProductKind;
   slug: string;
   title: string;
   summary: string;
@@ -98,13 +102,14 @@ function specTable(shop: ResolvedShop, product: ProductDocument): ProductView['s
   return [...groups].map(([heading, rows]) => ({ heading, rows }));
 }
 
-/** A weight as people read it: "350 g", "1.2 kg". */
-export const weightWords = (grams: number) => (grams < 1_000 ? `${grams} g` : `${grams / 1_000} kg`);
-
-function deliveryFacts(product: ProductDocument): ProductView['delivery'] {
-  if (product.kind !== 'physical') return [];
-  const { weight, size, dispatchDays } = product;
+/** What a shopper wants to know of getting it. */
+function deliveryFacts(product: ProductDocument, currency: string): ProductView['delivery'] {
+  const { weight, size, dispatchDays, duration, ownValue } = product;
   return [
+    ...(duration === null ? [] : [{ label: 'Duration', value: durationWords(duration) }]),
+    ...(ownValue === null
+      ? []
+      : [{ label: 'Own value', value: formatPriceRange(ownValue.from, ownValue.upTo, currency) }]),
     ...(dispatchDays === null
       ? []
       : [
@@ -174,6 +179,7 @@ export function productView(
   const saleUntil = isReduced && isSaleTime(product, now) ? product.saleUntil : null;
   return {
     id: product.id,
+    kind: product.kind,
     slug: product.slug,
     title: product.title,
     summary: product.summary,
@@ -196,7 +202,7 @@ export function productView(
     saleLastDay: saleUntil && lastDayBefore(saleUntil, shop.settings.timeZone, dayLocale(shop.settings.locale)),
     orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
     specs: specTable(shop, product),
-    delivery: deliveryFacts(product),
+    delivery: deliveryFacts(product, shop.settings.currency),
     meta: metaOf(shop, product),
   };
 }

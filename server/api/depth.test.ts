@@ -354,3 +354,31 @@ test('relations stand below a product, in order, those on the shop only; and can
   await putLive();
   expect(await strips('reel')).toEqual([['goesWith', ['Harrier']]]);
 });
+
+test('another kind is asked for when it loses something, and undo brings that back', async () => {
+  const made = await addProduct(server, 'Repair');
+  const heavy = await patch(made, { weight: 350, dispatchDays: 2 });
+  const cellsToo = await cells(heavy.body, { weight: 400 });
+  const asked = await patch(cellsToo.body, { kind: 'service' });
+  expect([asked.status, problem(asked).title]).toEqual([
+    409,
+    'As a service, it loses its weight and its days to dispatch.',
+  ]);
+  const before = (await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body.product;
+  expect(before).toMatchObject({ kind: 'physical', weight: 350 });
+  const changed = await server.call<ProductAnswer>('PATCH', `/api/products/${made.product.id}`, {
+    seen: cellsToo.body.revision,
+    fields: { kind: 'service' },
+    confirmed: true,
+  });
+  expect(changed.body.product).toMatchObject({ kind: 'service', weight: null, dispatchDays: null });
+  expect(changed.body.product.variants[0]!.weight).toBeNull();
+  const timed = await patch(changed.body, { duration: 150 });
+  await putLive();
+  expect(((await inShop('repair')) as ProductView).delivery).toEqual([{ label: 'Duration', value: '2 h 30 min' }]);
+  const card = await patch(timed.body, { kind: 'giftCard' });
+  expect(problem(card).title).toBe('As a gift card, it loses how long it takes.');
+  await server.call('POST', '/api/undo');
+  await server.call('POST', '/api/undo');
+  expect((await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body.product).toEqual(before);
+});

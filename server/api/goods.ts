@@ -48,7 +48,7 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.get, ({ params }) => productAnswer(catalog, params.id!));
   answer(router, goodsRoutes.history, ({ params }) => productHistory(catalog, params.id!));
   answer(router, goodsRoutes.update, ({ params, body, user }) => {
-    changeProduct(catalog, user, params.id!, body.seen, body.fields);
+    changeProduct(catalog, user, params.id!, body);
     return productAnswer(catalog, params.id!);
   });
   answer(router, goodsRoutes.setOptions, ({ params, body, user }) => {

@@ -11,8 +11,10 @@ import {
   type RelationKind,
   type Variant,
 } from '../../core/catalog/product';
+import { emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
 import { specProblem } from '../../core/catalog/spec';
 import { checkOptions, holdsWork, planVariants, variantName } from '../../core/catalog/variants';
+import { kindWords } from '../../core/rules/field';
 import { canonicalJson } from '../../core/editions/document';
 import { refuseQuantityPrices, refuseSalePrice, refuseSpan } from '../../core/pricing/price';
 import type { CopiedPart, goodsRoutes } from '../../contract/goods';
@@ -113,6 +115,8 @@ const fieldWords: Record<keyof Fields, string> = {
   size: 'package size',
   packageSort: 'package',
   dispatchDays: 'days to dispatch',
+  duration: 'duration',
+  ownValue: 'value that shoppers choose',
   supplier: 'supplier',
   metaTitle: 'meta title',
   metaDescription: 'meta description',
@@ -186,8 +190,26 @@ function refuseUnknown(catalog: Catalog, fields: Fields): void {
   if (errors.length > 0) throw invalid(errors);
 }
 
-export function changeProduct(catalog: Catalog, user: UserId, id: string, seen: number, fields: Fields): void {
+/** Asks before another kind loses something that was filled in. */
+function refuseLoss(product: Product, kind: ProductKind): void {
+  const lost = lostBy(product, kind);
+  if (lost.length > 0)
+    throw needsConfirmation(
+      `As a ${kindWords[kind]}, it loses ${lost.join(', ').replace(/, ([^,]*)$/, ' and $1')}.`,
+      'Undo brings it back.',
+    );
+}
+
+export function changeProduct(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  { seen, fields: typed, confirmed = false }: { seen: number; fields: Fields; confirmed?: boolean },
+): void {
   const product = productOrRefuse(catalog, id);
+  const isOtherKind = typed.kind !== undefined && typed.kind !== product.kind;
+  if (isOtherKind && !confirmed) refuseLoss(product, typed.kind!);
+  const fields: Fields = isOtherKind ? { ...emptiedBy(typed.kind!), ...typed } : typed;
   const { db } = catalog;
   const { categoryIds, tagIds, ...plain } = fields;
   if (plain.description !== undefined) plain.description = cleanRichText(plain.description);
@@ -197,11 +219,17 @@ export function changeProduct(catalog: Catalog, user: UserId, id: string, seen: 
     throw invalidField(['fields', 'slug'], 'Another product has this address already.');
   refuseClash(catalog, product, seen, fields);
   const isUnseen = !catalog.live.hashes.has(`product:${id}`);
-  catalog.journal.change(updateLabel(product, fields), catalog.actor(user), () => {
+  catalog.journal.change(updateLabel(product, typed), catalog.actor(user), () => {
     const isSlugOfTitle = product.slug.replace(/-\d+$/, '') === slugFrom(product.title);
     if (plain.title && !plain.slug && isUnseen && product.standing === 'draft' && isSlugOfTitle)
       plain.slug = freeSlug(slugFrom(plain.title), (wanted) => isSlugTaken(db, 'product', wanted, id));
     updateProduct(db, id, plain);
+    if (isOtherKind && !kindParts[typed.kind!].delivery)
+      setVariants(
+        db,
+        id,
+        product.variants.map((variant) => ({ ...variant, weight: null })),
+      );
     if (plain.slug && plain.slug !== product.slug && !isUnseen)
       keepRedirect(db, 'product', product.slug, plain.slug, id);
     if (categoryIds) setProductCategories(db, id, [...new Set(categoryIds)]);

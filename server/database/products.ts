@@ -116,6 +116,8 @@ export const productColumns: Record<keyof ProductFields, ProductColumn> = {
   size: { column: 'size', as: 'json' },
   packageSort: { column: 'package_sort' },
   dispatchDays: { column: 'dispatch_days' },
+  duration: { column: 'duration' },
+  ownValue: { column: 'own_value', as: 'json' },
   supplier: { column: 'supplier' },
   metaTitle: { column: 'meta_title' },
   metaDescription: { column: 'meta_description' },

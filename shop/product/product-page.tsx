@@ -57,11 +57,19 @@ function Picker({
   });
 }
 
-function Stock({ variant, orderDelay }: { variant: Variant; orderDelay: string | null }) {
+/** Stock in the words of what is sold. */
+const stockWords = {
+  goods: { none: 'Sold out in this version', few: 'In stock, only a few left', some: 'In stock' },
+  service: { none: 'Fully booked', few: 'Only a few places left', some: 'Places are free' },
+  digital: { none: 'Sold out', few: 'Only a few left', some: 'To download at once' },
+};
+
+function Stock({ variant, product: { kind, orderDelay } }: { variant: Variant; product: ProductView }) {
+  const words = stockWords[kind === 'service' || kind === 'digital' ? kind : 'goods'];
   if (!variant.inStock && orderDelay !== null) return <p className="mt-4 font-medium text-ink">{orderDelay}</p>;
-  if (!variant.inStock) return <p className="mt-4 font-medium text-sale">Sold out in this version</p>;
-  if (variant.few) return <p className="mt-4 font-medium text-ink">In stock, only a few left</p>;
-  return <p className="mt-4 font-medium text-sea">In stock</p>;
+  if (!variant.inStock) return <p className="mt-4 font-medium text-sale">{words.none}</p>;
+  if (variant.few) return <p className="mt-4 font-medium text-ink">{words.few}</p>;
+  return <p className="mt-4 font-medium text-sea">{words.some}</p>;
 }
 
 export function ProductPage({ product, variantId, strips }: Props) {
@@ -92,7 +100,7 @@ export function ProductPage({ product, variantId, strips }: Props) {
             <>
               <VariantPrice product={product} variant={current} />
               <Picker product={product} current={current} choose={choose} />
-              <Stock variant={current} orderDelay={product.orderDelay} />
+              <Stock variant={current} product={product} />
               {current.sku && <p className="mt-1 text-xs text-ink-soft">SKU {current.sku}</p>}
             </>
           )}

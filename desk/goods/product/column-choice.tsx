@@ -1,6 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { Columns3 } from 'lucide-react';
 import { useState } from 'react';
+import { kindParts } from '../../../core/catalog/kinds';
 import type { Product } from '../../../core/catalog/product';
 import { usualColumns, variantColumns, type ColumnName } from './variant-columns';
 
@@ -20,7 +21,7 @@ function kept(): ColumnName[] {
 export function useColumns({ kind, unitPricing }: Product): [ColumnName[], (columns: ColumnName[]) => void] {
   const [columns, setColumns] = useState(kept);
   const isKnown = (name: ColumnName) =>
-    (name !== 'weight' || kind === 'physical') && (name !== 'content' || unitPricing !== null);
+    (name !== 'weight' || kindParts[kind].delivery) && (name !== 'content' || unitPricing !== null);
   const wanted = unitPricing !== null && !columns.includes('content') ? [...columns, 'content' as const] : columns;
   const choose = (next: ColumnName[]) => {
     localStorage.setItem(KEPT, JSON.stringify(next));

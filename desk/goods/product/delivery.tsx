@@ -1,6 +1,6 @@
 import type { ProductAnswer } from '../../../contract/goods';
 import type { PackageSize } from '../../../core/catalog/product';
-import { readMeasure } from '../../../core/catalog/units';
+import { readMeasure, weightWords } from '../../../core/catalog/units';
 import type { Autosave } from '../../use-autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
@@ -41,7 +41,7 @@ export function Delivery({ answer: { product }, save }: { answer: ProductAnswer;
         <MeasureField
           label="Weight"
           hint="350 g or 1.2 kg; the column Weight holds where a variant differs"
-          shown={weight.value === null ? '' : weight.value < 1_000 ? `${weight.value} g` : `${weight.value / 1_000} kg`}
+          shown={weight.value === null ? '' : weightWords(weight.value)}
           read={(typed) => {
             if (typed.trim() === '') return { value: null };
             const read = readMeasure(/[a-z]/i.test(typed) ? typed : `${typed} g`, 'kg');

@@ -1,10 +1,11 @@
 import { ChevronLeft, Star } from 'lucide-react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { Link, useNavigate, useParams } from 'react-router';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { momentWords } from '../../../core/catalog/moment';
-import { productKinds } from '../../../core/catalog/product';
+import { kindParts } from '../../../core/catalog/kinds';
 import { call, CallError, wordsOf } from '../../api';
 import { tray, useTray } from '../../frame/tray-store';
 import { useUndo } from '../../frame/queries';
@@ -12,16 +13,16 @@ import { useShopWindow } from '../../frame/window-state';
 import type { Autosave } from '../../use-autosave';
 import { Button } from '../../ui/button';
 import { SaveStateWords } from '../../ui/save-state';
-import { Select } from '../../ui/select';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { LifeTag } from '../../ui/swing-tag';
-import { kindLabels } from '../new-product';
 import { useCopyProduct, useProduct, useSpecSheets } from '../queries';
 import { Belongs } from './belongs';
+import { CopyParts } from './copy-parts';
 import { Delivery } from './delivery';
 import { GoesWith } from './goes-with';
 import { History } from './history';
 import { InSearch } from './in-search';
+import { KindChoice, KindPart } from './kind';
 import { Options } from './options';
 import { Pictures } from './pictures';
 import { specCount, Specs } from './specs';
@@ -64,6 +65,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
   const { undo } = useUndo();
   const navigate = useNavigate();
   const copy = useCopyProduct();
+  const [isCopying, setCopying] = useState(false);
   const isPicked = useTray().includes(product.id);
   useShopWindow(
     `/p/${product.slug}`,
@@ -100,7 +102,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       count: specs.of ? `${specs.filled}/${specs.of}` : undefined,
       isShort: specs.filled < specs.of,
     },
-    ...(product.kind === 'physical' ? [{ id: 'delivery', label: 'Delivery' }] : []),
+    ...(kindParts[product.kind].delivery ? [{ id: 'delivery', label: 'Delivery' }] : []),
     {
       id: 'belongs',
       label: 'Belongs to',
@@ -179,7 +181,8 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <Options answer={answer} />
           <VariantTable answer={answer} save={cells} fields={fields} />
           <Specs answer={answer} save={fields} />
-          {product.kind === 'physical' && <Delivery answer={answer} save={fields} />}
+          {kindParts[product.kind].delivery && <Delivery answer={answer} save={fields} />}
+          <KindPart answer={answer} save={fields} />
           <Belongs answer={answer} save={fields} />
           <GoesWith answer={answer} save={fields} />
           <InSearch answer={answer} save={fields} />
@@ -188,17 +191,16 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <div className="flex items-center justify-between px-1">
             <span className="flex items-center gap-2 text-ink-2">
               Kind
-              <Select
-                label="Kind"
-                value={product.kind}
-                choices={productKinds.map((value) => ({ value, label: kindLabels[value] }))}
-                choose={(kind) => fields.change({ kind })}
-              />
+              <KindChoice answer={answer} />
             </span>
+            <Button look="bare" className="ml-auto" onClick={() => setCopying(true)}>
+              Copy parts to the tray…
+            </Button>
             <Button look="bare" onClick={remove} className="!text-rose">
               Delete this product
             </Button>
           </div>
+          {isCopying && <CopyParts id={product.id} title={product.title} close={() => setCopying(false)} />}
         </div>
       </div>
     </div>

@@ -97,6 +97,10 @@ export const variantColumns: readonly VariantColumn[] = [
   measure('weight', 'Weight', 'as all', () => 'kg'),
 ];
 
+/** The heading of a column: what services count are places. */
+export const columnLabel = ({ name, label }: VariantColumn, { kind }: Product) =>
+  name === 'stock' && kind === 'service' ? 'Places' : label;
+
 export const columnOf = (name: ColumnName) => variantColumns.find((column) => column.name === name)!;
 
 /** Columns that are shown unless the seller chose others. */

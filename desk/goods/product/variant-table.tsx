@@ -15,7 +15,7 @@ import { SetColumn } from './set-column';
 import { useCells } from './use-cells';
 import { cellKey } from './use-product-autosave';
 import { VariantCell } from './variant-cell';
-import { columnOf } from './variant-columns';
+import { columnLabel, columnOf } from './variant-columns';
 
 function PictureCell({ answer, variant, save }: { answer: ProductAnswer; variant: Variant; save: Autosave }) {
   const { pictures } = answer.product;
@@ -109,16 +109,16 @@ export function VariantTable({ answer, save, fields }: Props) {
               <th className="border border-hair px-1 font-semibold">
                 <span className="sr-only">Picture</span>
               </th>
-              {columns.map(columnOf).map(({ name, label, width, isNumber }) => (
+              {columns.map(columnOf).map((column) => (
                 <th
-                  key={name}
+                  key={column.name}
                   className={clsx(
                     'whitespace-nowrap border border-hair px-2 font-semibold',
-                    width,
-                    isNumber && 'text-right',
+                    column.width,
+                    column.isNumber && 'text-right',
                   )}
                 >
-                  {label}
+                  {columnLabel(column, product)}
                 </th>
               ))}
               <th
@@ -160,7 +160,7 @@ export function VariantTable({ answer, save, fields }: Props) {
                         variant={variant}
                         aboveValue={row > 0 ? cells.valueAt(product.variants[row - 1]!, column) : undefined}
                         name={column}
-                        label={`${columnOf(column).label}, ${name}`}
+                        label={`${columnLabel(columnOf(column), product)}, ${name}`}
                         value={cells.valueAt(variant, column)}
                         isUnsaved={key in save.drafts || unread !== undefined}
                         typed={unread?.typed}

@@ -1,0 +1,124 @@
+import { toast } from 'sonner';
+import { routes } from '../../../contract';
+import type { ProductAnswer } from '../../../contract/goods';
+import { kindParts } from '../../../core/catalog/kinds';
+import { parseMoney, plainAmount } from '../../../core/catalog/money';
+import { productKinds, type Product, type ProductKind } from '../../../core/catalog/product';
+import { durationWords, readMeasure } from '../../../core/catalog/units';
+import { call, CallError, wordsOf } from '../../api';
+import type { Autosave } from '../../use-autosave';
+import { useConfirm } from '../../ui/confirm';
+import { MeasureField } from '../../ui/measure-field';
+import { Select } from '../../ui/select';
+import { Tick } from '../../ui/tick';
+import { kindLabels } from '../new-product';
+import { useKeepProduct } from '../queries';
+import { fieldOf } from './fields';
+import { Part } from './part';
+
+/** Makes the product one of another kind; says first what that would lose. */
+export function KindChoice({ answer: { product, revision } }: { answer: ProductAnswer }) {
+  const keep = useKeepProduct();
+  const [ask, dialog] = useConfirm();
+  const set = (kind: ProductKind, confirmed = false) => {
+    call(routes.goods.update, { params: { id: product.id }, body: { seen: revision, fields: { kind }, confirmed } })
+      .then(keep)
+      .catch((error: unknown) => {
+        if (error instanceof CallError && error.is('confirm'))
+          ask({
+            title: error.message,
+            detail: error.problem.detail,
+            doIt: 'Change the kind',
+            run: () => set(kind, true),
+          });
+        else toast.error(wordsOf(error));
+      });
+  };
+  return (
+    <>
+      <Select
+        label="Kind"
+        value={product.kind}
+        choices={productKinds.map((value) => ({ value, label: kindLabels[value] }))}
+        choose={(kind) => set(kind as ProductKind)}
+      />
+      {dialog}
+    </>
+  );
+}
+
+function readDuration(typed: string) {
+  if (typed.trim() === '') return { value: null };
+  const compound = /^(\d+)\s*h\s*(\d+)\s*(?:min)?$/i.exec(typed.trim());
+  if (compound) return { value: Number(compound[1]) * 60 + Number(compound[2]) };
+  const read = readMeasure(typed, 'min');
+  return 'problem' in read
+    ? { problem: 'Type a duration, like 90 min or 3 h.' }
+    : { value: Math.round(read.value / 1000) };
+}
+
+const readAmount = (typed: string) => {
+  const value = parseMoney(typed);
+  return value === undefined ? { problem: 'Type an amount, like 10.00.' } : { value };
+};
+
+const USUAL_OWN_VALUE: NonNullable<Product['ownValue']> = { from: 1_000, upTo: 20_000 };
+
+function OwnValue({ answer: { product }, save }: { answer: ProductAnswer; save: Autosave }) {
+  const { value, error, change } = fieldOf(product, save, 'ownValue');
+  return (
+    <Part
+      id="gift-card"
+      title="Gift card"
+      hint="its values are an option with a price each; shoppers may also choose their own"
+    >
+      <Tick
+        label="Shoppers may choose the value"
+        checked={value !== null}
+        change={(checked) => change(checked ? USUAL_OWN_VALUE : null)}
+      />
+      {value && (
+        <div className="mt-2 flex gap-3">
+          <MeasureField
+            label="From"
+            shown={plainAmount(value.from)}
+            read={readAmount}
+            change={(from) => change({ ...value, from: from as number })}
+            className="!w-28 text-right"
+          />
+          <MeasureField
+            label="Up to"
+            shown={plainAmount(value.upTo)}
+            read={readAmount}
+            error={error}
+            change={(upTo) => change({ ...value, upTo: upTo as number })}
+            className="!w-28 text-right"
+          />
+        </div>
+      )}
+    </Part>
+  );
+}
+
+/** The part that only products of this kind have. */
+export function KindPart({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
+  const { product } = answer;
+  const parts = kindParts[product.kind];
+  const duration = fieldOf(product, save, 'duration');
+  if (parts.ownValue) return <OwnValue answer={answer} save={save} />;
+  if (!parts.duration) return null;
+  return (
+    <Part id="service" title="Service" hint="the column Places limits how many can book; leave it empty for no limit">
+      <MeasureField
+        label="How long it takes"
+        placeholder="90 min, 3 h, 2 h 30"
+        shown={duration.value === null ? '' : durationWords(duration.value)}
+        read={readDuration}
+        error={duration.error}
+        unsaved={duration.unsaved}
+        change={(value) => duration.change(value as number | null)}
+        className="!w-48"
+      />
+    </Part>
+  );
+}
