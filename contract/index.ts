@@ -2,6 +2,7 @@ import { deskRoutes } from './desk';
 import { goodsRoutes, specSheetRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { shopRoutes } from './shop';
+import { stockRoutes } from './stock';
 import { shopfrontRoutes } from './shopfront';
 
 /** Every call of the HTTP API. The server answers these, the desk calls them, OpenAPI is made from them. */
@@ -9,6 +10,7 @@ export const routes = {
   desk: deskRoutes,
   goods: goodsRoutes,
   specSheets: specSheetRoutes,
+  stock: stockRoutes,
   groups: groupRoutes,
   shopfront: shopfrontRoutes,
   shop: shopRoutes,

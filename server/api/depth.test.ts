@@ -382,3 +382,34 @@ test('another kind is asked for when it loses something, and undo brings that ba
   await server.call('POST', '/api/undo');
   expect((await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body.product).toEqual(before);
 });
+
+test('stock moves with a reason, a ledger tells every movement, and too many cannot be taken', async () => {
+  const made = await addProduct(server, 'Harrier');
+  const { id } = made.product;
+  const variant = made.product.variants[0]!.id;
+  const move = (reason: string, pieces: number, note = '') =>
+    server.call<ProductAnswer>('POST', `/api/products/${id}/stock`, { reason, note, moves: [{ id: variant, pieces }] });
+  expect(problem(await move('delivered', 5)).errors![0]!.message).toMatch(/not counted/);
+  await move('counted', 10);
+  await move('delivered', 5, 'delivery 214');
+  const short = await move('damaged', -20);
+  expect(problem(short).errors![0]).toMatchObject({
+    path: ['moves', 0, 'pieces'],
+    message: 'There are only 15 to take from.',
+  });
+  expect((await move('damaged', -3)).body.product.variants[0]!.stock).toBe(12);
+  await server.call('POST', '/api/undo');
+  const { movements } = (
+    await server.call<{ movements: { words: string; before: number | null; after: number | null }[] }>(
+      'GET',
+      `/api/products/${id}/stock`,
+    )
+  ).body;
+  expect(movements.map(({ words, before, after }) => [words.split(':')[0], before, after])).toEqual([
+    ['Undone', 12, 15],
+    ['Damaged or lost', 15, 12],
+    ['Delivered', 10, 15],
+    ['Counted', null, 10],
+  ]);
+  expect(movements[2]!.words).toBe('Delivered: stock of “Harrier”, delivery 214');
+});

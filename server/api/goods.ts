@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import multer from 'multer';
 import { goodsRoutes, specSheetRoutes } from '../../contract/goods';
+import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
 import { goodsRows, listGoods, productAnswer, productHistory } from '../catalog/goods';
 import {
@@ -18,6 +19,7 @@ import {
   replacePicture,
 } from '../catalog/product-writes';
 import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';
+import { moveStock, stockLedger } from '../catalog/stock';
 import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../pictures/store';
 import { invalid } from '../problem';
 import { answer } from './answer';
@@ -73,6 +75,11 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.copyParts, ({ params, body, user }) => ({
     changed: copyParts(catalog, user, params.id!, body),
   }));
+  answer(router, stockRoutes.ledger, ({ params }) => stockLedger(catalog, params.id!));
+  answer(router, stockRoutes.move, ({ params, body, user }) => {
+    moveStock(catalog, user, params.id!, body);
+    return productAnswer(catalog, params.id!);
+  });
   answer(router, goodsRoutes.remove, ({ params, user }) => {
     removeProduct(catalog, user, params.id!);
     return { ok: true as const };

@@ -12,6 +12,7 @@ import { ColumnChoice, useColumns } from './column-choice';
 import { Part } from './part';
 import { PriceTermsPart } from './price-terms';
 import { SetColumn } from './set-column';
+import { StockDialog } from './stock-ledger';
 import { useCells } from './use-cells';
 import { cellKey } from './use-product-autosave';
 import { VariantCell } from './variant-cell';
@@ -83,6 +84,7 @@ export function VariantTable({ answer, save, fields }: Props) {
   const { product, margins, markUps } = answer;
   const [columns, setColumns] = useColumns(product);
   const [isSetting, setSetting] = useState(false);
+  const [isMoving, setMoving] = useState(false);
   const cells = useCells(product, columns, save);
   const odd = new Map(answer.duplicates.map((each) => [cellKey(each.variantId, each.field), each]));
   return (
@@ -97,6 +99,9 @@ export function VariantTable({ answer, save, fields }: Props) {
               Set a column…
             </Button>
           )}
+          <Button look="bare" onClick={() => setMoving(true)}>
+            Stock moved…
+          </Button>
           <ColumnChoice columns={columns} choose={setColumns} />
         </span>
       }
@@ -191,6 +196,7 @@ export function VariantTable({ answer, save, fields }: Props) {
       )}
       <Duplicates answer={answer} />
       <PriceTermsPart answer={answer} save={fields} />
+      {isMoving && <StockDialog answer={answer} close={() => setMoving(false)} />}
       {isSetting && <SetColumn product={product} cells={cells} columns={columns} close={() => setSetting(false)} />}
     </Part>
   );
