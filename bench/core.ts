@@ -3,6 +3,7 @@ import { FinderIndex } from '../core/finder/finder-index';
 import { list } from '../core/finder/listing';
 import { entryOf, finderShape } from '../core/placement/facts';
 import { ResolvedShop } from '../core/placement/resolved-shop';
+import { effectivePrice, marginOf, priceSteps } from '../core/pricing/price';
 import { countEach, membersOf } from '../core/rules/members';
 import { takesIn } from '../core/rules/predicate';
 import type { Rule } from '../core/rules/rule';
@@ -89,6 +90,7 @@ export interface CoreFigures {
   rulesMs: number;
   oneProductRulesMs: number;
   ruleEditMs: number;
+  pricingMs: number;
 }
 
 export function measureCore(size: number, log: (line: string) => void): CoreFigures {
@@ -121,6 +123,19 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
 
   const changed = catalog.products.slice(0, 200).map((product) => ({ ...product, title: `${product.title} again` }));
   const updateMs = spreadOf(timeEach(changed, (product) => shop.apply('product', product.id, product)));
+  const terms = catalog.products.map((product, i) => ({
+    ...product,
+    saleUntil: i % 3 === 0 ? new Date((NOW + 86_400) * 1000).toISOString() : null,
+    quantityPrices: i % 4 === 0 ? [{ from: 2, off: 500 }] : [],
+  }));
+  const pricingMs = median(5, () => {
+    for (const product of terms)
+      for (const variant of product.variants) {
+        const { price } = effectivePrice(product, variant, NOW);
+        marginOf(price, variant.cost, 2_100, true);
+        if (product.quantityPrices.length > 0) priceSteps(product, variant, NOW, 3);
+      }
+  });
   const rules = randomRules(catalog, 200);
   const rulesMs = median(5, () => rules.forEach((rule) => membersOf(rule, shop.index, shop.fields, NOW)));
   const facts = shop.facts(catalog.products[0]!.id)!;
@@ -144,5 +159,6 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
     rulesMs,
     oneProductRulesMs,
     ruleEditMs,
+    pricingMs,
   };
 }

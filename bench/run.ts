@@ -82,6 +82,10 @@ ${table(heads, [
     'a rule edited → members and the count of each condition, p95',
     core.map(({ ruleEditMs }) => ms(ruleEditMs)),
   ),
+  row(
+    'price and margin of every variant, quantity prices where there are any',
+    core.map(({ pricingMs }) => ms(pricingMs)),
+  ),
 ])}
 
 ## The server on a real SQLite file
@@ -96,6 +100,10 @@ ${table(
     row(
       'one price changed: saved, journaled, both shops fresh',
       server.map(({ oneChange }) => spread(oneChange)),
+    ),
+    row(
+      'one price of a product with 500 variants: saved, journaled, both shops fresh, answered',
+      server.map(({ largeProduct }) => spread(largeProduct)),
     ),
     row(
       'review of 1,000 changed products',

@@ -8,7 +8,8 @@ import { performance } from 'node:perf_hooks';
 import { Worker } from 'node:worker_threads';
 import { makeApp } from '../server/app';
 import { Catalog } from '../server/catalog/catalog';
-import { changeVariants } from '../server/catalog/product-writes';
+import { productAnswer } from '../server/catalog/goods';
+import { changeOptions, changeProduct, changeVariants, createProduct } from '../server/catalog/product-writes';
 import { review } from '../server/catalog/review';
 import { setUp } from '../server/catalog/set-up';
 import { putCategory, putNamed } from '../server/database/groups';
@@ -29,6 +30,7 @@ export interface ServerFigures {
   startMs: number;
   firstEditionMs: number;
   oneChange: Spread;
+  largeProduct: Spread;
   reviewMs: number;
   putLiveMs: number;
   goBackMs: number;
@@ -57,6 +59,19 @@ function fill(folder: string, size: number): ReturnType<typeof scaledCatalog> {
   })();
   db.close();
   return catalog;
+}
+
+/** A product with 10 × 10 × 5 variants. */
+function addLargeProduct(catalog: Catalog): string {
+  const id = createProduct(catalog, null, { title: 'Spar of every sort', kind: 'physical', price: 1_000 });
+  const options = [10, 10, 5].map((count, o) => ({
+    id: null,
+    name: `Option ${o}`,
+    values: Array.from({ length: count }, (_, v) => ({ id: null, name: `Value ${v}`, swatch: null })),
+  }));
+  changeOptions(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, options, confirmed: true });
+  changeProduct(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, fields: { standing: 'live' } });
+  return id;
 }
 
 const agent = new Agent({ keepAlive: true, maxSockets: 50 });
@@ -104,6 +119,16 @@ export async function measureServer(size: number, log: (line: string) => void): 
         { id: variants[0]!.id, fields: { price: variants[0]!.price + 100, salePrice: null } },
       ]),
     ),
+  );
+  const large = addLargeProduct(catalog);
+  const largeProduct = spreadOf(
+    timeEach(Array.from({ length: 60 }), () => {
+      const variant = catalog.working.products.get(large)!.variants[250]!;
+      changeVariants(catalog, null, large, Number.MAX_SAFE_INTEGER, [
+        { id: variant.id, fields: { price: variant.price + 100 } },
+      ]);
+      JSON.stringify(productAnswer(catalog, large));
+    }),
   );
   catalog.journal.change('Bench: 1,000 products', catalog.actor(null), () => {
     for (const product of scaled.products.slice(0, 1_000))
@@ -159,6 +184,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
     startMs,
     firstEditionMs,
     oneChange,
+    largeProduct,
     reviewMs,
     putLiveMs,
     goBackMs,

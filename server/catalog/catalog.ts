@@ -44,8 +44,8 @@ export class Catalog {
     this.working.load();
     for (const ref of this.live.hashes.keys()) if (!this.working.hash(ref)) this.working.changed.add(ref);
     this.journal.onChange(({ changeId, subjects }) => {
-      const products = this.working.refresh(subjects);
-      this.live.shop.refreshAll(products);
+      const restocked = this.working.refresh(subjects);
+      this.live.shop.refreshAll(restocked);
       this.events.emit('event', { type: 'changed', id: changeId, subjects });
     });
   }

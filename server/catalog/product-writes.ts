@@ -397,7 +397,7 @@ export function changeVariants(
   const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as (keyof typeof variantWords)[]));
   const words = [...names].map((name) => variantWords[name]).join(', ');
   journal.change(`Changed ${words} of “${product.title}”`, catalog.actor(user), () =>
-    setVariants(catalog.db, id, [...next.values()]),
+    setVariants(catalog.db, id, [...next.values()], new Set(changes.map((change) => change.id))),
   );
 }
 

@@ -38,7 +38,9 @@ export function moveStock(
   });
   if (errors.length > 0) throw invalid(errors);
   const label = `${reasonWords[reason]}: stock of “${product.title}”${note && `, ${note}`}`;
-  catalog.journal.change(label, catalog.actor(user), () => setVariants(catalog.db, id, [...next.values()]));
+  catalog.journal.change(label, catalog.actor(user), () =>
+    setVariants(catalog.db, id, [...next.values()], new Set(moves.map((move) => move.id))),
+  );
 }
 
 const SHOWN = 200;

@@ -63,7 +63,7 @@ export class WorkingCatalog {
     this.shop.load(documents);
   }
 
-  /** Reads again what a change touched, such as product:p_1. Answers the products among it. */
+  /** Reads again what a change touched, such as product:p_1. Answers the products whose stock that changed. */
   refresh(subjects: readonly string[]): string[] {
     const touched = new Map<DocumentKind, string[]>();
     for (const subject of subjects) {
@@ -71,7 +71,11 @@ export class WorkingCatalog {
       touched.set(kind, [...(touched.get(kind) ?? []), key]);
     }
     const productIds = touched.get('product') ?? [];
-    for (const { variantId, count } of readStock(this.db, productIds)) this.stock.set(variantId, count);
+    const restocked = new Set<string>();
+    for (const { variantId, productId, count } of readStock(this.db, productIds)) {
+      if (this.stock.get(variantId) !== count) restocked.add(productId);
+      this.stock.set(variantId, count);
+    }
     const updates: DocumentUpdate[] = [];
     for (const kind of documentKinds) {
       const keys = touched.get(kind);
@@ -85,7 +89,7 @@ export class WorkingCatalog {
       }
     }
     this.shop.applyAll(updates);
-    return productIds;
+    return [...restocked];
   }
 
   /** Compares documents with the live edition again, after that changed. */

@@ -225,8 +225,11 @@ export function setOptions(db: Db, id: string, options: readonly Option[]): void
   });
 }
 
-/** Makes the variants of a product exactly these, in this order, with their stock. */
-export function setVariants(db: Db, id: string, variants: readonly Variant[]): void {
+/**
+ * Makes the variants of a product exactly these, in this order, with their stock. `changed`: ids of those that are not as
+ * they were; the others are left alone.
+ */
+export function setVariants(db: Db, id: string, variants: readonly Variant[], changed?: ReadonlySet<string>): void {
   const keep = JSON.stringify(variants.map((variant) => variant.id));
   db.prepare(`DELETE FROM variant WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
   const put = db.prepare(
@@ -244,6 +247,7 @@ export function setVariants(db: Db, id: string, variants: readonly Variant[]): v
      ON CONFLICT DO UPDATE SET count = excluded.count`,
   );
   variants.forEach((variant, position) => {
+    if (changed && !changed.has(variant.id)) return;
     const { values, stock, ...plain } = variant;
     put.run({ ...plain, productId: id, position, valueIds: JSON.stringify(values) });
     putStock.run(variant.id, id, stock);
@@ -264,12 +268,18 @@ export function setPictures(db: Db, id: string, pictures: readonly Picture[]): v
 }
 
 /** Pieces left of every variant, those included that only an edition still knows. */
-export function readStock(db: Db, productIds?: readonly string[]): { variantId: string; count: number | null }[] {
-  const sql = `SELECT variant_id AS variantId, count FROM stock`;
+export interface StockRow {
+  variantId: string;
+  productId: string;
+  count: number | null;
+}
+
+export function readStock(db: Db, productIds?: readonly string[]): StockRow[] {
+  const sql = `SELECT variant_id AS variantId, product_id AS productId, count FROM stock`;
   const rows = productIds
     ? db.prepare(`${sql} WHERE product_id IN (SELECT value FROM json_each(?))`).all(JSON.stringify(productIds))
     : db.prepare(sql).all();
-  return rows as { variantId: string; count: number | null }[];
+  return rows as StockRow[];
 }
 
 export interface DuplicateRow {

@@ -111,7 +111,7 @@ export function StockDialog({ answer, close }: { answer: ProductAnswer; close: (
             />
           </div>
         </div>
-        <ul className="mt-3 grid max-h-56 gap-x-6 gap-y-1.5 overflow-y-auto sm:grid-cols-2">
+        <ul className="mt-3 grid max-h-56 gap-x-6 gap-y-1.5 overflow-y-auto p-1 sm:grid-cols-2">
           {product.variants.map((variant) => {
             const name = variantName(product.options, variant) || product.title;
             return (
