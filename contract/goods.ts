@@ -245,6 +245,8 @@ export const goodsRoutes = {
           ),
         }),
       ),
+      /** combinations that get no variant, as lists of value ids; as before when absent */
+      leftOut: z.array(z.array(idSchema).max(3)).max(500).optional(),
       /** drop variants even though they hold work */
       confirmed: z.boolean().default(false),
     }),

@@ -3,7 +3,7 @@ import { CategoryTree } from './category-tree';
 import { freeSlug, slugFrom, slugSchema } from './identity';
 import { parseMoney, plainAmount } from './money';
 import { variantDefaults, type Option, type Variant } from './product';
-import { checkOptions, combinations, pictureWords, planVariants } from './variants';
+import { checkOptions, combinations, pictureWords, planVariants, stillLeftOut } from './variants';
 import { skusByPattern } from './sku-pattern';
 
 test.each([
@@ -163,4 +163,27 @@ test('words for a picture name what its variants share', () => {
   expect(pictureWords(product, 'i_9')).toBe('Harrier');
   const all = { ...product, variants: variants.map((each) => ({ ...each, pictureId: 'i_1' })) };
   expect(pictureWords(all, 'i_1')).toBe('Harrier');
+});
+
+test('combinations that are left out get no variant, and come back when they are not', () => {
+  const options = [option('c', 'Ember', 'Pine'), option('s', 'S', 'L')];
+  const all = combinations(options);
+  fc.assert(
+    fc.property(fc.subarray(all), (leftOut) => {
+      const variants = all.map((values, i) => variant(`v${i}`, values));
+      const without = planVariants(options, options, variants, leftOut);
+      expect(without.keep.map(({ values }) => values)).toEqual(all.filter((values) => !leftOut.includes(values)));
+      expect(without.drop).toHaveLength(leftOut.length);
+      const back = planVariants(
+        options,
+        options,
+        without.keep.map(({ variant: kept }) => kept),
+        [],
+      );
+      expect(back.add.map(({ values }) => values).sort()).toEqual([...leftOut].sort());
+    }),
+  );
+  expect(
+    stillLeftOut([option('c', 'Ember'), option('s', 'S', 'L')], [['Ember', 'L'], ['Pine', 'S'], ['Ember']]),
+  ).toEqual([['Ember', 'L']]);
 });

@@ -196,6 +196,8 @@ export const productSchema = z.object({
   tagIds: z.array(idSchema),
   options: z.array(optionSchema),
   variants: z.array(variantSchema),
+  /** combinations of option values that are not sold */
+  leftOut: z.array(z.array(idSchema)),
   /** the first is the face */
   pictures: z.array(pictureSchema),
   created: z.iso.datetime(),
@@ -236,6 +238,7 @@ export type Product = z.infer<typeof productSchema>;
 
 /** Fields of a product that need not be filled in, with what they are then. */
 export const productDefaults = {
+  leftOut: [],
   saleFrom: null,
   saleUntil: null,
   quantityPrices: [],

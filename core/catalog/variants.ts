@@ -83,16 +83,19 @@ export interface VariantPlan {
 /**
  * How the variants of a product follow its options. A variant is kept when its values still fit; when an option is
  * new, the old variant becomes the combination with that option's first value; when an option goes, the first of the
- * variants that fall together is kept. Nothing is dropped here: the caller decides what to do with `drop`.
+ * variants that fall together is kept. Combinations in `leftOut` get no variant. Nothing is dropped here: the caller
+ * decides what to do with `drop`.
  * O(combinations × options).
  */
 export function planVariants(
   before: readonly Option[],
   after: readonly Option[],
   variants: readonly Variant[],
+  leftOut: readonly (readonly string[])[] = [],
 ): VariantPlan {
   const place = new Map(before.map((option, i) => [option.id, i]));
   const plan: VariantPlan = { keep: [], add: [], drop: [] };
+  const unwanted = new Set(leftOut.map((values) => values.join(' ')));
   const kept = new Map<string, Variant>();
   for (const variant of variants) {
     const values = after.map((option) => {
@@ -101,14 +104,14 @@ export function planVariants(
     });
     const fits = after.every((option, i) => option.values.some((value) => value.id === values[i]));
     const key = values.join(' ');
-    if (!fits || kept.has(key)) plan.drop.push(variant);
+    if (!fits || kept.has(key) || unwanted.has(key)) plan.drop.push(variant);
     else {
       kept.set(key, variant);
       plan.keep.push({ variant, values: values as string[] });
     }
   }
   for (const values of combinations(after)) {
-    if (kept.has(values.join(' '))) continue;
+    if (kept.has(values.join(' ')) || unwanted.has(values.join(' '))) continue;
     let like: Variant | undefined;
     let best = -1;
     for (const row of plan.keep) {
@@ -118,6 +121,17 @@ export function planVariants(
     plan.add.push({ values, like: like ?? variants[0] });
   }
   return plan;
+}
+
+/** Of the combinations that were left out, those that the options can still make. */
+export function stillLeftOut(options: readonly Option[], leftOut: readonly (readonly string[])[]): string[][] {
+  return leftOut
+    .filter(
+      (values) =>
+        values.length === options.length &&
+        options.every((option, i) => option.values.some(({ id }) => id === values[i])),
+    )
+    .map((values) => [...values]);
 }
 
 /** True when throwing the variant away would lose something that the seller typed or counted. */

@@ -13,7 +13,7 @@ import {
 } from '../../core/catalog/product';
 import { emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
 import { specProblem } from '../../core/catalog/spec';
-import { checkOptions, holdsWork, planVariants, variantName } from '../../core/catalog/variants';
+import { checkOptions, holdsWork, planVariants, stillLeftOut, variantName } from '../../core/catalog/variants';
 import { kindWords } from '../../core/rules/field';
 import { canonicalJson } from '../../core/editions/document';
 import { refuseQuantityPrices, refuseSalePrice, refuseSpan } from '../../core/pricing/price';
@@ -270,7 +270,12 @@ export function changeOptions(
   catalog: Catalog,
   user: UserId,
   id: string,
-  { seen, options: wanted, confirmed }: { seen: number; options: WantedOptions; confirmed: boolean },
+  {
+    seen,
+    options: wanted,
+    leftOut: wantedLeftOut,
+    confirmed,
+  }: { seen: number; options: WantedOptions; leftOut?: string[][]; confirmed: boolean },
 ): void {
   const product = productOrRefuse(catalog, id);
   const problems = checkOptions(wanted);
@@ -293,7 +298,10 @@ export function changeOptions(
       swatch: value.swatch,
     })),
   }));
-  const plan = planVariants(product.options, options, product.variants);
+  const leftOut = stillLeftOut(options, wantedLeftOut ?? product.leftOut);
+  const plan = planVariants(product.options, options, product.variants, leftOut);
+  if (plan.keep.length + plan.add.length === 0)
+    throw invalidField(['leftOut'], 'At least one combination must be sold.');
   const losing = plan.drop.filter(holdsWork);
   if (losing.length > 0 && !confirmed)
     throw needsConfirmation(
@@ -322,6 +330,7 @@ export function changeOptions(
   journal.change(`Changed options of “${product.title}”`, catalog.actor(user), () => {
     setOptions(catalog.db, id, options);
     setVariants(catalog.db, id, made);
+    updateProduct(catalog.db, id, { leftOut });
   });
 }
 

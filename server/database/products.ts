@@ -103,6 +103,7 @@ export const productColumns: Record<keyof ProductFields, ProductColumn> = {
   standing: { column: 'standing' },
   featured: { column: 'featured', as: 'flag' },
   brandId: { column: 'brand_id' },
+  leftOut: { column: 'left_out', as: 'json' },
   saleFrom: { column: 'sale_from' },
   saleUntil: { column: 'sale_until' },
   quantityPrices: { column: 'quantity_prices', as: 'json' },

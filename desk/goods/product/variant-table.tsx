@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ProductAnswer } from '../../../contract/goods';
@@ -9,6 +10,7 @@ import type { Autosave } from '../../use-autosave';
 import { Button } from '../../ui/button';
 import { Thumb } from '../../ui/thumb';
 import { ColumnChoice, useColumns } from './column-choice';
+import { LeftOut, useLeaveOut } from './left-out';
 import { Part } from './part';
 import { PriceTermsPart } from './price-terms';
 import { SetColumn } from './set-column';
@@ -85,6 +87,7 @@ export function VariantTable({ answer, save, fields }: Props) {
   const [columns, setColumns] = useColumns(product);
   const [isSetting, setSetting] = useState(false);
   const [isMoving, setMoving] = useState(false);
+  const [leaveOut, dialog] = useLeaveOut(answer);
   const cells = useCells(product, columns, save);
   const odd = new Map(answer.duplicates.map((each) => [cellKey(each.variantId, each.field), each]));
   return (
@@ -140,7 +143,7 @@ export function VariantTable({ answer, save, fields }: Props) {
               const swatch = product.options[0]?.values.find((value) => value.id === variant.values[0])?.swatch;
               const margin = margins[variant.id];
               return (
-                <tr key={variant.id}>
+                <tr key={variant.id} className="group/row">
                   <th scope="row" className="max-w-52 border border-hair px-2 text-left font-medium">
                     <span className="flex items-center gap-1.5">
                       {swatch && (
@@ -152,6 +155,17 @@ export function VariantTable({ answer, save, fields }: Props) {
                       <span className="truncate" title={name}>
                         {name}
                       </span>
+                      {product.variants.length > 1 && (
+                        <button
+                          type="button"
+                          title="Not sold in this combination"
+                          aria-label={`Leave out ${name}`}
+                          onClick={() => leaveOut([...product.leftOut, variant.values])}
+                          className="ml-auto rounded p-0.5 text-ink-2 opacity-0 hover:text-rose focus-visible:opacity-100 group-hover/row:opacity-100"
+                        >
+                          <X size={12} aria-hidden="true" />
+                        </button>
+                      )}
                     </span>
                   </th>
                   <PictureCell answer={answer} variant={variant} save={save} />
@@ -194,6 +208,8 @@ export function VariantTable({ answer, save, fields }: Props) {
           {cells.problem}
         </p>
       )}
+      <LeftOut answer={answer} set={leaveOut} />
+      {dialog}
       <Duplicates answer={answer} />
       <PriceTermsPart answer={answer} save={fields} />
       {isMoving && <StockDialog answer={answer} close={() => setMoving(false)} />}

@@ -1,0 +1,52 @@
+import { toast } from 'sonner';
+import { routes } from '../../../contract';
+import type { ProductAnswer } from '../../../contract/goods';
+import { variantName } from '../../../core/catalog/variants';
+import { call, CallError, wordsOf } from '../../api';
+import { useConfirm } from '../../ui/confirm';
+import { useKeepProduct } from '../queries';
+
+type SetLeftOut = (leftOut: string[][]) => void;
+
+/** Says which combinations are not sold; asks first when a variant with work in it would go. */
+export function useLeaveOut({ product, revision }: ProductAnswer): [SetLeftOut, React.ReactNode] {
+  const keep = useKeepProduct();
+  const [ask, dialog] = useConfirm();
+  const set = (leftOut: string[][], confirmed = false) => {
+    const body = { seen: revision, options: product.options, leftOut, confirmed };
+    call(routes.goods.setOptions, { params: { id: product.id }, body })
+      .then(keep)
+      .catch((error: unknown) => {
+        if (error instanceof CallError && error.is('confirm'))
+          ask({
+            title: error.message,
+            detail: error.problem.detail,
+            doIt: 'Leave it out',
+            run: () => set(leftOut, true),
+          });
+        else toast.error(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error));
+      });
+  };
+  return [(leftOut) => set(leftOut), dialog];
+}
+
+/** The combinations that are not sold, each with a way back. */
+export function LeftOut({ answer: { product }, set }: { answer: ProductAnswer; set: SetLeftOut }) {
+  if (product.leftOut.length === 0) return null;
+  return (
+    <p className="mt-2 text-ink-2">
+      Left out:{' '}
+      {product.leftOut.map((values) => (
+        <button
+          key={values.join(' ')}
+          type="button"
+          title="Sell it again"
+          onClick={() => set(product.leftOut.filter((each) => each !== values))}
+          className="mr-1.5 rounded-md border border-dashed border-ink-3 px-1.5 line-through hover:no-underline"
+        >
+          {variantName(product.options, { values })}
+        </button>
+      ))}
+    </p>
+  );
+}
