@@ -141,6 +141,35 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
     await expect(page.getByText('The last digit should be 1')).toBeHidden();
   });
 
+  await test.step('the writing helper proposes, and what is taken stands in place of the paragraph', async () => {
+    await page.getByRole('textbox', { name: 'Description' }).click();
+    await page.keyboard.type('comes rigged,in a sleeve  .Sewn , not glued');
+    await page.getByRole('button', { name: 'Help with this paragraph' }).click();
+    await page.getByRole('button', { name: 'Make it a list' }).click();
+    await page.getByRole('button', { name: 'Take it' }).click();
+    const points = page.getByRole('textbox', { name: 'Description' }).getByRole('listitem');
+    await expect(points).toHaveText(['Comes rigged, in a sleeve', 'Sewn, not glued']);
+    await saved(page);
+  });
+
+  await test.step('a combination that is not sold is left out, and brought back', async () => {
+    await page.getByRole('button', { name: 'Leave out Pine · Without' }).click();
+    await page.getByRole('button', { name: 'Leave it out' }).click();
+    await expect(page.getByLabel('SKU, Pine · Without', { exact: true })).toBeHidden();
+    await page.getByRole('button', { name: 'Pine · Without', exact: true }).click();
+    await expect(page.getByLabel('SKU, Pine · Without', { exact: true })).toHaveValue('');
+  });
+
+  await test.step('delivered goods are noted, and the ledger tells it', async () => {
+    await page.getByRole('button', { name: 'Stock moved' }).click();
+    await page.getByLabel('Pieces, Ember · Without').fill('5');
+    await page.getByLabel('Note').fill('delivery 214');
+    await page.getByRole('button', { name: 'Note it' }).click();
+    await expect(page.getByText('delivery 214', { exact: false }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await expect(page.getByLabel('In stock, Ember · Without', { exact: true })).toHaveValue('17');
+  });
+
   await test.step('the page has no serious fault of access', async () => {
     const { violations } = await new AxeBuilder({ page }).disableRules(['frame-tested']).exclude('iframe').analyze();
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');

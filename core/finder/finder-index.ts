@@ -14,10 +14,13 @@ interface FacetValue {
   variants: Bitset | undefined;
 }
 
-/** Numbers by slot; the array is another one after growing. */
-interface Column {
-  at: Float64Array;
+/** Numbers by slot; the array is another one after growing. Variants are many, so theirs take half the room. */
+interface Column<T extends Float64Array | Int32Array = Float64Array> {
+  at: T;
 }
+
+/** What stands for Infinity in a column of variants; above all amounts and counts that can be saved. */
+const NO_LIMIT = 2 ** 31 - 1;
 
 /**
  * All products and variants in memory, in columns: see README.md beside this file. Slots are small numbers given to
@@ -34,7 +37,7 @@ export class FinderIndex {
   readonly #slotOf = new Map<string, number>();
   readonly #freeSlots: number[] = [];
   readonly #columns: Map<string, Column>;
-  readonly #variantColumns: Map<string, Column>;
+  readonly #variantColumns: Map<string, Column<Int32Array>>;
   readonly #orders = new Map<string, SortedOrder>();
   readonly #valueIds = new Map<string, Map<string, number>>();
   readonly facetValues: FacetValue[] = [];
@@ -56,7 +59,7 @@ export class FinderIndex {
     this.alive = new Bitset(64);
     this.aliveVariants = new Bitset(64);
     this.#columns = new Map(shape.columns.map((name) => [name, { at: new Float64Array(64) }]));
-    this.#variantColumns = new Map(shape.variantColumns.map((name) => [name, { at: new Float64Array(64) }]));
+    this.#variantColumns = new Map(shape.variantColumns.map((name) => [name, { at: new Int32Array(64) }]));
     for (const sort of shape.sorts) this.#orders.set(sort.key, new SortedOrder(this.#compare(sort)));
   }
 
@@ -100,7 +103,8 @@ export class FinderIndex {
     return this.#column(name).at;
   }
 
-  variantColumn(name: string): Float64Array {
+  /** A column of variants; Infinity stands there as the largest number. */
+  variantColumn(name: string): Int32Array {
     return this.#variantColumns.get(name)!.at;
   }
 
@@ -151,7 +155,13 @@ export class FinderIndex {
   }
 
   /** Of `among`, the slots whose number lies between the ends, both included, put into `set`. */
-  whereNumber(column: Float64Array, low: number, high: number, among: Bitset, set = new Bitset(among.size)): Bitset {
+  whereNumber(
+    column: Float64Array | Int32Array,
+    low: number,
+    high: number,
+    among: Bitset,
+    set = new Bitset(among.size),
+  ): Bitset {
     const { words } = among;
     for (let w = 0; w < words.length; w++) {
       const alive = words[w]!;
@@ -306,7 +316,7 @@ export class FinderIndex {
       this.variantProduct[at] = slot;
       this.#variantIds[at] = variant.id;
       this.aliveVariants.add(at);
-      for (const [name, column] of this.#variantColumns) column.at[at] = variant.numbers[name]!;
+      for (const [name, column] of this.#variantColumns) column.at[at] = Math.min(variant.numbers[name]!, NO_LIMIT);
       const met = this.#variantMet.empty();
       for (const [facet, value] of variant.values) {
         const id = this.#valueIdFor(facet, value);
@@ -329,7 +339,7 @@ export class FinderIndex {
       id = this.facetValues.length;
       values.set(value, id);
       this.facetValues.push({ facet, value, products: new Bitset(this.alive.size), variants: undefined });
-      if (id >= this.totals.length) this.totals = grow(this.totals, Math.ceil(id * 1.25) + 1);
+      if (id >= this.totals.length) this.totals = grow(this.totals, Math.ceil(id * 1.25) + 1, Uint32Array);
     }
     return id;
   }
@@ -359,17 +369,17 @@ export class FinderIndex {
   #reserveVariants(variants: number): void {
     const size = Math.ceil(variants * 1.02) + 64;
     this.aliveVariants = this.aliveVariants.sized(size);
-    this.variantProduct = grow(this.variantProduct, size);
-    for (const column of this.#variantColumns.values()) growColumn(column, size);
+    this.variantProduct = grow(this.variantProduct, size, Uint32Array);
+    for (const column of this.#variantColumns.values()) column.at = grow(column.at, size, Int32Array);
   }
 
   #reserve(products: number): void {
     if (products <= this.alive.size) return;
     const size = Math.ceil(products * 1.05) + 64;
     this.alive = this.alive.sized(size);
-    this.#variantStart = grow(this.#variantStart, size);
-    this.#variantCount = grow(this.#variantCount, size);
-    for (const column of this.#columns.values()) growColumn(column, size);
+    this.#variantStart = grow(this.#variantStart, size, Uint32Array);
+    this.#variantCount = grow(this.#variantCount, size, Uint32Array);
+    for (const column of this.#columns.values()) column.at = grow(column.at, size, Float64Array);
   }
 }
 
@@ -420,22 +430,21 @@ class MetIds {
   }
 
   add(id: number): void {
-    if (id >= this.#stamp.length) this.#stamp = grow(this.#stamp, id * 2);
+    if (id >= this.#stamp.length) this.#stamp = grow(this.#stamp, id * 2, Uint32Array);
     if (this.#stamp[id] === this.#round) return;
     this.#stamp[id] = this.#round;
-    if (this.length === this.ids.length) this.ids = grow(this.ids, this.length * 2);
+    if (this.length === this.ids.length) this.ids = grow(this.ids, this.length * 2, Uint32Array);
     this.ids[this.length++] = id;
   }
 }
 
-function grow(array: Uint32Array<ArrayBuffer>, size: number): Uint32Array<ArrayBuffer> {
-  const next = new Uint32Array(Math.max(size, array.length));
+/** A copy with room for at least `size` numbers. */
+function grow<T extends Uint32Array | Int32Array | Float64Array>(
+  array: T,
+  size: number,
+  make: new (size: number) => T,
+): T {
+  const next = new make(Math.max(size, array.length));
   next.set(array);
   return next;
-}
-
-function growColumn(column: Column, size: number): void {
-  const next = new Float64Array(Math.max(size, column.at.length));
-  next.set(column.at);
-  column.at = next;
 }

@@ -2,6 +2,7 @@ import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Heading2, Italic, List, ListOrdered, Quote } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { WritingHelper } from './writing-helper';
 
 interface Props {
   html: string;
@@ -67,6 +68,7 @@ export default function RichField({ html, isUnsaved, change }: Props) {
             <Icon size={14} aria-hidden="true" />
           </button>
         ))}
+        <WritingHelper editor={editor} />
       </div>
       <EditorContent editor={editor} />
     </div>
