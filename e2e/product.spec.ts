@@ -142,12 +142,12 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
   });
 
   await test.step('the writing helper proposes, and what is taken stands in place of the paragraph', async () => {
-    await page.getByRole('textbox', { name: 'Description' }).click();
+    await page.getByRole('textbox', { name: 'Description', exact: true }).click();
     await page.keyboard.type('comes rigged,in a sleeve  .Sewn , not glued');
     await page.getByRole('button', { name: 'Help with this paragraph' }).click();
     await page.getByRole('button', { name: 'Make it a list' }).click();
     await page.getByRole('button', { name: 'Take it' }).click();
-    const points = page.getByRole('textbox', { name: 'Description' }).getByRole('listitem');
+    const points = page.getByRole('textbox', { name: 'Description', exact: true }).getByRole('listitem');
     await expect(points).toHaveText(['Comes rigged, in a sleeve', 'Sewn, not glued']);
     await saved(page);
   });

@@ -62,7 +62,7 @@ test('from an empty folder to a product that a shopper finds, and back', async (
   await test.step('words save by themselves, and a wrong address stays on screen with its reason', async () => {
     await page.getByLabel('Summary').fill('Lifts in a whisper.');
     await saved(page);
-    await page.getByRole('textbox', { name: 'Description' }).click();
+    await page.getByRole('textbox', { name: 'Description', exact: true }).click();
     await page.keyboard.type('Two lines of words.');
     await saved(page);
     await page.getByLabel('Address').fill('kites/harrier');
