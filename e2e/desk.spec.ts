@@ -31,13 +31,13 @@ test('two tabs: another tab sees a change by itself, and the same field is never
   // The other tab does not hear of the next change before it writes.
   await other.route('**/api/events', (route) => route.abort());
   await other.reload();
-  await expect(other.getByLabel('Title')).toHaveValue('Wren sled');
-  await page.getByLabel('Title').fill('Wren pocket sled');
+  await expect(other.getByLabel('Title', { exact: true })).toHaveValue('Wren sled');
+  await page.getByLabel('Title', { exact: true }).fill('Wren pocket sled');
   await expect(page.getByText('saved just now').first()).toBeVisible();
-  await other.getByLabel('Title').fill('Wren large sled');
+  await other.getByLabel('Title', { exact: true }).fill('Wren large sled');
   await expect(other.getByText('Theirs: “Wren pocket sled”. Yours: “Wren large sled”.')).toBeVisible();
   await other.getByRole('button', { name: 'Keep mine' }).click();
-  await expect(page.getByLabel('Title')).toHaveValue('Wren large sled');
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Wren large sled');
 });
 
 test('what is typed while the server is away is kept and saved when it is back', async ({ page }) => {

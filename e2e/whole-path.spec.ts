@@ -50,7 +50,7 @@ test('from an empty folder to a product that a shopper finds, and back', async (
     await page.getByRole('button', { name: 'New product' }).click();
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByText('A product needs a title.')).toBeVisible();
-    await page.getByLabel('Title').fill('Harrier delta');
+    await page.getByLabel('Title', { exact: true }).fill('Harrier delta');
     await page.getByLabel('Price').fill('sixty');
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByText('Type an amount, like 24.50.')).toBeVisible();
@@ -204,7 +204,7 @@ test('from an empty folder to a product that a shopper finds, and back', async (
   await test.step('undo takes back the last change; going back an edition restores what shoppers saw', async () => {
     await page.getByRole('link', { name: 'Goods', exact: true }).click();
     await page.getByRole('link', { name: 'Harrier delta' }).click();
-    await page.getByLabel('Title').fill('Harrier delta 180');
+    await page.getByLabel('Title', { exact: true }).fill('Harrier delta 180');
     await saved(page);
     await page.getByRole('link', { name: /^Review/ }).click();
     await page.getByRole('button', { name: /^Put .* live$/ }).click();

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { toast } from 'sonner';
+import { CallError, wordsOf } from '../api';
 import { Button } from './button';
 import { Dialog } from './dialog';
 
@@ -32,4 +34,23 @@ export function useConfirm(): [ask: (question: Question) => void, dialog: React.
     </Dialog>
   );
   return [setQuestion, dialog];
+}
+
+/**
+ * A write that the server may ask back about: it is tried unconfirmed, and again when the person says so. Other refusals are
+ * told in a toast. Answers the function that writes, and the dialog to draw.
+ */
+export function useConfirmedWrite(): [
+  write: (write: (confirmed: boolean) => Promise<unknown>, doIt: string) => void,
+  dialog: React.ReactNode,
+] {
+  const [ask, dialog] = useConfirm();
+  const run = (write: (confirmed: boolean) => Promise<unknown>, doIt: string, confirmed = false) => {
+    write(confirmed).catch((error: unknown) => {
+      if (error instanceof CallError && error.is('confirm'))
+        ask({ title: error.message, detail: error.problem.detail, doIt, run: () => run(write, doIt, true) });
+      else toast.error(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error));
+    });
+  };
+  return [(write, doIt) => run(write, doIt), dialog];
 }

@@ -4,20 +4,11 @@ import { goodsRoutes, specSheetRoutes } from '../../contract/goods';
 import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
 import { goodsRows, listGoods, productAnswer, productHistory } from '../catalog/goods';
-import {
-  addPictures,
-  changeOptions,
-  changePictures,
-  changeProduct,
-  changeVariants,
-  copyParts,
-  copyProduct,
-  createProduct,
-  productOrRefuse,
-  relateBack,
-  removeProduct,
-  replacePicture,
-} from '../catalog/product-writes';
+import { addPictures, changePictures, replacePicture } from '../catalog/picture-writes';
+import { copyParts, copyProduct, relateBack } from '../catalog/product-copies';
+import { productOrRefuse } from '../catalog/product-or-refuse';
+import { changeProduct, createProduct, removeProduct } from '../catalog/product-writes';
+import { changeOptions, changeVariants } from '../catalog/variant-writes';
 import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';
 import { moveStock, stockLedger } from '../catalog/stock';
 import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../pictures/store';

@@ -12,7 +12,7 @@ import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } fro
 import type { AnswerOf, QueryOf } from '../../contract/route';
 import type { z } from 'zod';
 import type { Catalog } from './catalog';
-import { productOrRefuse } from './product-writes';
+import { productOrRefuse } from './product-or-refuse';
 import { duplicatesOf } from '../database/products';
 import { refOf } from './working';
 

@@ -16,7 +16,7 @@ import { productIdsIn, setProductCategories } from '../database/products';
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
-import type { UserId } from './product-writes';
+import type { UserId } from './product-or-refuse';
 
 type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
 

@@ -1,23 +1,11 @@
 import { freeSlug, slugFrom } from '../../core/catalog/identity';
-import { formatMoney } from '../../core/catalog/money';
-import {
-  relationKinds,
-  variantDefaults,
-  type Option,
-  type Picture,
-  type Product,
-  type ProductKind,
-  type Relation,
-  type RelationKind,
-  type Variant,
-} from '../../core/catalog/product';
 import { emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
+import { relationKinds, type Product, type ProductKind, type RelationKind } from '../../core/catalog/product';
 import { specProblem } from '../../core/catalog/spec';
-import { checkOptions, holdsWork, planVariants, stillLeftOut, variantName } from '../../core/catalog/variants';
-import { kindWords } from '../../core/rules/field';
 import { canonicalJson } from '../../core/editions/document';
-import { refuseQuantityPrices, refuseSalePrice, refuseSpan } from '../../core/pricing/price';
-import type { CopiedPart, goodsRoutes } from '../../contract/goods';
+import { refuseQuantityPrices, refuseSpan } from '../../core/pricing/price';
+import { kindWords } from '../../core/rules/field';
+import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
 import { isSlugTaken, keepRedirect } from '../database/groups';
@@ -25,8 +13,6 @@ import {
   deleteProduct,
   insertProduct,
   productColumns,
-  setOptions,
-  setPictures,
   setProductCategories,
   setProductTags,
   setVariants,
@@ -35,40 +21,12 @@ import {
 } from '../database/products';
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
-import type { StoredMedia } from '../pictures/store';
 import { cleanRichText } from '../security/rich-text';
 import type { Catalog } from './catalog';
+import { productOrRefuse, type UserId } from './product-or-refuse';
+import { newVariant } from './variant-writes';
 
 type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
-type VariantChanges = BodyOf<typeof goodsRoutes.setVariants>['changes'];
-type WantedOptions = BodyOf<typeof goodsRoutes.setOptions>['options'];
-
-/** Who writes, for the journal. */
-export type UserId = string | null;
-
-export function productOrRefuse(catalog: Catalog, id: string): Product {
-  const product = catalog.working.products.get(id);
-  if (!product) throw notFound('This product does not exist any more.');
-  return product;
-}
-
-function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost'> & Partial<Variant>): Variant {
-  const { price, cost } = like;
-  return {
-    ...variantDefaults,
-    id: newId('variant'),
-    values,
-    sku: '',
-    price,
-    salePrice: null,
-    cost,
-    pictureId: null,
-    stock: null,
-    warnAt: like.warnAt ?? null,
-    content: like.content ?? null,
-    weight: like.weight ?? null,
-  };
-}
 
 export function createProduct(
   catalog: Catalog,
@@ -263,309 +221,6 @@ function refuseMisfits(catalog: Catalog, product: Product, fields: Fields): void
     if (message) errors.push({ path: ['fields', 'specs', attribute.id], message });
   }
   if (errors.length > 0) throw invalid(errors);
-}
-
-/** Sets the options; the variants follow. Asks first when variants with work in them would go. */
-export function changeOptions(
-  catalog: Catalog,
-  user: UserId,
-  id: string,
-  {
-    seen,
-    options: wanted,
-    leftOut: wantedLeftOut,
-    confirmed,
-  }: { seen: number; options: WantedOptions; leftOut?: string[][]; confirmed: boolean },
-): void {
-  const product = productOrRefuse(catalog, id);
-  const problems = checkOptions(wanted);
-  if (problems.length > 0) throw invalid(problems);
-  const subject = `product:${id}`;
-  const { journal } = catalog;
-  if (['option', 'option_value'].some((table) => journal.columnsChangedSince(seen, subject, table).size > 0))
-    throw clash([
-      { path: ['options'], message: 'The options were changed by somebody else.', theirs: product.options },
-    ]);
-  const known = new Set(product.options.flatMap((option) => [option.id, ...option.values.map((value) => value.id)]));
-  const idOr = (given: string | null, kind: 'option' | 'optionValue') =>
-    given !== null && known.has(given) ? given : newId(kind);
-  const options = wanted.map((option): Option => ({
-    id: idOr(option.id, 'option'),
-    name: option.name.trim(),
-    values: option.values.map((value) => ({
-      id: idOr(value.id, 'optionValue'),
-      name: value.name.trim(),
-      swatch: value.swatch,
-    })),
-  }));
-  const leftOut = stillLeftOut(options, wantedLeftOut ?? product.leftOut);
-  const plan = planVariants(product.options, options, product.variants, leftOut);
-  if (plan.keep.length + plan.add.length === 0)
-    throw invalidField(['leftOut'], 'At least one combination must be sold.');
-  const losing = plan.drop.filter(holdsWork);
-  if (losing.length > 0 && !confirmed)
-    throw needsConfirmation(
-      losing.length === 1
-        ? 'One variant with SKU, stock or a sale price would go.'
-        : `${losing.length} variants with SKU, stock or a sale price would go.`,
-      losing
-        .slice(0, 8)
-        .map(
-          (variant) =>
-            `${variantName(product.options, variant)}${variant.sku ? ` (${variant.sku})` : ''}: ${variant.stock ?? 'uncounted'} in stock`,
-        )
-        .join('\n') + (losing.length > 8 ? `\nand ${losing.length - 8} more` : ''),
-    );
-  const made = [
-    ...plan.keep.map(({ variant, values }) => ({ ...variant, values })),
-    ...plan.add.map(({ values, like }) => newVariant(values, like ?? { price: 0, cost: null })),
-  ];
-  const place = new Map(options.map((option) => [option.id, new Map(option.values.map((value, i) => [value.id, i]))]));
-  const rank = (variant: Variant) => variant.values.map((value, i) => place.get(options[i]!.id)!.get(value)!);
-  made.sort((a, b) => {
-    const [x, y] = [rank(a), rank(b)];
-    const at = x.findIndex((n, i) => n !== y[i]);
-    return at < 0 ? 0 : x[at]! - y[at]!;
-  });
-  journal.change(`Changed options of “${product.title}”`, catalog.actor(user), () => {
-    setOptions(catalog.db, id, options);
-    setVariants(catalog.db, id, made);
-    updateProduct(catalog.db, id, { leftOut });
-  });
-}
-
-const variantColumns = {
-  sku: 'sku',
-  price: 'price',
-  salePrice: 'sale_price',
-  cost: 'cost',
-  stock: 'count',
-  pictureId: 'picture_id',
-  barcode: 'barcode',
-  supplierNumber: 'supplier_number',
-  warnAt: 'warn_at',
-  content: 'content',
-  weight: 'weight',
-} as const;
-const variantWords = {
-  sku: 'SKU',
-  price: 'price',
-  salePrice: 'sale price',
-  cost: 'cost',
-  stock: 'stock',
-  pictureId: 'picture',
-  barcode: 'barcode',
-  supplierNumber: 'supplier number',
-  warnAt: 'warn-at level',
-  content: 'content',
-  weight: 'weight',
-} as const;
-
-export function changeVariants(
-  catalog: Catalog,
-  user: UserId,
-  id: string,
-  seen: number,
-  changes: VariantChanges,
-): void {
-  const product = productOrRefuse(catalog, id);
-  const { journal } = catalog;
-  const errors: FieldError[] = [];
-  const clashes: FieldError[] = [];
-  const next = new Map(product.variants.map((variant) => [variant.id, variant]));
-  changes.forEach(({ id: variantId, fields }, i) => {
-    const variant = next.get(variantId);
-    const path = (name: string) => ['changes', i, 'fields', name];
-    if (!variant) throw notFound('This variant does not exist any more.');
-    if (fields.pictureId && !product.pictures.some((picture) => picture.id === fields.pictureId))
-      errors.push({ path: path('pictureId'), message: 'This picture was deleted. Choose another.' });
-    for (const name of Object.keys(fields) as (keyof typeof variantColumns)[]) {
-      const table = name === 'stock' ? 'stock' : 'variant';
-      const columns = journal.columnsChangedSince(seen, `product:${id}`, table, JSON.stringify([variantId]));
-      if (columns.has(variantColumns[name]) && variant[name] !== fields[name])
-        clashes.push({
-          path: path(name),
-          message: `The ${variantWords[name]} was changed by somebody else.`,
-          theirs: variant[name],
-        });
-    }
-    const changed = { ...variant, ...fields };
-    const saleProblem = refuseSalePrice(changed.price, changed.salePrice);
-    if (saleProblem) {
-      const blamed = 'salePrice' in fields || !('price' in fields) ? 'salePrice' : 'price';
-      const hint =
-        blamed === 'price'
-          ? `The price must be above the sale price of ${formatMoney(changed.salePrice!, catalog.working.shop.settings.currency)}.`
-          : saleProblem;
-      errors.push({ path: path(blamed), message: hint });
-    }
-    next.set(variantId, changed);
-  });
-  if (errors.length > 0) throw invalid(errors);
-  if (clashes.length > 0) throw clash(clashes);
-  const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as (keyof typeof variantWords)[]));
-  const words = [...names].map((name) => variantWords[name]).join(', ');
-  journal.change(`Changed ${words} of “${product.title}”`, catalog.actor(user), () =>
-    setVariants(catalog.db, id, [...next.values()], new Set(changes.map((change) => change.id))),
-  );
-}
-
-const freshPicture = { focus: { x: 0.5, y: 0.5 }, fit: 'fills' as const };
-
-/** Puts a picture in the place of another, whose words and ties to variants it takes over. */
-export function replacePicture(
-  catalog: Catalog,
-  user: UserId,
-  id: string,
-  pictureId: string,
-  media: StoredMedia,
-): void {
-  const product = productOrRefuse(catalog, id);
-  if (!product.pictures.some((picture) => picture.id === pictureId))
-    throw notFound('This picture does not exist any more.');
-  catalog.journal.change(`Replaced a picture of “${product.title}”`, catalog.actor(user), () =>
-    setPictures(
-      catalog.db,
-      id,
-      product.pictures.map((picture) =>
-        picture.id === pictureId ? { ...picture, ...media, focus: freshPicture.focus } : picture,
-      ),
-    ),
-  );
-}
-
-export function addPictures(catalog: Catalog, user: UserId, id: string, media: readonly StoredMedia[]): void {
-  const product = productOrRefuse(catalog, id);
-  const added = media.map((each) => ({ ...each, id: newId('picture'), alt: '', ...freshPicture }));
-  const label = added.length === 1 ? 'a picture' : `${added.length} pictures`;
-  catalog.journal.change(`Added ${label} to “${product.title}”`, catalog.actor(user), () =>
-    setPictures(catalog.db, id, [...product.pictures, ...added]),
-  );
-}
-
-/** Order, words and focus of pictures; those left out go. Pictures added meanwhile by somebody else stay. */
-export function changePictures(
-  catalog: Catalog,
-  user: UserId,
-  id: string,
-  { seen, pictures }: { seen: number; pictures: readonly Pick<Picture, 'id' | 'alt' | 'focus' | 'fit'>[] },
-): void {
-  const product = productOrRefuse(catalog, id);
-  const known = new Map(product.pictures.map((picture) => [picture.id, picture]));
-  const next = pictures.flatMap((wanted) => {
-    const picture = known.get(wanted.id);
-    return picture ? [{ ...picture, ...wanted, alt: wanted.alt.trim() }] : [];
-  });
-  const isStale = catalog.journal.columnsChangedSince(seen, `product:${id}`, 'picture').size > 0;
-  if (isStale)
-    throw clash([
-      { path: ['pictures'], message: 'The pictures were changed by somebody else.', theirs: product.pictures },
-    ]);
-  catalog.journal.change(`Changed pictures of “${product.title}”`, catalog.actor(user), () =>
-    setPictures(catalog.db, id, next),
-  );
-}
-
-const COPY = 'Copy of ';
-
-/** A draft like a product: all but its SKUs, barcodes, stock, address and standing. Answers its id. */
-export function copyProduct(catalog: Catalog, user: UserId, id: string): string {
-  const product = productOrRefuse(catalog, id);
-  const { db } = catalog;
-  const copy = newId('product');
-  const title = `${COPY}${product.title}`.slice(0, 200);
-  const fresh = new Map<string, string>();
-  const again = (kind: Parameters<typeof newId>[0], old: string) => {
-    fresh.set(old, newId(kind));
-    return fresh.get(old)!;
-  };
-  const pictures = product.pictures.map((picture) => ({ ...picture, id: again('picture', picture.id) }));
-  const options = product.options.map((option) => ({
-    ...option,
-    id: again('option', option.id),
-    values: option.values.map((value) => ({ ...value, id: again('optionValue', value.id) })),
-  }));
-  const variants = product.variants.map((variant) => ({
-    ...variant,
-    id: newId('variant'),
-    values: variant.values.map((value) => fresh.get(value)!),
-    pictureId: fresh.get(variant.pictureId ?? '') ?? null,
-    sku: '',
-    barcode: '',
-    stock: variant.stock === null ? null : 0,
-  }));
-  catalog.journal.change(`Copied “${product.title}”`, catalog.actor(user), () => {
-    const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
-    const { relations, ...plain } = product;
-    insertProduct(db, copy, { ...plain, ...relations, title, slug, standing: 'draft' }, catalog.clock().toISOString());
-    setProductCategories(db, copy, product.categoryIds);
-    setProductTags(db, copy, product.tagIds);
-    setPictures(db, copy, pictures);
-    setOptions(db, copy, options);
-    setVariants(db, copy, variants);
-  });
-  return copy;
-}
-
-/** What of a product each part is that can be given to others. */
-const partFields: Record<CopiedPart, (product: Product) => Partial<ProductFields>> = {
-  specs: ({ specSheetId, specs, customFields }) => ({ specSheetId, specs, customFields }),
-  delivery: ({ weight, size, packageSort, dispatchDays }) => ({ weight, size, packageSort, dispatchDays }),
-  relations: ({ relations }) => relations,
-  prices: ({ saleFrom, saleUntil, quantityPrices, unitPricing, taxClass, priceOnRequest, hidePriceWhenSoldOut }) => ({
-    saleFrom,
-    saleUntil,
-    quantityPrices,
-    unitPricing,
-    taxClass,
-    priceOnRequest,
-    hidePriceWhenSoldOut,
-  }),
-  search: ({ noindex }) => ({ noindex }),
-  belongs: ({ brandId, supplier }) => ({ brandId, supplier }),
-};
-
-/** Gives parts of a product to others, as one change. Answers how many got them. */
-export function copyParts(
-  catalog: Catalog,
-  user: UserId,
-  id: string,
-  { to, parts }: { to: readonly string[]; parts: readonly CopiedPart[] },
-): number {
-  const product = productOrRefuse(catalog, id);
-  const targets = [...new Set(to)].filter((target) => target !== id && catalog.working.products.has(target));
-  const fields = Object.assign({}, ...parts.map((part) => partFields[part](product))) as Partial<ProductFields>;
-  const notItself = (relation: Relation, target: string): Relation =>
-    relation.how === 'picked' ? { how: 'picked', ids: relation.ids.filter((other) => other !== target) } : relation;
-  catalog.journal.change(
-    `Copied parts of “${product.title}” to ${targets.length} products`,
-    catalog.actor(user),
-    () => {
-      for (const target of targets) {
-        const own = { ...fields };
-        for (const kind of relationKinds) if (own[kind]) own[kind] = notItself(own[kind], target);
-        updateProduct(catalog.db, target, own);
-        if (!parts.includes('belongs')) continue;
-        setProductCategories(catalog.db, target, product.categoryIds);
-        setProductTags(catalog.db, target, product.tagIds);
-      }
-    },
-  );
-  return targets.length;
-}
-
-/** Makes another product lead to this one too, as the first of its picked ones if it has some. */
-export function relateBack(catalog: Catalog, user: UserId, id: string, kind: RelationKind, to: string): void {
-  const product = productOrRefuse(catalog, id);
-  const other = productOrRefuse(catalog, to);
-  const relation = other.relations[kind];
-  const ids = relation.how === 'picked' ? relation.ids : [];
-  if (ids.includes(id)) return;
-  if (id === to) throw invalidField(['to'], 'A product cannot stand beside itself.');
-  if (ids.length >= 24) throw invalidField(['to'], `“${other.title}” has 24 products there already.`);
-  catalog.journal.change(`Let “${other.title}” lead to “${product.title}”`, catalog.actor(user), () =>
-    updateProduct(catalog.db, to, { [kind]: { how: 'picked', ids: [...ids, id] } }),
-  );
 }
 
 export function removeProduct(catalog: Catalog, user: UserId, id: string): void {

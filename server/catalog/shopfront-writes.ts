@@ -9,7 +9,7 @@ import { deletePage, putPage, writeMenu, writeSettings } from '../database/pages
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
-import type { UserId } from './product-writes';
+import type { UserId } from './product-or-refuse';
 
 type PageChange = BodyOf<typeof shopfrontRoutes.updatePage>;
 type WantedMenu = BodyOf<typeof shopfrontRoutes.setMenu>;

@@ -6,7 +6,7 @@ import { deleteSpecSheet, productIdsWithSheet, putSpecSheet } from '../database/
 import { newId } from '../ids';
 import { invalid, invalidField, needsConfirmation, notFound } from '../problem';
 import type { Catalog } from './catalog';
-import type { UserId } from './product-writes';
+import type { UserId } from './product-or-refuse';
 
 function sheetOrRefuse(catalog: Catalog, id: string): SpecSheet {
   const sheet = catalog.working.shop.specSheets.get(id);

@@ -4,7 +4,7 @@ import type { AnswerOf, BodyOf } from '../../contract/route';
 import { setVariants } from '../database/products';
 import { invalid, notFound } from '../problem';
 import type { Catalog } from './catalog';
-import { productOrRefuse, type UserId } from './product-writes';
+import { productOrRefuse, type UserId } from './product-or-refuse';
 import { refOf } from './working';
 
 const reasonWords: Record<StockReason, string> = {

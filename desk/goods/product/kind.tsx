@@ -1,13 +1,12 @@
-import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { kindParts } from '../../../core/catalog/kinds';
 import { parseMoney, plainAmount } from '../../../core/catalog/money';
 import { productKinds, type Product, type ProductKind } from '../../../core/catalog/product';
 import { durationWords, readMeasure } from '../../../core/catalog/units';
-import { call, CallError, wordsOf } from '../../api';
+import { call } from '../../api';
 import type { Autosave } from '../../use-autosave';
-import { useConfirm } from '../../ui/confirm';
+import { useConfirmedWrite } from '../../ui/confirm';
 import { MeasureField } from '../../ui/measure-field';
 import { Select } from '../../ui/select';
 import { Tick } from '../../ui/tick';
@@ -19,21 +18,12 @@ import { Part } from './part';
 /** Makes the product one of another kind; says first what that would lose. */
 export function KindChoice({ answer: { product, revision } }: { answer: ProductAnswer }) {
   const keep = useKeepProduct();
-  const [ask, dialog] = useConfirm();
-  const set = (kind: ProductKind, confirmed = false) => {
-    call(routes.goods.update, { params: { id: product.id }, body: { seen: revision, fields: { kind }, confirmed } })
-      .then(keep)
-      .catch((error: unknown) => {
-        if (error instanceof CallError && error.is('confirm'))
-          ask({
-            title: error.message,
-            detail: error.problem.detail,
-            doIt: 'Change the kind',
-            run: () => set(kind, true),
-          });
-        else toast.error(wordsOf(error));
-      });
-  };
+  const [write, dialog] = useConfirmedWrite();
+  const set = (kind: ProductKind) =>
+    write(async (confirmed) => {
+      const body = { seen: revision, fields: { kind }, confirmed };
+      keep(await call(routes.goods.update, { params: { id: product.id }, body }));
+    }, 'Change the kind');
   return (
     <>
       <Select

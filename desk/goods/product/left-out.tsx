@@ -1,9 +1,8 @@
-import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { variantName } from '../../../core/catalog/variants';
-import { call, CallError, wordsOf } from '../../api';
-import { useConfirm } from '../../ui/confirm';
+import { call } from '../../api';
+import { useConfirmedWrite } from '../../ui/confirm';
 import { useKeepProduct } from '../queries';
 
 type SetLeftOut = (leftOut: string[][]) => void;
@@ -11,23 +10,13 @@ type SetLeftOut = (leftOut: string[][]) => void;
 /** Says which combinations are not sold; asks first when a variant with work in it would go. */
 export function useLeaveOut({ product, revision }: ProductAnswer): [SetLeftOut, React.ReactNode] {
   const keep = useKeepProduct();
-  const [ask, dialog] = useConfirm();
-  const set = (leftOut: string[][], confirmed = false) => {
-    const body = { seen: revision, options: product.options, leftOut, confirmed };
-    call(routes.goods.setOptions, { params: { id: product.id }, body })
-      .then(keep)
-      .catch((error: unknown) => {
-        if (error instanceof CallError && error.is('confirm'))
-          ask({
-            title: error.message,
-            detail: error.problem.detail,
-            doIt: 'Leave it out',
-            run: () => set(leftOut, true),
-          });
-        else toast.error(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error));
-      });
-  };
-  return [(leftOut) => set(leftOut), dialog];
+  const [write, dialog] = useConfirmedWrite();
+  const set = (leftOut: string[][]) =>
+    write(async (confirmed) => {
+      const body = { seen: revision, options: product.options, leftOut, confirmed };
+      keep(await call(routes.goods.setOptions, { params: { id: product.id }, body }));
+    }, 'Leave it out');
+  return [set, dialog];
 }
 
 /** The combinations that are not sold, each with a way back. */

@@ -1,0 +1,120 @@
+import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { relationKinds, type Product, type Relation, type RelationKind } from '../../core/catalog/product';
+import type { CopiedPart } from '../../contract/goods';
+import { isSlugTaken } from '../database/groups';
+import {
+  insertProduct,
+  setOptions,
+  setPictures,
+  setProductCategories,
+  setProductTags,
+  setVariants,
+  updateProduct,
+  type ProductFields,
+} from '../database/products';
+import { newId } from '../ids';
+import { invalidField } from '../problem';
+import type { Catalog } from './catalog';
+import { productOrRefuse, type UserId } from './product-or-refuse';
+
+const COPY = 'Copy of ';
+
+/** A draft like a product: all but its SKUs, barcodes, stock, address and standing. Answers its id. */
+export function copyProduct(catalog: Catalog, user: UserId, id: string): string {
+  const product = productOrRefuse(catalog, id);
+  const { db } = catalog;
+  const copy = newId('product');
+  const title = `${COPY}${product.title}`.slice(0, 200);
+  const fresh = new Map<string, string>();
+  const again = (kind: Parameters<typeof newId>[0], old: string) => {
+    fresh.set(old, newId(kind));
+    return fresh.get(old)!;
+  };
+  const pictures = product.pictures.map((picture) => ({ ...picture, id: again('picture', picture.id) }));
+  const options = product.options.map((option) => ({
+    ...option,
+    id: again('option', option.id),
+    values: option.values.map((value) => ({ ...value, id: again('optionValue', value.id) })),
+  }));
+  const variants = product.variants.map((variant) => ({
+    ...variant,
+    id: newId('variant'),
+    values: variant.values.map((value) => fresh.get(value)!),
+    pictureId: fresh.get(variant.pictureId ?? '') ?? null,
+    sku: '',
+    barcode: '',
+    stock: variant.stock === null ? null : 0,
+  }));
+  catalog.journal.change(`Copied “${product.title}”`, catalog.actor(user), () => {
+    const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
+    const { relations, ...plain } = product;
+    insertProduct(db, copy, { ...plain, ...relations, title, slug, standing: 'draft' }, catalog.clock().toISOString());
+    setProductCategories(db, copy, product.categoryIds);
+    setProductTags(db, copy, product.tagIds);
+    setPictures(db, copy, pictures);
+    setOptions(db, copy, options);
+    setVariants(db, copy, variants);
+  });
+  return copy;
+}
+
+/** What of a product each part is that can be given to others. */
+const partFields: Record<CopiedPart, (product: Product) => Partial<ProductFields>> = {
+  specs: ({ specSheetId, specs, customFields }) => ({ specSheetId, specs, customFields }),
+  delivery: ({ weight, size, packageSort, dispatchDays }) => ({ weight, size, packageSort, dispatchDays }),
+  relations: ({ relations }) => relations,
+  prices: ({ saleFrom, saleUntil, quantityPrices, unitPricing, taxClass, priceOnRequest, hidePriceWhenSoldOut }) => ({
+    saleFrom,
+    saleUntil,
+    quantityPrices,
+    unitPricing,
+    taxClass,
+    priceOnRequest,
+    hidePriceWhenSoldOut,
+  }),
+  search: ({ noindex }) => ({ noindex }),
+  belongs: ({ brandId, supplier }) => ({ brandId, supplier }),
+};
+
+/** Gives parts of a product to others, as one change. Answers how many got them. */
+export function copyParts(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  { to, parts }: { to: readonly string[]; parts: readonly CopiedPart[] },
+): number {
+  const product = productOrRefuse(catalog, id);
+  const targets = [...new Set(to)].filter((target) => target !== id && catalog.working.products.has(target));
+  const fields = Object.assign({}, ...parts.map((part) => partFields[part](product))) as Partial<ProductFields>;
+  const notItself = (relation: Relation, target: string): Relation =>
+    relation.how === 'picked' ? { how: 'picked', ids: relation.ids.filter((other) => other !== target) } : relation;
+  catalog.journal.change(
+    `Copied parts of “${product.title}” to ${targets.length} products`,
+    catalog.actor(user),
+    () => {
+      for (const target of targets) {
+        const own = { ...fields };
+        for (const kind of relationKinds) if (own[kind]) own[kind] = notItself(own[kind], target);
+        updateProduct(catalog.db, target, own);
+        if (!parts.includes('belongs')) continue;
+        setProductCategories(catalog.db, target, product.categoryIds);
+        setProductTags(catalog.db, target, product.tagIds);
+      }
+    },
+  );
+  return targets.length;
+}
+
+/** Makes another product lead to this one too, as the first of its picked ones if it has some. */
+export function relateBack(catalog: Catalog, user: UserId, id: string, kind: RelationKind, to: string): void {
+  const product = productOrRefuse(catalog, id);
+  const other = productOrRefuse(catalog, to);
+  const relation = other.relations[kind];
+  const ids = relation.how === 'picked' ? relation.ids : [];
+  if (ids.includes(id)) return;
+  if (id === to) throw invalidField(['to'], 'A product cannot stand beside itself.');
+  if (ids.length >= 24) throw invalidField(['to'], `“${other.title}” has 24 products there already.`);
+  catalog.journal.change(`Let “${other.title}” lead to “${product.title}”`, catalog.actor(user), () =>
+    updateProduct(catalog.db, to, { [kind]: { how: 'picked', ids: [...ids, id] } }),
+  );
+}

@@ -1,0 +1,179 @@
+import { formatMoney } from '../../core/catalog/money';
+import { variantDefaults, type Option, type Variant } from '../../core/catalog/product';
+import { checkOptions, holdsWork, planVariants, stillLeftOut, variantName } from '../../core/catalog/variants';
+import { refuseSalePrice } from '../../core/pricing/price';
+import type { goodsRoutes } from '../../contract/goods';
+import type { FieldError } from '../../contract/problem';
+import type { BodyOf } from '../../contract/route';
+import { setOptions, setVariants, updateProduct } from '../database/products';
+import { newId } from '../ids';
+import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
+import type { Catalog } from './catalog';
+import { productOrRefuse, type UserId } from './product-or-refuse';
+
+type VariantChanges = BodyOf<typeof goodsRoutes.setVariants>['changes'];
+type WantedOptions = BodyOf<typeof goodsRoutes.setOptions>['options'];
+
+/** A variant of these values that is like another, but for what is its alone: SKU, barcode, stock, sale, picture. */
+export function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost'> & Partial<Variant>): Variant {
+  const { price, cost } = like;
+  return {
+    ...variantDefaults,
+    id: newId('variant'),
+    values,
+    sku: '',
+    price,
+    salePrice: null,
+    cost,
+    pictureId: null,
+    stock: null,
+    warnAt: like.warnAt ?? null,
+    content: like.content ?? null,
+    weight: like.weight ?? null,
+  };
+}
+
+/** Sets the options; the variants follow. Asks first when variants with work in them would go. */
+export function changeOptions(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  {
+    seen,
+    options: wanted,
+    leftOut: wantedLeftOut,
+    confirmed,
+  }: { seen: number; options: WantedOptions; leftOut?: string[][]; confirmed: boolean },
+): void {
+  const product = productOrRefuse(catalog, id);
+  const problems = checkOptions(wanted);
+  if (problems.length > 0) throw invalid(problems);
+  const subject = `product:${id}`;
+  const { journal } = catalog;
+  if (['option', 'option_value'].some((table) => journal.columnsChangedSince(seen, subject, table).size > 0))
+    throw clash([
+      { path: ['options'], message: 'The options were changed by somebody else.', theirs: product.options },
+    ]);
+  const known = new Set(product.options.flatMap((option) => [option.id, ...option.values.map((value) => value.id)]));
+  const idOr = (given: string | null, kind: 'option' | 'optionValue') =>
+    given !== null && known.has(given) ? given : newId(kind);
+  const options = wanted.map((option): Option => ({
+    id: idOr(option.id, 'option'),
+    name: option.name.trim(),
+    values: option.values.map((value) => ({
+      id: idOr(value.id, 'optionValue'),
+      name: value.name.trim(),
+      swatch: value.swatch,
+    })),
+  }));
+  const leftOut = stillLeftOut(options, wantedLeftOut ?? product.leftOut);
+  const plan = planVariants(product.options, options, product.variants, leftOut);
+  if (plan.keep.length + plan.add.length === 0)
+    throw invalidField(['leftOut'], 'At least one combination must be sold.');
+  const losing = plan.drop.filter(holdsWork);
+  if (losing.length > 0 && !confirmed)
+    throw needsConfirmation(
+      losing.length === 1
+        ? 'One variant with SKU, stock or a sale price would go.'
+        : `${losing.length} variants with SKU, stock or a sale price would go.`,
+      losing
+        .slice(0, 8)
+        .map(
+          (variant) =>
+            `${variantName(product.options, variant)}${variant.sku ? ` (${variant.sku})` : ''}: ${variant.stock ?? 'uncounted'} in stock`,
+        )
+        .join('\n') + (losing.length > 8 ? `\nand ${losing.length - 8} more` : ''),
+    );
+  const made = [
+    ...plan.keep.map(({ variant, values }) => ({ ...variant, values })),
+    ...plan.add.map(({ values, like }) => newVariant(values, like ?? { price: 0, cost: null })),
+  ];
+  const place = new Map(options.map((option) => [option.id, new Map(option.values.map((value, i) => [value.id, i]))]));
+  const rank = (variant: Variant) => variant.values.map((value, i) => place.get(options[i]!.id)!.get(value)!);
+  made.sort((a, b) => {
+    const [x, y] = [rank(a), rank(b)];
+    const at = x.findIndex((n, i) => n !== y[i]);
+    return at < 0 ? 0 : x[at]! - y[at]!;
+  });
+  journal.change(`Changed options of “${product.title}”`, catalog.actor(user), () => {
+    setOptions(catalog.db, id, options);
+    setVariants(catalog.db, id, made);
+    updateProduct(catalog.db, id, { leftOut });
+  });
+}
+
+const variantColumns = {
+  sku: 'sku',
+  price: 'price',
+  salePrice: 'sale_price',
+  cost: 'cost',
+  stock: 'count',
+  pictureId: 'picture_id',
+  barcode: 'barcode',
+  supplierNumber: 'supplier_number',
+  warnAt: 'warn_at',
+  content: 'content',
+  weight: 'weight',
+} as const;
+const variantWords = {
+  sku: 'SKU',
+  price: 'price',
+  salePrice: 'sale price',
+  cost: 'cost',
+  stock: 'stock',
+  pictureId: 'picture',
+  barcode: 'barcode',
+  supplierNumber: 'supplier number',
+  warnAt: 'warn-at level',
+  content: 'content',
+  weight: 'weight',
+} as const;
+
+export function changeVariants(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  seen: number,
+  changes: VariantChanges,
+): void {
+  const product = productOrRefuse(catalog, id);
+  const { journal } = catalog;
+  const errors: FieldError[] = [];
+  const clashes: FieldError[] = [];
+  const next = new Map(product.variants.map((variant) => [variant.id, variant]));
+  changes.forEach(({ id: variantId, fields }, i) => {
+    const variant = next.get(variantId);
+    const path = (name: string) => ['changes', i, 'fields', name];
+    if (!variant) throw notFound('This variant does not exist any more.');
+    if (fields.pictureId && !product.pictures.some((picture) => picture.id === fields.pictureId))
+      errors.push({ path: path('pictureId'), message: 'This picture was deleted. Choose another.' });
+    for (const name of Object.keys(fields) as (keyof typeof variantColumns)[]) {
+      const table = name === 'stock' ? 'stock' : 'variant';
+      const columns = journal.columnsChangedSince(seen, `product:${id}`, table, JSON.stringify([variantId]));
+      if (columns.has(variantColumns[name]) && variant[name] !== fields[name])
+        clashes.push({
+          path: path(name),
+          message: `The ${variantWords[name]} was changed by somebody else.`,
+          theirs: variant[name],
+        });
+    }
+    const changed = { ...variant, ...fields };
+    const saleProblem = refuseSalePrice(changed.price, changed.salePrice);
+    if (saleProblem) {
+      const blamed = 'salePrice' in fields || !('price' in fields) ? 'salePrice' : 'price';
+      const hint =
+        blamed === 'price'
+          ? `The price must be above the sale price of ${formatMoney(changed.salePrice!, catalog.working.shop.settings.currency)}.`
+          : saleProblem;
+      errors.push({ path: path(blamed), message: hint });
+    }
+    next.set(variantId, changed);
+  });
+  if (errors.length > 0) throw invalid(errors);
+  if (clashes.length > 0) throw clash(clashes);
+  const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as (keyof typeof variantWords)[]));
+  const words = [...names].map((name) => variantWords[name]).join(', ');
+  journal.change(`Changed ${words} of “${product.title}”`, catalog.actor(user), () =>
+    setVariants(catalog.db, id, [...next.values()], new Set(changes.map((change) => change.id))),
+  );
+}
