@@ -20,7 +20,7 @@ import {
   type ProductFields,
 } from '../database/products';
 import { newId } from '../ids';
-import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
+import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';
 import type { Catalog } from './catalog';
 import { productOrRefuse, type UserId } from './product-or-refuse';
