@@ -44,6 +44,17 @@ await take('variants', '/desk/goods?q=harrier', async (on) => {
   await openProduct('Harrier delta 180')(on);
   await on.getByRole('link', { name: /^Price & stock/ }).click();
 });
+await take('specs', '/desk/goods?q=harrier', async (on) => {
+  await openProduct('Harrier delta 180')(on);
+  await on.getByRole('link', { name: /^Specs/ }).click();
+});
+await take('set-column', '/desk/goods?q=harrier', async (on) => {
+  await openProduct('Harrier delta 180')(on);
+  await on.getByRole('button', { name: 'Set a column' }).click();
+  await on.getByLabel('Becomes').fill('=cost*2.4');
+  await on.getByRole('button', { name: /^Rounded/ }).click();
+  await on.getByRole('option', { name: 'to .90' }).click();
+});
 await take('groups', '/desk/groups');
 await take('rule', '/desk/groups', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
 await take('shopfront', '/desk/shopfront');

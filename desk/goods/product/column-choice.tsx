@@ -3,7 +3,7 @@ import { Columns3 } from 'lucide-react';
 import { useState } from 'react';
 import { kindParts } from '../../../core/catalog/kinds';
 import type { Product } from '../../../core/catalog/product';
-import { usualColumns, variantColumns, type ColumnName } from './variant-columns';
+import { columnOf, usualColumns, variantColumns, type ColumnName } from './variant-columns';
 
 const KEPT = 'dispona.variant-columns';
 
@@ -17,23 +17,30 @@ function kept(): ColumnName[] {
   return [...usualColumns];
 }
 
+/** The columns that a product can have. */
+const columnsOf = ({ kind, unitPricing }: Product): ColumnName[] =>
+  variantColumns
+    .map(({ name }) => name)
+    .filter((name) => (name !== 'weight' || kindParts[kind].delivery) && (name !== 'content' || unitPricing !== null));
+
 /** The columns of the variant table, remembered in this browser; those that a product's kind has not are left out. */
-export function useColumns({ kind, unitPricing }: Product): [ColumnName[], (columns: ColumnName[]) => void] {
+export function useColumns(product: Product): [ColumnName[], (columns: ColumnName[]) => void] {
+  const { unitPricing } = product;
   const [columns, setColumns] = useState(kept);
-  const isKnown = (name: ColumnName) =>
-    (name !== 'weight' || kindParts[kind].delivery) && (name !== 'content' || unitPricing !== null);
   const wanted = unitPricing !== null && !columns.includes('content') ? [...columns, 'content' as const] : columns;
   const choose = (next: ColumnName[]) => {
     localStorage.setItem(KEPT, JSON.stringify(next));
     setColumns(next);
   };
-  return [variantColumns.map(({ name }) => name).filter((name) => wanted.includes(name) && isKnown(name)), choose];
+  return [columnsOf(product).filter((name) => wanted.includes(name)), choose];
 }
 
 export function ColumnChoice({
+  product,
   columns,
   choose,
 }: {
+  product: Product;
   columns: readonly ColumnName[];
   choose: (columns: ColumnName[]) => void;
 }) {
@@ -46,7 +53,7 @@ export function ColumnChoice({
         anchor="bottom end"
         className="z-50 flex flex-col gap-1 rounded-[10px] border border-line bg-sheet p-2 shadow-lg"
       >
-        {variantColumns.map(({ name, label }) => (
+        {columnsOf(product).map((name) => (
           <label key={name} className="flex items-center gap-2 rounded-md px-2 py-1 hover:bg-marigold-soft">
             <input
               type="checkbox"
@@ -57,7 +64,7 @@ export function ColumnChoice({
               }
               className="accent-petrol"
             />
-            {label}
+            {columnOf(name).label}
           </label>
         ))}
       </PopoverPanel>

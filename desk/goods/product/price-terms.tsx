@@ -48,25 +48,29 @@ function QuantityPrices({ answer, save }: { answer: ProductAnswer; save: Autosav
       <span className="mb-1 block font-semibold">Quantity prices</span>
       <ul className="flex flex-col gap-1.5">
         {tiers.map((tier, at) => (
-          <li key={at} className="flex items-center gap-2" data-unsaved={unsaved || undefined}>
+          <li key={at} className="flex flex-wrap items-center gap-2" data-unsaved={unsaved || undefined}>
             from
-            <MeasureField
-              label={`Pieces of quantity price ${at + 1}`}
-              hideLabel
-              shown={String(tier.from)}
-              read={readWhole}
-              change={(from) => setAt(at, { from: from as number })}
-              className="!w-16 text-right"
-            />
+            <div className="w-16 shrink-0">
+              <MeasureField
+                label={`Pieces of quantity price ${at + 1}`}
+                hideLabel
+                shown={String(tier.from)}
+                read={readWhole}
+                change={(from) => setAt(at, { from: from as number })}
+                className="text-right"
+              />
+            </div>
             pieces
-            <MeasureField
-              label={`Reduction of quantity price ${at + 1}`}
-              hideLabel
-              shown={`${tier.off / 100} %`}
-              read={readPercent}
-              change={(off) => setAt(at, { off: off as number })}
-              className="!w-20 text-right"
-            />
+            <div className="w-20 shrink-0">
+              <MeasureField
+                label={`Reduction of quantity price ${at + 1}`}
+                hideLabel
+                shown={`${tier.off / 100} %`}
+                read={readPercent}
+                change={(off) => setAt(at, { off: off as number })}
+                className="text-right"
+              />
+            </div>
             off
             {price !== undefined && (
               <span className="text-ink-2">{formatMoney(lessPercent(price, tier.off), currency)} each</span>

@@ -34,7 +34,7 @@ const words = (name: ColumnName, label: string, width: string): VariantColumn =>
 const money = (name: ColumnName, label: string, canBeEmpty: boolean): VariantColumn => ({
   name,
   label,
-  width: 'w-20',
+  width: 'w-20 min-w-20',
   isNumber: true,
   placeholder: '—',
   show: (value) => (typeof value === 'number' ? plainAmount(value) : ''),
@@ -48,7 +48,7 @@ const money = (name: ColumnName, label: string, canBeEmpty: boolean): VariantCol
 const count = (name: ColumnName, label: string, placeholder: string, problem: string): VariantColumn => ({
   name,
   label,
-  width: 'w-16',
+  width: 'w-16 min-w-16',
   isNumber: true,
   placeholder,
   show: text,
@@ -67,7 +67,7 @@ const measure = (
 ): VariantColumn => ({
   name,
   label,
-  width: 'w-20',
+  width: 'w-20 min-w-20',
   isNumber: true,
   placeholder,
   show: (value, product) => (typeof value === 'number' ? `${value / 1000} ${baseOf(product)}`.trim() : ''),
@@ -78,15 +78,15 @@ const contentBase = ({ unitPricing }: Product) => (unitPricing === null ? '' : u
 
 /** All columns of the table of variants, in the order in which they stand. */
 export const variantColumns: readonly VariantColumn[] = [
-  words('sku', 'SKU', 'w-36'),
+  words('sku', 'SKU', 'w-36 min-w-36'),
   {
-    ...words('barcode', 'Barcode', 'w-32'),
+    ...words('barcode', 'Barcode', 'w-32 min-w-32'),
     read: (typed) => {
       const problem = barcodeProblem(typed);
       return problem ? { problem } : { value: typed.trim() };
     },
   },
-  words('supplierNumber', 'Supplier no.', 'w-28'),
+  words('supplierNumber', 'Supplier no.', 'w-28 min-w-28'),
   money('price', 'Price', false),
   money('salePrice', 'Sale price', true),
   money('cost', 'Cost', true),

@@ -105,7 +105,7 @@ export function VariantTable({ answer, save, fields }: Props) {
           <Button look="bare" onClick={() => setMoving(true)}>
             Stock moved…
           </Button>
-          <ColumnChoice columns={columns} choose={setColumns} />
+          <ColumnChoice product={product} columns={columns} choose={setColumns} />
         </span>
       }
     >
@@ -144,7 +144,7 @@ export function VariantTable({ answer, save, fields }: Props) {
               const margin = margins[variant.id];
               return (
                 <tr key={variant.id} className="group/row">
-                  <th scope="row" className="max-w-52 border border-hair px-2 text-left font-medium">
+                  <th scope="row" className="max-w-60 border border-hair px-2 text-left font-medium">
                     <span className="flex items-center gap-1.5">
                       {swatch && (
                         <span
