@@ -6,6 +6,8 @@ import { call, wordsOf } from '../../api';
 import { useGroups } from '../../groups/queries';
 import type { Autosave } from '../../use-autosave';
 import { Choose } from '../../ui/choose';
+import { TextField } from '../../ui/field';
+import { fieldOf } from './fields';
 import { Part } from './part';
 
 function Chip({ label, note, remove }: { label: string; note?: string; remove: () => void }) {
@@ -31,6 +33,7 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
   const categoryIds = current('categoryIds', product.categoryIds);
   const tagIds = current('tagIds', product.tagIds);
   const brandId = current('brandId', product.brandId);
+  const supplier = fieldOf(product, save, 'supplier');
   const names = new Map(
     [...(data?.categories ?? []), ...(data?.tags ?? []), ...(data?.brands ?? [])].map((each) => [each.id, each.name]),
   );
@@ -96,6 +99,17 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
             />
           )}
         </div>
+        <span className="pt-1.5 font-semibold">Supplier</span>
+        <TextField
+          label="Supplier"
+          hideLabel
+          placeholder="shoppers do not see it"
+          value={supplier.value}
+          error={supplier.error}
+          unsaved={supplier.unsaved}
+          onChange={(event) => supplier.change(event.target.value)}
+          className="!w-60"
+        />
       </div>
       {Object.entries(save.errors)
         .filter(([key]) => ['categoryIds', 'tagIds', 'brandId'].includes(key))
