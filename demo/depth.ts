@@ -1,3 +1,4 @@
+import { gtinCheckDigit } from '../core/catalog/barcode';
 import { productDefaults, variantDefaults, type Product, type Variant } from '../core/catalog/product';
 import type { Attribute, SpecSheet, SpecValue } from '../core/catalog/spec';
 import type { DemoProduct } from './lark-and-line';
@@ -184,12 +185,6 @@ export function depthOf(product: DemoProduct, now: number): Depth {
   return depth;
 }
 
-/** EAN-13 with its check digit, from twelve digits. */
-function withCheckDigit(twelve: string): string {
-  const sum = [...twelve].reduce((total, digit, i) => total + Number(digit) * (i % 2 === 0 ? 1 : 3), 0);
-  return twelve + String((10 - (sum % 10)) % 10);
-}
-
 /** What a variant says beyond SKU, price and stock. The range 200 to 299 of EAN is free for use inside a shop. */
 export function variantDepth(
   product: DemoProduct,
@@ -198,12 +193,13 @@ export function variantDepth(
 ): Pick<Variant, keyof typeof variantDefaults> {
   const seed = seedOf(`${product.title} ${at}`) % 1_000_000_000;
   const isSent = (product.kind ?? 'physical') === 'physical';
+  const twelve = `200${String(seed).padStart(9, '0')}`;
   const metres = /(\d+) m\b/.exec([...names, product.title].join(' '))?.[1];
   const isCloth = product.category === 'Sail cloth' && !product.title.startsWith('Offcut');
   const content = metres ? Number(metres) * 1000 : isCloth ? (product.title.includes('half') ? 500 : 1000) : null;
   return {
     ...variantDefaults,
-    barcode: isSent ? withCheckDigit(`200${String(seed).padStart(9, '0')}`) : '',
+    barcode: isSent ? twelve + String(gtinCheckDigit(twelve)) : '',
     supplierNumber: isSent ? `H-${String(seed % 100_000).padStart(5, '0')}` : '',
     warnAt: isSent && product.odd !== 'notCounted' ? 3 : null,
     content: ['Line', 'Sail cloth'].includes(product.category) ? content : null,

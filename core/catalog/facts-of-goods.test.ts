@@ -39,6 +39,7 @@ describe('measures', () => {
   ])('%s is read in %s', (typed, unit, value) => expect(readMeasure(typed, unit)).toEqual({ value }));
   test.each([
     ['twelve', 'cm'],
+    ['12 constructor', 'cm'],
     ['12 kg', 'cm'],
     ['12 cm', ''],
     ['', 'cm'],

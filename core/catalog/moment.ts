@@ -1,3 +1,6 @@
+/** Seconds since 1970 of a UTC moment. */
+export const secondsOf = (moment: string): number => Date.parse(moment) / 1000;
+
 const formatters = new Map<string, Intl.DateTimeFormat>();
 
 function formatter(timeZone: string): Intl.DateTimeFormat {

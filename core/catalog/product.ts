@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { barcodeProblem } from './barcode';
+import { barcodeProblem, plainBarcode } from './barcode';
 import { idSchema, slugSchema } from './identity';
 import { specValueSchema } from './spec';
 
@@ -109,7 +109,8 @@ export const barcodeSchema = z
   .superRefine((code, context) => {
     const problem = barcodeProblem(code);
     if (problem) context.addIssue({ code: 'custom', message: problem });
-  });
+  })
+  .transform(plainBarcode);
 
 export const customFieldSchema = z.object({
   label: z.string().trim().min(1, 'A field needs a name.').max(80, 'At most 80 characters.'),

@@ -1,11 +1,10 @@
+import { secondsOf } from './moment';
 import type { Product } from './product';
 
 type Dated = Pick<Product, 'standing' | 'liveFrom' | 'liveUntil'>;
 
 /** Where a product is in its life at one moment: a live one may still wait for its day, or be past it. */
 export type Phase = 'draft' | 'off' | 'live' | 'waiting' | 'ended';
-
-const secondsOf = (moment: string) => Date.parse(moment) / 1000;
 
 /** The phase at `now` (seconds since 1970): on the shop from `liveFrom` on, up to but not including `liveUntil`. */
 export function phaseOf({ standing, liveFrom, liveUntil }: Dated, now: number): Phase {

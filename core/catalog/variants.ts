@@ -136,5 +136,6 @@ export function stillLeftOut(options: readonly Option[], leftOut: readonly (read
 
 /** True when throwing the variant away would lose something that the seller typed or counted. */
 export function holdsWork(variant: Variant): boolean {
-  return variant.sku !== '' || (variant.stock ?? 0) > 0 || variant.salePrice !== null;
+  const { sku, barcode, supplierNumber, stock, salePrice } = variant;
+  return [sku, barcode, supplierNumber].some((code) => code !== '') || (stock ?? 0) > 0 || salePrice !== null;
 }

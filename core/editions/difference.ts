@@ -125,8 +125,8 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
   fields.set('On the shop', spanWords(shop, product.liveFrom, product.liveUntil));
   const sheet = shop.specSheets.get(product.specSheetId ?? '');
   for (const attribute of sheet?.attributes ?? [])
-    fields.set(attribute.name, specWords(attribute, product.specs[attribute.id]));
-  for (const { label, value } of product.customFields) fields.set(label, value);
+    fields.set(`Spec ${attribute.name}`, specWords(attribute, product.specs[attribute.id]));
+  for (const { label, value } of product.customFields) fields.set(`Own field ${label}`, value);
   fields.set('Weight', product.weight === null ? '' : `${product.weight} g`);
   fields.set(
     'Package',
@@ -160,7 +160,7 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
   return fields;
 }
 
-export const relationWords: Record<RelationKind, string> = {
+const relationWords: Record<RelationKind, string> = {
   goesWith: 'Goes with',
   stepUp: 'Step up',
   similar: 'Similar',

@@ -1,3 +1,4 @@
+import { secondsOf } from '../catalog/moment';
 import { effectivePrice } from './price';
 
 /** What a variant cost from a moment on, as an edition told it. */
@@ -19,7 +20,7 @@ function reducedSince(spans: readonly PriceSpan[], now: number): number | undefi
   const at = spans.findLastIndex(({ since }) => since <= now);
   const span = spans[at];
   if (!span || effectivePrice({ ...span, quantityPrices: [] }, span, now).wasPrice === null) return undefined;
-  return Math.max(span.since, span.saleFrom === null ? 0 : Date.parse(span.saleFrom) / 1000);
+  return Math.max(span.since, span.saleFrom === null ? 0 : secondsOf(span.saleFrom));
 }
 
 /**
@@ -35,9 +36,7 @@ export function lowestBefore(spans: readonly PriceSpan[], now: number): number |
     const from = Math.max(span.since, begin);
     const until = Math.min(spans[i + 1]?.since ?? Infinity, end);
     if (from >= until) return;
-    const edges = [span.saleFrom, span.saleUntil].flatMap((moment) =>
-      moment === null ? [] : [Date.parse(moment) / 1000],
-    );
+    const edges = [span.saleFrom, span.saleUntil].flatMap((moment) => (moment === null ? [] : [secondsOf(moment)]));
     for (const moment of [from, ...edges.filter((edge) => edge > from && edge < until)]) {
       const { price } = effectivePrice({ ...span, quantityPrices: [] }, span, moment);
       if (lowest === undefined || price < lowest) lowest = price;

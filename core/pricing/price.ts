@@ -1,3 +1,4 @@
+import { secondsOf } from '../catalog/moment';
 import type { QuantityPrice, UnitPricing } from '../catalog/product';
 
 /** What of a product bears on the prices of its variants. */
@@ -25,8 +26,6 @@ export interface EffectivePrice {
   price: number;
   wasPrice: number | null;
 }
-
-const secondsOf = (moment: string) => Date.parse(moment) / 1000;
 
 /** True while sale prices hold: from `saleFrom` on, up to but not including `saleUntil`. `now`: seconds since 1970. */
 export function isSaleTime({ saleFrom, saleUntil }: Pick<PriceTerms, 'saleFrom' | 'saleUntil'>, now: number): boolean {

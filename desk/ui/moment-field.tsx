@@ -21,8 +21,9 @@ export function MomentField({ label, value, timeZone, error, unsaved, change }: 
       unsaved={unsaved}
       value={value === null ? '' : localOfMoment(value, timeZone)}
       onChange={(event) => {
-        const { value: local } = event.target;
-        if (local === '') change(null);
+        const { value: local, validity } = event.target;
+        // A day that is half typed reads as empty too, but is not meant to be.
+        if (local === '' && !validity.badInput) change(null);
         else {
           const moment = momentFromLocal(local, timeZone);
           if (moment !== null) change(moment);

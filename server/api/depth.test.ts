@@ -292,11 +292,12 @@ test('parts are copied to several products in one change', async () => {
 
 test('the same SKU or barcode elsewhere is found and named', async () => {
   const first = await addProduct(server, 'Harrier');
-  await cells(first, { sku: 'HD-1' });
+  await cells(first, { sku: 'HD-1', barcode: '4006381333931' });
   const second = await addProduct(server, 'Wren');
-  const answer = await cells(second, { sku: 'HD-1', barcode: '4006381333931' });
+  const answer = await cells(second, { sku: 'HD-1', barcode: '400 638-1333931' });
   expect(answer.body.duplicates).toEqual([
     expect.objectContaining({ field: 'sku', value: 'HD-1', productId: first.product.id, title: 'Harrier' }),
+    expect.objectContaining({ field: 'barcode', value: '4006381333931', productId: first.product.id }),
   ]);
 });
 
@@ -412,4 +413,48 @@ test('stock moves with a reason, a ledger tells every movement, and too many can
     ['Counted', null, 10],
   ]);
   expect(movements[2]!.words).toBe('Delivered: stock of “Harrier”, delivery 214');
+});
+
+test('a copy leaves the same combinations out, and parts that a kind has not are not copied to it', async () => {
+  const made = await addProduct(server, 'Harrier');
+  const value = (name: string) => ({ id: null, name, swatch: null });
+  const path = `/api/products/${made.product.id}/options`;
+  const both = await server.call<ProductAnswer>('PUT', path, {
+    seen: made.revision,
+    options: [{ id: null, name: 'Size', values: ['S', 'M', 'L'].map(value) }],
+  });
+  const { options, variants } = both.body.product;
+  const without = await server.call<ProductAnswer>('PUT', path, {
+    seen: both.body.revision,
+    options,
+    leftOut: [variants[1]!.values],
+    confirmed: true,
+  });
+  expect(without.body.product.variants).toHaveLength(2);
+  const copy = (await server.call<ProductAnswer>('POST', `/api/products/${made.product.id}/copy`, {})).body;
+  expect(copy.product.leftOut).toEqual([[copy.product.options[0]!.values[1]!.id]]);
+  const again = await server.call<ProductAnswer>('PUT', `/api/products/${copy.product.id}/options`, {
+    seen: copy.revision,
+    options: copy.product.options,
+  });
+  expect(again.body.product.variants).toHaveLength(2);
+
+  const service = await patch(await addProduct(server, 'Repair'), { kind: 'service' });
+  await patch(without.body, { weight: 350 });
+  const to = [service.body.product.id];
+  await server.call('POST', `/api/products/${made.product.id}/copy-parts`, { to, parts: ['delivery', 'prices'] });
+  const { product } = (await server.call<ProductAnswer>('GET', `/api/products/${to[0]}`)).body;
+  expect(product.weight).toBeNull();
+});
+
+test('the review tells specs apart from fields of the same name', async () => {
+  const { body } = await server.call<{ id: string }>('POST', '/api/spec-sheets', { name: 'Cloth' });
+  const weight = { id: 'a_weight1', name: 'Weight', type: 'text', unit: '', choices: [], heading: '' };
+  const attributes = [{ ...weight, required: false, shown: true, filterable: false }];
+  await server.call('PUT', `/api/spec-sheets/${body.id}`, { name: 'Cloth', attributes });
+  const made = await patch(await addProduct(server, 'Cloth'), { specSheetId: body.id, specs: { a_weight1: 'light' } });
+  await putLive();
+  await patch(made.body, { specs: { a_weight1: 'heavy' } });
+  const review = await server.call<{ changes: { fields: object[] }[] }>('GET', '/api/review');
+  expect(review.body.changes[0]!.fields).toEqual([{ label: 'Spec Weight', before: 'light', after: 'heavy' }]);
 });

@@ -12,6 +12,7 @@ import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } fro
 import type { AnswerOf, QueryOf } from '../../contract/route';
 import type { z } from 'zod';
 import type { Catalog } from './catalog';
+import { columnWords, opaqueColumns } from './field-words';
 import { productOrRefuse } from './product-or-refuse';
 import { duplicatesOf } from '../database/products';
 import { refOf } from './working';
@@ -167,48 +168,6 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
   };
 }
 
-const columnWords: Record<string, string> = {
-  title: 'Title',
-  summary: 'Summary',
-  description: 'Description',
-  slug: 'Address',
-  standing: 'Standing',
-  featured: 'Featured',
-  kind: 'Kind',
-  sku: 'SKU',
-  price: 'Price',
-  sale_price: 'Sale price',
-  cost: 'Cost',
-  count: 'Stock',
-  alt: 'Alt text',
-  name: 'Name',
-  sale_from: 'Sale from',
-  sale_until: 'Sale until',
-  quantity_prices: 'Quantity prices',
-  unit_pricing: 'Unit price',
-  tax_class: 'Tax class',
-  price_on_request: 'Price on request',
-  when_sold_out: 'When sold out',
-  order_delay: 'Order delay',
-  weight: 'Weight, g',
-  size: 'Package size',
-  package_sort: 'Package',
-  dispatch_days: 'Days to dispatch',
-  supplier: 'Supplier',
-  supplier_number: 'Supplier number',
-  meta_title: 'Meta title',
-  meta_description: 'Meta description',
-  noindex: 'Kept out of search engines',
-  live_from: 'On the shop from',
-  live_until: 'On the shop until',
-  specs: 'Specs',
-  custom_fields: 'Own fields',
-  barcode: 'Barcode',
-  warn_at: 'Warn at',
-  goes_with: 'Goes with',
-  step_up: 'Step up',
-  similar: 'Similar',
-};
 const moneyColumns = new Set(['price', 'sale_price', 'cost']);
 
 /** What changed on a product, newest first, each with old and new values in words. */
@@ -239,8 +198,8 @@ export function productHistory(catalog: Catalog, id: string): AnswerOf<typeof go
             .filter((column) => columnWords[column] && before[column] !== after[column])
             .map((column) => ({
               label: of ? `${columnWords[column]}, ${of}` : columnWords[column]!,
-              before: words(column, before[column]),
-              after: words(column, after[column]),
+              before: opaqueColumns.has(column) ? '' : words(column, before[column]),
+              after: opaqueColumns.has(column) ? 'changed' : words(column, after[column]),
             }));
         })
         .slice(0, 20),

@@ -1,4 +1,5 @@
 import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { emptiedBy } from '../../core/catalog/kinds';
 import { relationKinds, type Product, type Relation, type RelationKind } from '../../core/catalog/product';
 import type { CopiedPart } from '../../contract/goods';
 import { isSlugTaken } from '../database/groups';
@@ -48,7 +49,9 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
   catalog.journal.change(`Copied “${product.title}”`, catalog.actor(user), () => {
     const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
     const { relations, ...plain } = product;
-    insertProduct(db, copy, { ...plain, ...relations, title, slug, standing: 'draft' }, catalog.clock().toISOString());
+    const leftOut = product.leftOut.map((values) => values.map((value) => fresh.get(value)!));
+    const own = { title, slug, leftOut, standing: 'draft' as const };
+    insertProduct(db, copy, { ...plain, ...relations, ...own }, catalog.clock().toISOString());
     setProductCategories(db, copy, product.categoryIds);
     setProductTags(db, copy, product.tagIds);
     setPictures(db, copy, pictures);
@@ -93,7 +96,9 @@ export function copyParts(
     catalog.actor(user),
     () => {
       for (const target of targets) {
-        const own = { ...fields };
+        const emptied = Object.entries(emptiedBy(catalog.working.products.get(target)!.kind));
+        // A kind that has no such part does not get it.
+        const own = { ...fields, ...Object.fromEntries(emptied.filter(([name]) => name in fields)) };
         for (const kind of relationKinds) if (own[kind]) own[kind] = notItself(own[kind], target);
         updateProduct(catalog.db, target, own);
         if (!parts.includes('belongs')) continue;
@@ -105,7 +110,7 @@ export function copyParts(
   return targets.length;
 }
 
-/** Makes another product lead to this one too, as the first of its picked ones if it has some. */
+/** Makes another product lead to this one too, after those that it picked already. */
 export function relateBack(catalog: Catalog, user: UserId, id: string, kind: RelationKind, to: string): void {
   const product = productOrRefuse(catalog, id);
   const other = productOrRefuse(catalog, to);

@@ -24,6 +24,7 @@ import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';
 import type { Catalog } from './catalog';
 import { productOrRefuse, type UserId } from './product-or-refuse';
+import { fieldWords } from './field-words';
 import { newVariant } from './variant-writes';
 
 type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
@@ -48,46 +49,6 @@ export function createProduct(
   });
   return id;
 }
-
-const fieldWords: Record<keyof Fields, string> = {
-  kind: 'kind',
-  title: 'title',
-  summary: 'summary',
-  description: 'description',
-  slug: 'address',
-  standing: 'standing',
-  featured: 'featured',
-  brandId: 'brand',
-  categoryIds: 'categories',
-  tagIds: 'tags',
-  saleFrom: 'beginning of the sale',
-  saleUntil: 'end of the sale',
-  quantityPrices: 'quantity prices',
-  unitPricing: 'unit price',
-  taxClass: 'tax class',
-  priceOnRequest: 'price on request',
-  hidePriceWhenSoldOut: 'price when sold out',
-  whenSoldOut: 'what happens when sold out',
-  orderDelay: 'order delay',
-  weight: 'weight',
-  size: 'package size',
-  packageSort: 'package',
-  dispatchDays: 'days to dispatch',
-  duration: 'duration',
-  ownValue: 'value that shoppers choose',
-  supplier: 'supplier',
-  metaTitle: 'meta title',
-  metaDescription: 'meta description',
-  noindex: 'search engines',
-  liveFrom: 'first day on the shop',
-  liveUntil: 'last day on the shop',
-  specSheetId: 'spec sheet',
-  specs: 'specs',
-  customFields: 'own fields',
-  goesWith: 'goes with',
-  stepUp: 'step up',
-  similar: 'similar',
-};
 
 /** A field of a product by the name under which it is written. */
 function fieldOf(product: Product, name: keyof Fields): unknown {

@@ -4,7 +4,7 @@ import { conditionsOf } from '../../core/rules/rule';
 import type { FieldError } from '../../contract/problem';
 import { deleteSpecSheet, productIdsWithSheet, putSpecSheet } from '../database/spec-sheets';
 import { newId } from '../ids';
-import { invalid, invalidField, needsConfirmation, notFound } from '../problem';
+import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
 import type { UserId } from './product-or-refuse';
 
@@ -96,11 +96,13 @@ export function removeSpecSheet(catalog: Catalog, user: UserId, id: string): voi
   for (const collection of catalog.working.shop.collections.values())
     if (
       collection.source === 'rule' &&
-      conditionsOf(collection.rule).some(({ condition }) => fields.some((field) => condition.field.startsWith(field)))
+      conditionsOf(collection.rule).some(({ condition }) =>
+        fields.some((field) => condition.field === field || condition.field.startsWith(`${field}.`)),
+      )
     )
-      throw needsConfirmation(
-        `The collection “${collection.name}” asks for an attribute of this sheet.`,
-        'Change its rule first.',
+      throw invalidField(
+        ['id'],
+        `The collection “${collection.name}” asks for an attribute of this sheet. Change its rule first.`,
       );
   const products = productIdsWithSheet(catalog.db, id);
   catalog.journal.change(

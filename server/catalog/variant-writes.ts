@@ -9,6 +9,7 @@ import { setOptions, setVariants, updateProduct } from '../database/products';
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
 import type { Catalog } from './catalog';
+import { variantColumns, variantWords } from './field-words';
 import { productOrRefuse, type UserId } from './product-or-refuse';
 
 type VariantChanges = BodyOf<typeof goodsRoutes.setVariants>['changes'];
@@ -101,33 +102,6 @@ export function changeOptions(
     updateProduct(catalog.db, id, { leftOut });
   });
 }
-
-const variantColumns = {
-  sku: 'sku',
-  price: 'price',
-  salePrice: 'sale_price',
-  cost: 'cost',
-  stock: 'count',
-  pictureId: 'picture_id',
-  barcode: 'barcode',
-  supplierNumber: 'supplier_number',
-  warnAt: 'warn_at',
-  content: 'content',
-  weight: 'weight',
-} as const;
-const variantWords = {
-  sku: 'SKU',
-  price: 'price',
-  salePrice: 'sale price',
-  cost: 'cost',
-  stock: 'stock',
-  pictureId: 'picture',
-  barcode: 'barcode',
-  supplierNumber: 'supplier number',
-  warnAt: 'warn-at level',
-  content: 'content',
-  weight: 'weight',
-} as const;
 
 export function changeVariants(
   catalog: Catalog,

@@ -8,7 +8,7 @@ function offer(product: ProductView, variant: VariantView): object {
     '@type': 'Offer',
     url: `${product.url}?v=${variant.id}`,
     ...(variant.sku ? { sku: variant.sku } : {}),
-    ...(variant.barcode ? { gtin: variant.barcode.replace(/[\s-]/g, '') } : {}),
+    ...(variant.barcode ? { gtin: variant.barcode } : {}),
     price: amount(variant.price),
     priceCurrency: product.currency,
     ...(product.saleUntil && variant.wasPrice !== null ? { priceValidUntil: product.saleUntil.slice(0, 10) } : {}),
