@@ -3,7 +3,7 @@ import { barcodeProblem } from './barcode';
 import { localOfMoment, momentFromLocal } from './moment';
 import { specProblem, specWords, type Attribute, type SpecValue } from './spec';
 import { nextMoment, phaseOf } from './standing';
-import { readMeasure, readRange } from './units';
+import { durationWords, readDuration, readMeasure, readRange, readSize } from './units';
 
 describe('barcodes', () => {
   test.each(['', '4006381333931', '036000291452', '96385074', '978-0-306-40615-7', '0-306-40615-2', '00012345600012'])(
@@ -53,6 +53,19 @@ describe('measures', () => {
   ])('%s is read as a range of %s', (typed, unit, min, max) =>
     expect(readRange(typed, unit)).toEqual({ value: { min, max } }),
   );
+  test.each([
+    ['35 × 12 × 4 cm', { length: 350, width: 120, height: 40 }],
+    ['35x12x4', { length: 350, width: 120, height: 40 }],
+    ['1.2 * 0.1 * 0.1 m', { length: 1200, width: 100, height: 100 }],
+    ['', null],
+  ])('%s is read as a package', (typed, value) => expect(readSize(typed)).toEqual({ value }));
+  test.each(['35 × 12', '35 × 12 × 0', 'a × b × c', '1 × 2 × 3 kg'])('“%s” is no package', (typed) =>
+    expect(readSize(typed)).toHaveProperty('problem'),
+  );
+  test.each([1, 59, 60, 90, 150, 1440])('%d minutes are read back from their words', (minutes) =>
+    expect(readDuration(durationWords(minutes))).toEqual({ value: minutes }),
+  );
+  test('a duration in words that are none is refused', () => expect(readDuration('soon')).toHaveProperty('problem'));
   test('a range that runs backwards is refused', () => expect(readRange('5-2', 'Bft')).toHaveProperty('problem'));
 });
 

@@ -1,3 +1,5 @@
+import type { PackageSize } from './product';
+
 /** Units that are converted when typed, by what they measure: how many of the smallest one each holds. */
 const families: Record<string, number>[] = [
   { mm: 1, cm: 10, dm: 100, m: 1_000, km: 1_000_000, in: 25.4, ft: 304.8 },
@@ -54,4 +56,30 @@ export function durationWords(minutes: number): string {
   const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
   if (hours === 0) return `${rest} min`;
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+/** "35 × 12 × 4 cm" or "350 x 120 x 40 mm" as mm; centimetres without a unit. */
+export function readSize(typed: string): { value: PackageSize | null } | { problem: string } {
+  if (typed.trim() === '') return { value: null };
+  const unit = /[a-z]+\s*$/i.exec(typed)?.[0].trim() ?? 'cm';
+  const edges = typed
+    .replace(/[a-z]+\s*$/i, '')
+    .split(/[×x*]/i)
+    .map((edge) => readMeasure(`${edge.trim()} ${unit}`, 'mm'));
+  const [length, width, height] = edges.map((edge) => ('value' in edge ? Math.round(edge.value / 1000) : NaN));
+  const isRight = edges.length === 3 && [length, width, height].every((edge) => edge !== undefined && edge > 0);
+  return isRight
+    ? { value: { length: length!, width: width!, height: height! } }
+    : { problem: 'Type length × width × height, like 35 × 12 × 4 cm.' };
+}
+
+/** "90 min", "3 h", "2 h 30" or "150" as minutes; nothing as null. */
+export function readDuration(typed: string): { value: number | null } | { problem: string } {
+  if (typed.trim() === '') return { value: null };
+  const compound = /^(\d+)\s*h\s*(\d+)\s*(?:min)?$/i.exec(typed.trim());
+  if (compound) return { value: Number(compound[1]) * 60 + Number(compound[2]) };
+  const read = readMeasure(typed, 'min');
+  return 'problem' in read
+    ? { problem: 'Type a duration, like 90 min or 3 h.' }
+    : { value: Math.round(read.value / 1000) };
 }

@@ -1,26 +1,11 @@
 import type { ProductAnswer } from '../../../contract/goods';
 import type { PackageSize } from '../../../core/catalog/product';
-import { readMeasure, weightWords } from '../../../core/catalog/units';
+import { readMeasure, readSize, weightWords } from '../../../core/catalog/units';
 import type { Autosave } from '../../use-autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
 import { fieldOf } from './fields';
 import { Part } from './part';
-
-/** "35 × 12 × 4 cm" or "350 x 120 x 40 mm" as mm; centimetres without a unit. */
-function readSize(typed: string): { value: PackageSize | null } | { problem: string } {
-  if (typed.trim() === '') return { value: null };
-  const unit = /[a-z]+\s*$/i.exec(typed)?.[0].trim() ?? 'cm';
-  const edges = typed
-    .replace(/[a-z]+\s*$/i, '')
-    .split(/[×x*]/i)
-    .map((edge) => readMeasure(`${edge.trim()} ${unit}`, 'mm'));
-  const [length, width, height] = edges.map((edge) => ('value' in edge ? Math.round(edge.value / 1000) : NaN));
-  const isRight = edges.length === 3 && [length, width, height].every((edge) => edge !== undefined && edge > 0);
-  return isRight
-    ? { value: { length: length!, width: width!, height: height! } }
-    : { problem: 'Type length × width × height, like 35 × 12 × 4 cm.' };
-}
 
 const sizeWords = (size: PackageSize | null) =>
   size ? `${size.length / 10} × ${size.width / 10} × ${size.height / 10} cm` : '';

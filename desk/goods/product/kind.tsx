@@ -3,7 +3,7 @@ import type { ProductAnswer } from '../../../contract/goods';
 import { kindParts } from '../../../core/catalog/kinds';
 import { parseMoney, plainAmount } from '../../../core/catalog/money';
 import { productKinds, type Product, type ProductKind } from '../../../core/catalog/product';
-import { durationWords, readMeasure } from '../../../core/catalog/units';
+import { durationWords, readDuration } from '../../../core/catalog/units';
 import { call } from '../../api';
 import type { Autosave } from '../../use-autosave';
 import { useConfirmedWrite } from '../../ui/confirm';
@@ -35,16 +35,6 @@ export function KindChoice({ answer: { product, revision } }: { answer: ProductA
       {dialog}
     </>
   );
-}
-
-function readDuration(typed: string) {
-  if (typed.trim() === '') return { value: null };
-  const compound = /^(\d+)\s*h\s*(\d+)\s*(?:min)?$/i.exec(typed.trim());
-  if (compound) return { value: Number(compound[1]) * 60 + Number(compound[2]) };
-  const read = readMeasure(typed, 'min');
-  return 'problem' in read
-    ? { problem: 'Type a duration, like 90 min or 3 h.' }
-    : { value: Math.round(read.value / 1000) };
 }
 
 const readAmount = (typed: string) => {
