@@ -176,7 +176,8 @@ export function depthOf(product: DemoProduct, now: number): Depth {
     depth.whenSoldOut = 'order';
     depth.orderDelay = 'Can be ordered: sewn again in about three weeks';
   } else if (product.odd === 'soldOut') depth.whenSoldOut = 'last';
-  if (kind === 'service') depth.duration = [180, 150, 60, 240][Math.floor(random() * 4)]!;
+  if (kind === 'service')
+    depth.duration = product.title.startsWith('First-flight') ? 180 : product.title.includes('hour') ? 60 : 150;
   if (kind === 'giftCard') depth.ownValue = { from: 1_000, upTo: 25_000 };
   if (product.title === 'Hall glider class set' || product.title.startsWith('Build a sled with'))
     depth.priceOnRequest = true;

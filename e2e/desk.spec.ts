@@ -40,6 +40,23 @@ test('two tabs: another tab sees a change by itself, and the same field is never
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Wren large sled');
 });
 
+test('putting the cursor into a description changes nothing', async ({ page }) => {
+  const call = await enter(page);
+  const made = (await call('POST', '/api/products', { title: 'Untouched' })) as unknown as {
+    product: { id: string };
+    revision: number;
+  };
+  const path = `/api/products/${made.product.id}`;
+  const fields = { description: '<p>Comes rigged.</p><ul><li><p>In a sleeve</p></li></ul>' };
+  await call('PATCH', path, { seen: made.revision, fields });
+  await page.goto(`${shop.url}/desk/goods/${made.product.id}`);
+  await page.getByText('Comes rigged.').first().click();
+  await page.getByLabel('Summary').fill('Typed after');
+  await expect(page.getByText('saved just now').first()).toBeVisible();
+  const after = (await call('GET', path)) as unknown as { product: { description: string; summary: string } };
+  expect(after.product).toMatchObject({ ...fields, summary: 'Typed after' });
+});
+
 test('what is typed while the server is away is kept and saved when it is back', async ({ page }) => {
   const call = await enter(page);
   const made = (await call('POST', '/api/products', { title: 'Away' })) as unknown as { product: { id: string } };

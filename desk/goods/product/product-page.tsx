@@ -71,7 +71,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
     `/p/${product.slug}`,
     places.length === 0
       ? 'Shows nowhere yet. Put it into a category that is in the menu, or on a page.'
-      : `Shows in ${places.length} places · ${places
+      : `Shows in ${places.length} ${places.length === 1 ? 'place' : 'places'} · ${places
           .slice(0, 2)
           .map((place) => `${place.label}, ${place.position} of ${place.of}`)
           .join(' · ')}`,

@@ -15,7 +15,15 @@ export default function RichField({ html, isUnsaved, change }: Props) {
   /** what the editor was given last, or gave last */
   const known = useRef(html);
   const editor = useEditor({
-    extensions: [StarterKit.configure({ heading: { levels: [2, 3] }, codeBlock: false, link: { openOnClick: false } })],
+    extensions: [
+      StarterKit.configure({
+        heading: { levels: [2, 3] },
+        codeBlock: false,
+        link: { openOnClick: false },
+        // It would add an empty paragraph as soon as the cursor comes in, and so change what nobody touched.
+        trailingNode: false,
+      }),
+    ],
     content: html,
     injectCSS: false,
     editorProps: { attributes: { 'aria-label': 'Description', role: 'textbox', 'aria-multiline': 'true' } },
