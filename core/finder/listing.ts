@@ -195,7 +195,10 @@ class Listing {
   #countFacet(facet: string, products: Bitset, passing: Passing | undefined): Uint32Array {
     const { index } = this;
     const values = index.facet(facet);
-    if (products.count() * WALK_COST < (values?.size ?? 0) * products.words.length) {
+    const matching = products.count();
+    // Those that do not match can be walked instead, and taken from the totals.
+    const walkedProducts = passing ? matching : Math.min(matching, index.size - matching);
+    if (walkedProducts * WALK_COST < (values?.size ?? 0) * products.words.length) {
       const walked = this.#countProducts(products);
       if (passing) this.#countVariants(walked, products, passing.variants);
       return walked;

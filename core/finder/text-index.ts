@@ -80,6 +80,7 @@ export class TextIndex {
         else (this.#lists[id] ??= new Uint32Array(this.#counts[id]!))[filled[id]!++] = found;
       });
     this.#termsOf.trim(count);
+    this.#resizeTerms(this.#vocabulary.end);
   }
 
   /** Makes these the texts of a slot. Words that it had before with the same weight are not touched. */
@@ -154,7 +155,7 @@ export class TextIndex {
 
   readonly #readWord: WordVisitor = (folded, start, end, hash) => {
     const id = this.#vocabulary.idOf(folded, start, end, hash);
-    if (id >= this.#counts.length) this.#growTerms(id + 1);
+    if (id >= this.#counts.length) this.#resizeTerms(Math.ceil((id + 1) * 1.3));
     const before = this.#weightOf[id]!;
     if (before === 0) {
       if (this.#metCount === this.#met.length) this.#met = resized(this.#met, this.#met.length * 2);
@@ -210,8 +211,7 @@ export class TextIndex {
     }
   }
 
-  #growTerms(end: number): void {
-    const size = Math.ceil(end * 1.3);
+  #resizeTerms(size: number): void {
     this.#counts = resized(this.#counts, size);
     this.#only = resized(this.#only, size);
     this.#weightOf = resizedBytes(this.#weightOf, size);
@@ -273,6 +273,6 @@ function resized(array: Uint32Array, size: number): Uint32Array<ArrayBuffer> {
 
 function resizedBytes(array: Uint8Array, size: number): Uint8Array<ArrayBuffer> {
   const next = new Uint8Array(size);
-  next.set(array);
+  next.set(array.length > size ? array.subarray(0, size) : array);
   return next;
 }
