@@ -68,7 +68,13 @@ function addLargeProduct(catalog: Catalog): string {
   const options = [10, 10, 5].map((count, o) => ({
     id: null,
     name: `Option ${o}`,
-    values: Array.from({ length: count }, (_, v) => ({ id: null, name: `Value ${v}`, swatch: null })),
+    listId: null,
+    values: Array.from({ length: count }, (_, v) => ({
+      id: null,
+      name: `Value ${v}`,
+      swatch: null,
+      pictureId: null,
+    })),
   }));
   changeOptions(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, options, confirmed: true });
   changeProduct(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, fields: { standing: 'live' } });

@@ -4,6 +4,9 @@ import {
   barcodeSchema,
   contentSchema,
   customFieldSchema,
+  dispatchDaysSchema,
+  downloadDaysSchema,
+  downloadLimitSchema,
   durationSchema,
   fitSchema,
   focusSchema,
@@ -11,6 +14,7 @@ import {
   moneySchema,
   ownValueSchema,
   packageSizeSchema,
+  packageSortSchema,
   productKindSchema,
   productSchema,
   quantityPriceSchema,
@@ -25,6 +29,9 @@ import {
   weightSchema,
   whenSoldOutSchema,
 } from '../core/catalog/product';
+import { bundleSchema } from '../core/catalog/bundle';
+import { fileRoleSchema, MAX_FILES, productFileSchema } from '../core/catalog/files';
+import { optionListSchema } from '../core/catalog/option-list';
 import { attributeSchema, specSheetSchema, specValueSchema } from '../core/catalog/spec';
 import { route } from './route';
 
@@ -100,10 +107,41 @@ export const productAnswerSchema = z.object({
       title: z.string(),
     }),
   ),
-  /** products that its relations name, by id */
+  /** products that its relations, and the slots of a bundle, name, by id */
   related: z.record(z.string(), z.object({ title: z.string(), thumbnail: z.string().nullable() })),
+  /** what follows from the parts of a bundle; null for other kinds */
+  bundle: z
+    .object({
+      price: z.object({ min: z.number().int(), max: z.number().int() }),
+      /** how often it can be made; null when there is no end */
+      stock: z.number().int().nullable(),
+      /** slots that run out first */
+      scarce: z.array(z.string()),
+      slots: z.array(
+        z.object({
+          id: z.string(),
+          total: z.number().int(),
+          parts: z.array(
+            z.object({
+              id: z.string(),
+              title: z.string(),
+              thumbnail: z.string().nullable(),
+              price: z.number().int(),
+              stock: z.number().int().nullable(),
+            }),
+          ),
+        }),
+      ),
+    })
+    .nullable(),
   /** what search engines are told where the seller wrote nothing */
   meta: z.object({ title: z.string(), description: z.string() }),
+  tax: z.object({
+    /** basis points */
+    rate: z.number().int(),
+    /** true when prices contain it */
+    included: z.boolean(),
+  }),
   timeZone: z.string(),
   currency: z.string(),
   places: z.array(placeSchema),
@@ -135,15 +173,14 @@ export const productFieldsSchema = z
     orderDelay: z.string().trim().max(120, 'At most 120 characters.'),
     weight: weightSchema,
     size: packageSizeSchema.nullable(),
-    packageSort: z.string().trim().max(80, 'At most 80 characters.'),
-    dispatchDays: z
-      .number({ error: 'Type a number of days.' })
-      .int('Type whole days.')
-      .min(0, 'Days cannot be below zero.')
-      .max(365, 'At most a year.')
-      .nullable(),
+    packageSort: packageSortSchema,
+    dispatchDays: dispatchDaysSchema,
     duration: durationSchema,
     ownValue: ownValueSchema,
+    bundle: bundleSchema.nullable(),
+    files: z.array(productFileSchema).max(MAX_FILES, `At most ${MAX_FILES} files.`),
+    downloadLimit: downloadLimitSchema,
+    downloadDays: downloadDaysSchema,
     supplier: z.string().trim().max(120, 'At most 120 characters.'),
     metaTitle: z.string().trim().max(200, 'At most 200 characters.'),
     metaDescription: z.string().trim().max(500, 'At most 500 characters.'),
@@ -172,6 +209,9 @@ export const variantFieldsSchema = z
     warnAt: stockSchema,
     content: contentSchema,
     weight: weightSchema,
+    size: packageSizeSchema.nullable(),
+    packageSort: packageSortSchema,
+    dispatchDays: dispatchDaysSchema,
   })
   .partial();
 
@@ -236,17 +276,24 @@ export const goodsRoutes = {
         z.object({
           id: idSchema.nullable(),
           name: z.string().max(80, 'At most 80 characters.'),
+          listId: idSchema.nullable().default(null),
           values: z.array(
             z.object({
               id: idSchema.nullable(),
               name: z.string().max(80, 'At most 80 characters.'),
               swatch: swatchSchema,
+              pictureId: idSchema.nullable().default(null),
             }),
           ),
         }),
       ),
       /** combinations that get no variant, as lists of value ids; as before when absent */
       leftOut: z.array(z.array(idSchema).max(3)).max(500).optional(),
+      /** values that go, each with the one that gets its stock and codes */
+      merge: z
+        .array(z.object({ from: idSchema, into: idSchema }))
+        .max(100)
+        .default([]),
       /** drop variants even though they hold work */
       confirmed: z.boolean().default(false),
     }),
@@ -274,6 +321,14 @@ export const goodsRoutes = {
     answer: productAnswerSchema.extend({
       refused: z.array(z.object({ file: z.string(), message: z.string() })),
     }),
+  }),
+  addFile: route({
+    method: 'POST',
+    path: '/api/products/:id/files',
+    summary: 'Upload a file of up to 300 MB: a download for buyers, a sample, or a manual',
+    query: z.object({ role: fileRoleSchema }),
+    files: true,
+    answer: productAnswerSchema,
   }),
   setPictures: route({
     method: 'PUT',
@@ -323,6 +378,27 @@ export const goodsRoutes = {
     summary: 'Delete a product (can be undone)',
     answer: done,
   }),
+  memberships: route({
+    method: 'GET',
+    path: '/api/products/:id/memberships',
+    summary: 'Which collections a product is in, and for those filled by rule why or why not',
+    answer: z.object({
+      collections: z.array(
+        z.object({
+          id: z.string(),
+          name: z.string(),
+          source: z.enum(['picked', 'rule']),
+          isIn: z.boolean(),
+          /** only of those filled by rule */
+          reasons: z.array(
+            z.object({ words: z.string(), holds: z.boolean(), actual: z.string(), isTurned: z.boolean() }),
+          ),
+          /** fewest conditions that stand in its way; null when its rule can take in nothing */
+          missing: z.number().int().nullable(),
+        }),
+      ),
+    }),
+  }),
   history: route({
     method: 'GET',
     path: '/api/products/:id/history',
@@ -340,6 +416,38 @@ export const goodsRoutes = {
         }),
       ),
     }),
+  }),
+};
+
+export const optionListRoutes = {
+  list: route({
+    method: 'GET',
+    path: '/api/option-lists',
+    summary: 'Option lists with the number of products that use each',
+    answer: z.object({ lists: z.array(optionListSchema.extend({ products: z.number().int() })) }),
+  }),
+  create: route({
+    method: 'POST',
+    path: '/api/option-lists',
+    summary: 'Keep the values of an option as a list',
+    body: optionListSchema.omit({ id: true }),
+    answer: z.object({ id: z.string() }),
+  }),
+  update: route({
+    method: 'PUT',
+    path: '/api/option-lists/:id',
+    summary: 'Change a list; renamed values and other colours reach every product that uses it, in one change',
+    body: optionListSchema.omit({ id: true }).extend({
+      /** names that changed, as they were and as they are now */
+      renamed: z.array(z.object({ from: z.string(), to: z.string() })).default([]),
+    }),
+    answer: z.object({ changed: z.number().int() }),
+  }),
+  remove: route({
+    method: 'DELETE',
+    path: '/api/option-lists/:id',
+    summary: 'Delete an option list; products keep their values (can be undone)',
+    answer: done,
   }),
 };
 

@@ -1,5 +1,5 @@
 import { deskRoutes } from './desk';
-import { goodsRoutes, specSheetRoutes } from './goods';
+import { goodsRoutes, optionListRoutes, specSheetRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
@@ -10,6 +10,7 @@ export const routes = {
   desk: deskRoutes,
   goods: goodsRoutes,
   specSheets: specSheetRoutes,
+  optionLists: optionListRoutes,
   stock: stockRoutes,
   groups: groupRoutes,
   shopfront: shopfrontRoutes,

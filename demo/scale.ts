@@ -59,10 +59,12 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
       return {
         id: `o_${pad(i)}${o}`,
         name,
+        listId: null,
         values: Array.from({ length: 1 + Math.floor(random() * 3) }, (_v, v) => ({
           id: `w_${pad(i)}${o}${v}`,
           name: `${name} ${(skewed(random, VALUES_PER_OPTION) + v) % VALUES_PER_OPTION}`,
           swatch: null,
+          pictureId: null,
         })),
       };
     }).filter((option, o, all) => all.findIndex((other) => other.name === option.name) === o);

@@ -136,14 +136,21 @@ function optionsOf(product: DemoProduct): Option[] {
     options.push({
       id: newId('option'),
       name: 'Colourway',
-      values: product.colours.map((name) => ({ id: newId('optionValue'), name, swatch: colourways[name]!.swatch })),
+      listId: null,
+      values: product.colours.map((name) => ({
+        id: newId('optionValue'),
+        name,
+        swatch: colourways[name]!.swatch,
+        pictureId: null,
+      })),
     });
   if (product.option) {
     const [name, ...values] = product.option;
     options.push({
       id: newId('option'),
       name,
-      values: values.map(([value]) => ({ id: newId('optionValue'), name: value, swatch: null })),
+      listId: null,
+      values: values.map(([value]) => ({ id: newId('optionValue'), name: value, swatch: null, pictureId: null })),
     });
   }
   return options;

@@ -61,15 +61,20 @@ const offline: Problem = {
   status: 0,
 };
 
+function headersOf(route: Route, parts: CallParts<object, unknown>): Record<string, string> {
+  return {
+    ...(parts.body !== undefined ? { 'Content-Type': 'application/json' } : {}),
+    ...(token && route.method !== 'GET' ? { 'X-Dispona-Token': token } : {}),
+  };
+}
+
 /** Calls a route of the contract. The one way in which the desk talks to the server. */
 export async function call<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   route: Route<Query, Body, Answer>,
   parts: CallParts<z.input<Query>, z.input<Body>> = {},
 ): Promise<z.output<Answer>> {
   const plain = parts as CallParts<object, unknown>;
-  const headers: Record<string, string> = {};
-  if (plain.body !== undefined) headers['Content-Type'] = 'application/json';
-  if (token && route.method !== 'GET') headers['X-Dispona-Token'] = token;
+  const headers = headersOf(route, plain);
   const response = await fetch(address(route, plain), {
     method: route.method,
     headers,
@@ -85,6 +90,29 @@ export async function call<Query extends z.ZodType, Body extends z.ZodType, Answ
     ? ((await response.json()) as Problem)
     : { ...offline, title: 'The server gave an answer that cannot be read.', status: response.status };
   throw new CallError(problem);
+}
+
+/** `call` for files that take their time: tells how much of them has gone out, from 0 to 1, which fetch cannot. */
+export function upload<Query extends z.ZodType, Answer extends z.ZodType>(
+  route: Route<Query, z.ZodType, Answer>,
+  parts: CallParts<z.input<Query>, undefined>,
+  tell: (done: number) => void,
+): Promise<z.output<Answer>> {
+  const plain = parts as CallParts<object, unknown>;
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open(route.method, address(route, plain));
+    for (const [name, value] of Object.entries(headersOf(route, plain))) request.setRequestHeader(name, value);
+    request.responseType = 'json';
+    request.upload.onprogress = ({ loaded, total }) => tell(total > 0 ? loaded / total : 0);
+    request.onerror = () => reject(new CallError(offline));
+    request.onload = () => {
+      const isAnswer = request.status >= 200 && request.status < 300;
+      if (isAnswer) resolve(request.response as z.output<Answer>);
+      else reject(new CallError((request.response as Problem | null) ?? { ...offline, status: request.status }));
+    };
+    request.send(bodyOf(plain) as FormData);
+  });
 }
 
 /** What to say about an error that reached the person. */

@@ -7,10 +7,13 @@ import type { ShopAssets } from '../shop/render';
 import { deskApi } from './api/desk';
 import { answerErrors } from './api/errors';
 import { eventsApi } from './api/events';
-import { goodsApi, specSheetsApi } from './api/goods';
+import { filesApi } from './api/files';
+import { goodsApi } from './api/goods';
 import { groupsApi } from './api/groups';
+import { listsApi } from './api/lists';
 import { shopfrontApi } from './api/shopfront';
 import type { Catalog } from './catalog/catalog';
+import { serveFiles } from './files/serve';
 import { servePictures } from './pictures/serve';
 import { notFound } from './problem';
 import { readSession, SESSION_COOKIE } from './security/sign-in';
@@ -76,7 +79,8 @@ export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
   app.use(
     deskApi(catalog),
     goodsApi(catalog),
-    specSheetsApi(catalog),
+    filesApi(catalog),
+    listsApi(catalog),
     groupsApi(catalog),
     shopfrontApi(catalog),
     eventsApi(catalog),
@@ -85,6 +89,7 @@ export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
     app.get(['/desk', '/desk/*path'], (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
     });
+  app.use(serveFiles(catalog));
   app.use(storefront(catalog, assets));
   app.use(() => {
     throw notFound('There is nothing at this address.');

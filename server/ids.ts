@@ -12,6 +12,8 @@ const prefixes = {
   category: 'c',
   collection: 'k',
   specSheet: 'x',
+  optionList: 'l',
+  file: 'f',
   page: 'g',
   section: 's',
   menuItem: 'm',

@@ -41,7 +41,8 @@ test('any words give a slug that is allowed and free', () => {
 const option = (id: string, ...values: string[]): Option => ({
   id,
   name: id,
-  values: values.map((value) => ({ id: value, name: value, swatch: null })),
+  listId: null,
+  values: values.map((value) => ({ id: value, name: value, swatch: null, pictureId: null })),
 });
 const variant = (id: string, values: string[], stock = 0): Variant => ({
   id,

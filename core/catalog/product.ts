@@ -1,5 +1,8 @@
 import { z } from 'zod';
+import { ruleSchema } from '../rules/rule';
 import { barcodeProblem, plainBarcode } from './barcode';
+import { bundleSchema } from './bundle';
+import { productFileSchema } from './files';
 import { idSchema, slugSchema } from './identity';
 import { specValueSchema } from './spec';
 
@@ -81,6 +84,29 @@ export const weightSchema = z
   .max(10_000_000, 'At most 10 t.')
   .nullable();
 
+export const packageSortSchema = z.string().trim().max(80, 'At most 80 characters.');
+
+export const dispatchDaysSchema = z
+  .number({ error: 'Type a number of days.' })
+  .int('Type whole days.')
+  .min(0, 'Days cannot be below zero.')
+  .max(365, 'At most a year.')
+  .nullable();
+
+/** How often, and for how many days, a bought file can be fetched; no end when null. */
+export const downloadLimitSchema = z
+  .number({ error: 'Type a whole number, or nothing for no limit.' })
+  .int('Type a whole number.')
+  .min(1, 'At least one download.')
+  .max(1_000, 'At most 1,000; leave it empty for no limit.')
+  .nullable();
+export const downloadDaysSchema = z
+  .number({ error: 'Type a number of days, or nothing for no end.' })
+  .int('Type whole days.')
+  .min(1, 'At least one day.')
+  .max(3_650, 'At most ten years; leave it empty for no end.')
+  .nullable();
+
 /** Thousandths of a metre, kilogram, litre or piece. */
 export const contentSchema = z
   .number({ error: 'Type how much is in it, like 50 m.' })
@@ -121,6 +147,7 @@ export const customFieldSchema = z.object({
 export const relationSchema = z.discriminatedUnion('how', [
   z.object({ how: z.literal('none') }),
   z.object({ how: z.literal('sameCategory') }),
+  z.object({ how: z.literal('rule'), rule: ruleSchema }),
   z.object({ how: z.literal('picked'), ids: z.array(idSchema).max(24, 'At most 24 products.') }),
 ]);
 export type Relation = z.infer<typeof relationSchema>;
@@ -153,10 +180,22 @@ export const swatchSchema = z
   .regex(/^#[0-9a-f]{6}$/i, 'A swatch colour looks like #e4572e.')
   .nullable();
 
-export const optionValueSchema = z.object({ id: idSchema, name: z.string(), swatch: swatchSchema });
+export const optionValueSchema = z.object({
+  id: idSchema,
+  name: z.string(),
+  swatch: swatchSchema,
+  /** a picture that stands for the value, such as that of a fabric */
+  pictureId: idSchema.nullable(),
+});
 export type OptionValue = z.infer<typeof optionValueSchema>;
 
-export const optionSchema = z.object({ id: idSchema, name: z.string(), values: z.array(optionValueSchema) });
+export const optionSchema = z.object({
+  id: idSchema,
+  name: z.string(),
+  /** the option list that its values come from */
+  listId: idSchema.nullable(),
+  values: z.array(optionValueSchema),
+});
 export type Option = z.infer<typeof optionSchema>;
 
 export const variantSchema = z.object({
@@ -176,8 +215,11 @@ export const variantSchema = z.object({
   /** at this many pieces it is time to order again */
   warnAt: stockSchema,
   content: contentSchema,
-  /** where it differs from the product's */
+  /** delivery facts, where they differ from the product's */
   weight: weightSchema,
+  size: packageSizeSchema.nullable(),
+  packageSort: packageSortSchema,
+  dispatchDays: dispatchDaysSchema,
 });
 export type Variant = z.infer<typeof variantSchema>;
 
@@ -216,10 +258,15 @@ export const productSchema = z.object({
   orderDelay: z.string(),
   weight: weightSchema,
   size: packageSizeSchema.nullable(),
-  packageSort: z.string(),
-  dispatchDays: z.number().int().nullable(),
+  packageSort: packageSortSchema,
+  dispatchDays: dispatchDaysSchema,
   duration: durationSchema,
   ownValue: ownValueSchema,
+  /** what a bundle is made of; null for other kinds */
+  bundle: bundleSchema.nullable(),
+  files: z.array(productFileSchema),
+  downloadLimit: downloadLimitSchema,
+  downloadDays: downloadDaysSchema,
   supplier: z.string(),
   /** '' for what is made from title and summary */
   metaTitle: z.string(),
@@ -255,6 +302,10 @@ export const productDefaults = {
   dispatchDays: null,
   duration: null,
   ownValue: null,
+  bundle: null,
+  files: [],
+  downloadLimit: null,
+  downloadDays: null,
   supplier: '',
   metaTitle: '',
   metaDescription: '',
@@ -273,4 +324,7 @@ export const variantDefaults = {
   warnAt: null,
   content: null,
   weight: null,
+  size: null,
+  packageSort: '',
+  dispatchDays: null,
 } satisfies Partial<Variant>;

@@ -83,3 +83,8 @@ export function readDuration(typed: string): { value: number | null } | { proble
     ? { problem: 'Type a duration, like 90 min or 3 h.' }
     : { value: Math.round(read.value / 1000) };
 }
+
+/** "35 × 12 × 4 cm", or "" for none */
+export function packageWords(size: { length: number; width: number; height: number } | null): string {
+  return size ? `${size.length / 10} × ${size.width / 10} × ${size.height / 10} cm` : '';
+}

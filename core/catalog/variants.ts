@@ -12,7 +12,7 @@ export function combinations(options: readonly Option[]): string[][] {
 }
 
 /** "Ember · With reel", or "" for a product without options. */
-export function variantName(options: readonly Option[], variant: Pick<Variant, 'values'>): string {
+export function variantName(options: readonly Pick<Option, 'values'>[], variant: Pick<Variant, 'values'>): string {
   return options
     .map((option, i) => option.values.find((value) => value.id === variant.values[i])?.name)
     .filter(Boolean)
@@ -69,6 +69,36 @@ export function checkOptions(
       message: `This would make ${count} variants; a product can have at most ${MAX_VARIANTS}.`,
     });
   return problems;
+}
+
+/**
+ * Variants after some option values became others. One that falls together with another gives it its stock, and its
+ * codes where that has none; counted and uncounted stock together is uncounted. O(variants).
+ */
+export function mergeValues(variants: readonly Variant[], into: ReadonlyMap<string, string>): Variant[] {
+  const isMerged = ({ values }: Variant) => values.some((value) => into.has(value));
+  const keyOf = (values: readonly string[]) => values.join(' ');
+  const kept = new Map(
+    variants.filter((variant) => !isMerged(variant)).map((variant) => [keyOf(variant.values), variant]),
+  );
+  for (const variant of variants.filter(isMerged)) {
+    const values = variant.values.map((value) => into.get(value) ?? value);
+    const target = kept.get(keyOf(values));
+    if (!target) {
+      kept.set(keyOf(values), { ...variant, values });
+      continue;
+    }
+    const stock = target.stock === null || variant.stock === null ? null : target.stock + variant.stock;
+    const { sku, barcode, supplierNumber } = variant;
+    kept.set(keyOf(values), {
+      ...target,
+      stock,
+      sku: target.sku || sku,
+      barcode: target.barcode || barcode,
+      supplierNumber: target.supplierNumber || supplierNumber,
+    });
+  }
+  return [...kept.values()];
 }
 
 export interface VariantPlan {

@@ -1,14 +1,17 @@
+import type { Slot } from '../catalog/bundle';
+import { sizeWords } from '../catalog/files';
 import type { Collection } from '../catalog/group';
 import { formatMoney, formatPriceRange } from '../catalog/money';
 import { momentWords } from '../catalog/moment';
 import { relationKinds, type Relation, type RelationKind, type WhenSoldOut } from '../catalog/product';
 import { specWords, type SpecSheet } from '../catalog/spec';
 import { variantName } from '../catalog/variants';
+import { shopPrice } from '../placement/bundle';
 import type { Page } from '../placement/page';
 import { stripSlots, targetLink } from '../placement/page-view';
 import { placeSet } from '../placement/listing-view';
 import type { ResolvedShop } from '../placement/resolved-shop';
-import { effectivePrice, unitPricingWords } from '../pricing/price';
+import { unitPricingWords } from '../pricing/price';
 import { sentenceOf } from '../rules/sentence';
 import type { DocumentKind, ProductDocument } from './document';
 
@@ -100,12 +103,12 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
     'Picture words and focus',
     product.pictures.map((picture) => `${picture.alt} ${picture.fit} ${picture.focus.x} ${picture.focus.y}`).join('; '),
   );
-  const prices = product.variants.map((variant) => effectivePrice(product, variant, shop.now).price);
+  const prices = product.variants.map((variant) => shopPrice(shop, product, variant).price);
   const isOne = new Set(prices).size <= 1;
   if (isOne) fields.set('Price', prices.length ? formatPriceRange(prices[0]!, prices[0]!, currency) : '');
   for (const variant of product.variants) {
     const name = variantName(product.options, variant);
-    const { price, wasPrice } = effectivePrice(product, variant, shop.now);
+    const { price, wasPrice } = shopPrice(shop, product, variant);
     const text = formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
     if (!isOne) fields.set(`Price ${name}`, text);
     else if (wasPrice !== null) fields.set('Price', text);
@@ -140,6 +143,18 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
     'Own value',
     product.ownValue ? formatPriceRange(product.ownValue.from, product.ownValue.upTo, currency) : '',
   );
+  for (const slot of product.bundle?.slots ?? []) fields.set(`Slot ${slot.label}`, slotText(shop, slot));
+  fields.set(
+    'Bundle price',
+    product.bundle?.pricing.how === 'parts' ? `parts less ${product.bundle.pricing.off / 100} %` : '',
+  );
+  fields.set('Files', product.files.map(({ role, name, bytes }) => `${role} ${name}, ${sizeWords(bytes)}`).join('; '));
+  fields.set(
+    'Downloads',
+    [product.downloadLimit && `${product.downloadLimit} times`, product.downloadDays && `${product.downloadDays} days`]
+      .filter(Boolean)
+      .join(', '),
+  );
   fields.set('Meta title', product.metaTitle);
   fields.set('Meta description', product.metaDescription);
   fields.set('Search engines', product.noindex ? 'kept out' : '');
@@ -151,13 +166,32 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
       .filter(Boolean)
       .join(', '),
   );
-  fields.set('Contents and weights', product.variants.map(({ content, weight }) => `${content} ${weight}`).join(', '));
+  fields.set(
+    'Contents and delivery by variant',
+    product.variants
+      .map(({ content, weight, size, packageSort, dispatchDays }) =>
+        [content, weight, size && `${size.length} × ${size.width} × ${size.height}`, packageSort, dispatchDays].join(
+          ' ',
+        ),
+      )
+      .join(', '),
+  );
   fields.set('SKU', product.variants.map((variant) => variant.sku).join(', '));
   fields.set(
     'Variant pictures',
     product.variants.map((variant) => product.pictures.findIndex(({ id }) => id === variant.pictureId) + 1).join(' '),
   );
   return fields;
+}
+
+function slotText(shop: ResolvedShop, { from, min, max, usual }: Slot): string {
+  const pieces = min === max ? `${min} of` : `${min} to ${max} of`;
+  const goods =
+    from.how === 'rule'
+      ? sentenceOf(from.rule, shop.fields, shop.settings.currency)
+      : from.ids.map((id) => shop.products.get(id)?.title ?? 'a deleted product').join(', ');
+  const first = usual === null ? '' : `, first ${shop.products.get(usual)?.title ?? 'a deleted product'}`;
+  return `${pieces} ${goods}${first}`;
 }
 
 const relationWords: Record<RelationKind, string> = {
@@ -169,6 +203,7 @@ const relationWords: Record<RelationKind, string> = {
 function relationText(shop: ResolvedShop, relation: Relation): string {
   if (relation.how === 'none') return '';
   if (relation.how === 'sameCategory') return 'others of the main category';
+  if (relation.how === 'rule') return sentenceOf(relation.rule, shop.fields, shop.settings.currency);
   return relation.ids.flatMap((id) => shop.products.get(id)?.title ?? []).join(', ');
 }
 

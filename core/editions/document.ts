@@ -1,14 +1,19 @@
 import type { Brand, Category, Collection, Tag } from '../catalog/group';
-import { productDefaults, variantDefaults, type Product, type Variant } from '../catalog/product';
+import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../catalog/product';
 import type { SpecSheet } from '../catalog/spec';
 import type { Menu, Page, Settings } from '../placement/page';
 
 /** What shoppers may see of a variant. Stock is live, and what it costs the seller is nobody's business. */
 export type VariantDocument = Omit<Variant, 'stock' | 'cost' | 'warnAt' | 'supplierNumber'>;
-export type ProductDocument = Omit<Product, 'variants' | 'supplier'> & { variants: VariantDocument[] };
+type OptionDocument = Omit<Option, 'listId'>;
+export type ProductDocument = Omit<Product, 'variants' | 'options' | 'supplier'> & {
+  options: OptionDocument[];
+  variants: VariantDocument[];
+};
 
 const { supplier: _supplier, ...usualProduct } = productDefaults;
 const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...usualVariant } = variantDefaults;
+const usualOptionValue = { pictureId: null };
 const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
 /** Fields that a document leaves out while they are as usual. */
 export const documentDefaults = { product: usualProduct, variant: usualVariant };
@@ -45,9 +50,10 @@ export const SINGLE_KEY = 'shop';
 
 /** A product as its document: without stock, cost and what else only the seller knows. */
 export function productDocument(product: Product): ProductDocument {
-  const { supplier: _supplier, variants, ...rest } = product;
+  const { supplier: _supplier, options, variants, ...rest } = product;
   return {
     ...rest,
+    options: options.map(({ listId: _listId, ...option }) => option),
     variants: variants.map(
       ({ stock: _stock, cost: _cost, warnAt: _warnAt, supplierNumber: _number, ...variant }) => variant,
     ),
@@ -77,7 +83,11 @@ export function documentText(document: ShopDocument): string {
   const pictures = body.pictures.map(({ fit, ground, ...picture }) =>
     fit === 'fits' ? { ...picture, fit, ground } : picture,
   );
-  return canonicalJson({ ...beyond(body, usualProduct), variants, pictures });
+  const options = body.options.map((option) => ({
+    ...option,
+    values: option.values.map((value) => beyond(value, usualOptionValue)),
+  }));
+  return canonicalJson({ ...beyond(body, usualProduct), options, variants, pictures });
 }
 
 /** The body that `documentText` wrote. */
@@ -88,6 +98,10 @@ export function documentBody(kind: DocumentKind, text: string): ShopDocument['bo
   return {
     ...usualProduct,
     ...product,
+    options: product.options.map((option) => ({
+      ...option,
+      values: option.values.map((value) => ({ ...usualOptionValue, ...value })),
+    })),
     variants: product.variants.map((variant) => ({ ...usualVariant, ...variant })),
     pictures: product.pictures.map((picture) => ({ ...usualPicture, ...picture })),
   };

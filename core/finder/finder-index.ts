@@ -178,6 +178,12 @@ export class FinderIndex {
     return set;
   }
 
+  /** The slots of a set in one of the index's orders. */
+  orderedSlots(set: Bitset, key: string): number[] {
+    const ranks = this.order(key)!.ranks(this.alive.size);
+    return set.toArray().sort((a, b) => ranks[a]! - ranks[b]!);
+  }
+
   /** The products whose folded title passes the test. */
   whereText(test: (title: string) => boolean): Bitset {
     return this.alive.clone().keep((slot) => test(this.#titles[slot]!));

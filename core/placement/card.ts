@@ -1,7 +1,8 @@
 import type { Fit, Focus, Picture } from '../catalog/product';
 import type { ProductDocument } from '../editions/document';
 import type { Bitset } from '../finder/bitset';
-import { effectivePrice, unitPrice, unitPricingWords } from '../pricing/price';
+import { unitPrice, unitPricingWords } from '../pricing/price';
+import { shopPrice } from './bundle';
 import type { ResolvedShop } from './resolved-shop';
 
 export const pictureSizes = [160, 480, 960, 1600] as const;
@@ -83,9 +84,9 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
   for (let variant = start; matching && shown === null && variant < end; variant++)
     if (matching.has(variant)) shown = index.variantId(variant);
   const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
-  const { stock } = shop.facts(product.id)!;
+  const { stock, priceMax } = shop.facts(product.id)!;
   const pricing = pricingOf(product, stock > 0);
-  const prices = pricing === 'shown' ? product.variants.map((each) => effectivePrice(product, each, shop.now)) : [];
+  const prices = pricing === 'shown' ? product.variants.map((each) => shopPrice(shop, product, each)) : [];
   const cheapest = prices.reduce((best, each, i) => (each.price < prices[best]!.price ? i : best), 0);
   const perUnit = prices.length
     ? unitPrice(prices[cheapest]!.price, product.variants[cheapest]!.content, product.unitPricing)
@@ -100,7 +101,7 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
     picture: picture ? pictureView(picture, product.title) : null,
     price: {
       min: prices[cheapest]?.price ?? 0,
-      max: prices.reduce((highest, { price }) => Math.max(highest, price), 0),
+      max: pricing === 'shown' ? priceMax : 0,
       currency: shop.settings.currency,
     },
     pricing,

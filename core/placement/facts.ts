@@ -62,6 +62,8 @@ export interface FactSources {
   marks: readonly string[];
   /** seconds since 1970 */
   now: number;
+  /** what follows for a bundle from its parts */
+  bundle?: { price: { low: number; high: number } | null; stock: number };
 }
 
 /** Standings as rules and filters know them. */
@@ -73,19 +75,22 @@ function standingsOf(product: ProductDocument, isSoldOut: boolean, { marks, now 
 
 /** What rules and filters know of a product at one moment. */
 export function factsOf(product: ProductDocument, sources: FactSources): ProductFacts {
-  const { stock, tree, sheets, now } = sources;
+  const { tree, sheets, now, bundle } = sources;
+  const stock = (id: string) => (bundle ? bundle.stock : (sources.stock(id) ?? Infinity));
   const names = product.options.map((option) => ({
     key: optionKey(option.name),
     values: new Map(option.values.map((value) => [value.id, optionValueKey(value.name)])),
   }));
   const variants = product.variants.map((variant): VariantFacts => {
-    const { price, wasPrice } = effectivePrice(product, variant, now);
+    const { price, wasPrice } = bundle?.price
+      ? { price: bundle.price.low, wasPrice: null }
+      : effectivePrice(product, variant, now);
     const options: Record<string, string> = {};
     names.forEach(({ key, values }, i) => {
       const value = values.get(variant.values[i] ?? '');
       if (value) options[key] = value;
     });
-    return { id: variant.id, price, onSale: wasPrice !== null, stock: stock(variant.id) ?? Infinity, options };
+    return { id: variant.id, price, onSale: wasPrice !== null, stock: stock(variant.id), options };
   });
   const total = variants.reduce((sum, variant) => sum + variant.stock, 0);
   return {
@@ -94,6 +99,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     kind: product.kind,
     standing: standingsOf(product, total <= 0 && variants.length > 0, sources),
     price: variants.length ? Math.min(...variants.map((variant) => variant.price)) : 0,
+    priceMax: bundle?.price?.high ?? Math.max(0, ...variants.map((variant) => variant.price)),
     onSale: variants.some((variant) => variant.onSale),
     stock: total,
     created: Math.floor(Date.parse(product.created) / 1000),
@@ -153,7 +159,7 @@ export function entryOf(
     title: fold(facts.title),
     numbers: {
       price: facts.price,
-      priceMax: Math.max(0, ...facts.variants.map(({ price }) => price)),
+      priceMax: facts.priceMax,
       stock: facts.stock,
       created: facts.created,
       // Sold-out goods that are to come last do so in the usual order, whatever else holds.

@@ -1,11 +1,14 @@
 import { formatPriceRange } from '../catalog/money';
+import { sizeWords } from '../catalog/files';
 import { lastDayBefore } from '../catalog/moment';
 import type { ProductKind } from '../catalog/product';
 import { specWords } from '../catalog/spec';
-import { durationWords, weightWords } from '../catalog/units';
+import { durationWords, packageWords, weightWords } from '../catalog/units';
 import type { ProductDocument } from '../editions/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
-import { effectivePrice, isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
+import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
+import { shopPrice, shopStock } from './bundle';
+import { bundleView, type BundleView } from './bundle-view';
 import { mediaUrl, pictureView, pricingOf, type PictureView, type PricingShown } from './card';
 import { optionKey, optionValueKey } from './facts';
 import type { ResolvedShop } from './resolved-shop';
@@ -25,7 +28,11 @@ export interface ProductView {
   inStock: boolean;
   crumbs: { label: string; url: string }[];
   pictures: (PictureView & { id: string })[];
-  options: { key: string; label: string; values: { key: string; label: string; colour: string | null }[] }[];
+  options: {
+    key: string;
+    label: string;
+    values: { key: string; label: string; colour: string | null; picture: string | null }[];
+  }[];
   variants: VariantView[];
   /** amounts are 0 unless this is "shown" */
   pricing: PricingShown;
@@ -39,6 +46,15 @@ export interface ProductView {
   orderDelay: string | null;
   specs: { heading: string; rows: { label: string; value: string }[] }[];
   delivery: { label: string; value: string }[];
+  /** for a bundle, what it is chosen from */
+  bundle: BundleView | null;
+  /** lowest and highest price of all variants, or of all choices */
+  priceRange: { low: number; high: number };
+  /** what buyers download */
+  downloads: { name: string; size: string; variantId: string | null }[];
+  downloadTerms: string;
+  /** samples and manuals, for all */
+  files: { role: 'sample' | 'manual'; name: string; size: string; url: string }[];
   meta: { title: string; description: string; noindex: boolean };
 }
 
@@ -120,10 +136,17 @@ function deliveryFacts(product: ProductDocument, currency: string): ProductView[
           },
         ]),
     ...(weight === null ? [] : [{ label: 'Weight', value: weightWords(weight) }]),
-    ...(size === null
-      ? []
-      : [{ label: 'Package', value: `${size.length / 10} × ${size.width / 10} × ${size.height / 10} cm` }]),
+    ...(size === null ? [] : [{ label: 'Package', value: packageWords(size) }]),
   ];
+}
+
+/** "Each can be fetched 5 times, within 30 days." */
+function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string {
+  const parts = [
+    ...(downloadLimit === null ? [] : [downloadLimit === 1 ? 'once' : `${downloadLimit} times`]),
+    ...(downloadDays === null ? [] : [`within ${downloadDays === 1 ? 'a day' : `${downloadDays} days`}`]),
+  ];
+  return parts.length > 0 ? `Each can be fetched ${parts.join(', ')}.` : '';
 }
 
 /** Days stand before months. */
@@ -140,16 +163,16 @@ export function productView(
   const { now } = shop;
   const unit = product.unitPricing;
   const isInStock = (id: string) => {
-    const stock = shop.stock(id);
+    const stock = shopStock(shop, product, id);
     return stock === null || stock > 0;
   };
   const inStock = product.variants.some(({ id }) => isInStock(id));
   const pricing = pricingOf(product, inStock);
   const hidden = { price: 0, wasPrice: null };
   const variants = product.variants.map((variant): VariantView => {
-    const stock = shop.stock(variant.id);
+    const stock = shopStock(shop, product, variant.id);
     const picture = product.pictures.find(({ id }) => id === variant.pictureId) ?? face;
-    const { price, wasPrice } = pricing === 'shown' ? effectivePrice(product, variant, now) : hidden;
+    const { price, wasPrice } = pricing === 'shown' ? shopPrice(shop, product, variant) : hidden;
     const perUnit = pricing === 'shown' ? unitPrice(price, variant.content, unit) : null;
     return {
       id: variant.id,
@@ -193,7 +216,15 @@ export function productView(
     options: product.options.map((option) => ({
       key: optionKey(option.name),
       label: option.name,
-      values: option.values.map(({ name, swatch }) => ({ key: optionValueKey(name), label: name, colour: swatch })),
+      values: option.values.map(({ name, swatch, pictureId }) => {
+        const picture = product.pictures.find(({ id }) => id === pictureId);
+        return {
+          key: optionValueKey(name),
+          label: name,
+          colour: swatch,
+          picture: picture ? mediaUrl(picture.media, 160) : null,
+        };
+      }),
     })),
     variants,
     pricing,
@@ -203,6 +234,18 @@ export function productView(
     orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
     specs: specTable(shop, product),
     delivery: deliveryFacts(product, shop.settings.currency),
+    bundle: pricing === 'shown' ? bundleView(shop, product) : null,
+    priceRange:
+      pricing === 'shown'
+        ? { low: shop.facts(product.id)!.price, high: shop.facts(product.id)!.priceMax }
+        : { low: 0, high: 0 },
+    downloads: product.files
+      .filter(({ role }) => role === 'download')
+      .map(({ name, bytes, variantId }) => ({ name, size: sizeWords(bytes), variantId })),
+    downloadTerms: downloadTerms(product),
+    files: product.files.flatMap(({ id, role, name, bytes }) =>
+      role === 'download' ? [] : [{ role, name, size: sizeWords(bytes), url: `/files/${product.id}/${id}` }],
+    ),
     meta: metaOf(shop, product),
   };
 }

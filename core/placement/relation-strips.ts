@@ -1,5 +1,6 @@
 import { relationKinds, type RelationKind } from '../catalog/product';
 import type { ProductDocument } from '../editions/document';
+import { membersOf } from '../rules/members';
 import { cardOf, type ProductCard } from './card';
 import { firstSlots } from './page-view';
 import type { ResolvedShop } from './resolved-shop';
@@ -27,6 +28,10 @@ function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKin
   if (relation.how === 'picked') {
     const { listed } = shop;
     return relation.ids.flatMap((id) => shop.index.slot(id) ?? []).filter((slot) => slot !== own && listed.has(slot));
+  }
+  if (relation.how === 'rule') {
+    const members = membersOf(relation.rule, shop.index, shop.fields, now).and(shop.listed);
+    return shop.index.orderedSlots(members, 'featured').filter((slot) => slot !== own);
   }
   const main = product.categoryIds[0];
   if (relation.how === 'none' || main === undefined) return [];

@@ -10,6 +10,7 @@ import { fieldRegistry, type FieldRegistry } from '../rules/field';
 import { membersOf } from '../rules/members';
 import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
+import { bundleFacts, speaksOfTime, type BundleFacts } from './bundle';
 import { entryOf, factsOf, finderShape, LISTED, optionKey, optionValueKey } from './facts';
 import type { Menu, Page, Settings } from './page';
 
@@ -73,6 +74,9 @@ export class ResolvedShop {
   readonly #edges = new Map<string, number>();
   #nextEdge = Infinity;
   readonly #facts = new Map<string, ProductFacts>();
+  readonly #bundles = new Map<string, BundleFacts>();
+  /** bundles whose parts changed, to be worked out again before the change is over */
+  readonly #staleBundles = new Set<string>();
   readonly #slugs = new Map<string, string>();
   readonly #members = new Map<string, CachedMembers>();
   readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
@@ -109,6 +113,11 @@ export class ResolvedShop {
 
   facts(productId: string): ProductFacts | undefined {
     return this.#facts.get(productId);
+  }
+
+  /** What follows for a bundle from its parts; undefined for other kinds. */
+  bundle(productId: string): BundleFacts | undefined {
+    return this.#bundles.get(productId);
   }
 
   stock(variantId: string): number | null {
@@ -151,8 +160,8 @@ export class ResolvedShop {
   applyAll(changes: readonly DocumentUpdate[]): void {
     const products = changes.filter((change) => change.kind === 'product');
     if (!this.#isLargePart(products.length)) {
-      for (const { kind, key, body } of changes) this.apply(kind, key, body);
-      return;
+      for (const { kind, key, body } of changes) this.#apply(kind, key, body);
+      return this.#settle();
     }
     for (const { kind, key, body } of changes) if (kind !== 'product') this.#store(kind, key, body);
     for (const { key, body } of products) {
@@ -167,11 +176,16 @@ export class ResolvedShop {
     const known = productIds.filter((id) => this.products.has(id));
     if (this.#isLargePart(known.length)) this.#rebuild();
     else for (const id of known) this.#index(this.products.get(id)!, { sameTexts: true });
-    this.#touched();
+    this.#settle();
   }
 
   /** Adds or replaces one document, or removes it when `body` is undefined. */
   apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
+    this.#apply(kind, key, body);
+    this.#settle();
+  }
+
+  #apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
     if (kind === 'product') {
       if (body) this.#putProduct(body as ProductDocument);
       else this.#removeProduct(key);
@@ -185,7 +199,6 @@ export class ResolvedShop {
       if (kind === 'specSheet') this.#refreshSheet(key);
       if (kind === 'collection') this.#members.delete(key);
     }
-    this.#touched();
   }
 
   /** The listed products of a collection at `now` (seconds since 1970), as a set. */
@@ -222,8 +235,30 @@ export class ResolvedShop {
     );
   }
 
-  #touched(): void {
+  /** Ends a change: bundles follow their parts. */
+  #settle(): void {
+    for (const id of this.#staleBundles) {
+      const product = this.products.get(id);
+      if (product) this.#index(product, { sameTexts: true });
+    }
+    this.#staleBundles.clear();
     this.version++;
+  }
+
+  /** Notes the bundles that a product is, or might now be, a part of. */
+  #noteBundlesWith(id: string): void {
+    const facts = this.#facts.get(id);
+    for (const [bundleId, { slots }] of this.#bundles) {
+      if (bundleId === id || this.#staleBundles.has(bundleId)) continue;
+      const isConcerned = slots.some(
+        ({ slot: { from }, products }) =>
+          products.some((part) => part.id === id) ||
+          (from.how === 'picked'
+            ? from.ids.includes(id)
+            : facts !== undefined && takesIn(from.rule, facts, this.fields, this.now)),
+      );
+      if (isConcerned) this.#staleBundles.add(bundleId);
+    }
   }
 
   #rebuild(): void {
@@ -231,8 +266,13 @@ export class ResolvedShop {
     this.#fields = undefined;
     this.#members.clear();
     this.index = new FinderIndex(finderShape);
-    this.index.load([...this.products.values()].map((product) => this.#entry(product)));
-    this.#touched();
+    const products = [...this.products.values()];
+    const isBundle = ({ kind }: ProductDocument) => kind === 'bundle';
+    this.index.load(products.filter((product) => !isBundle(product)).map((product) => this.#entry(product)));
+    // Bundles come last: what they cost, and whether there are any, follows from the others.
+    for (const bundle of products.filter(isBundle)) this.index.put(this.#entry(bundle));
+    this.#staleBundles.clear();
+    this.version++;
   }
 
   #store(kind: DocumentKind, key: string, body: unknown): void {
@@ -292,12 +332,16 @@ export class ResolvedShop {
   }
 
   #entry(product: ProductDocument) {
+    const bundle = product.kind === 'bundle' ? bundleFacts(this, product) : undefined;
+    if (bundle) this.#bundles.set(product.id, bundle);
+    else this.#bundles.delete(product.id);
     const facts = factsOf(product, {
       stock: this.inputs.stock,
       tree: this.tree,
       sheets: this.specSheets,
       marks: this.inputs.marks?.(product) ?? [],
       now: this.now,
+      bundle,
     });
     this.#facts.set(product.id, facts);
     this.#noteEdge(product);
@@ -306,8 +350,12 @@ export class ResolvedShop {
     return entryOf(facts, product, { brand, tags, specs: this.#specText(product) });
   }
 
-  #noteEdge({ id, saleFrom, saleUntil, liveFrom, liveUntil }: ProductDocument): void {
-    const edge = nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now);
+  #noteEdge(product: ProductDocument): void {
+    const { id, saleFrom, saleUntil, liveFrom, liveUntil } = product;
+    // A bundle whose rule speaks of days is looked at again every hour.
+    const edge = speaksOfTime(product)
+      ? this.now + 3_600
+      : nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now);
     if (edge === undefined) this.#edges.delete(id);
     else {
       this.#edges.set(id, edge);
@@ -336,6 +384,7 @@ export class ResolvedShop {
   #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
     this.index.put(this.#entry(product), known);
     this.#refreshMembership(product.id);
+    if (this.#bundles.size > 0) this.#noteBundlesWith(product.id);
   }
 
   #removeProduct(id: string): void {
@@ -343,6 +392,7 @@ export class ResolvedShop {
     const slot = this.index.slot(id)!;
     this.#forgetProduct(id);
     this.index.remove(id);
+    this.#noteBundlesWith(id);
     for (const cached of this.#members.values()) cached.set.delete(slot);
   }
 
@@ -352,6 +402,7 @@ export class ResolvedShop {
     this.products.delete(id);
     this.#facts.delete(id);
     this.#edges.delete(id);
+    this.#bundles.delete(id);
   }
 
   /** A slug may have passed to another thing meanwhile; then it stays. */

@@ -94,6 +94,11 @@ export function refuseQuantityPrices(tiers: readonly QuantityPrice[]): { at: num
   return undefined;
 }
 
+/** The part of a price that is not tax, rounded half away from zero. `taxRate` in basis points. */
+export function netOf(price: number, taxRate: number, taxIncluded: boolean): number {
+  return taxIncluded ? Math.round((price * 10_000) / (10_000 + taxRate)) : price;
+}
+
 /**
  * Margin in basis points of the price without tax, rounded half away from zero; null without a cost or a price.
  * `taxRate` is in basis points and is contained in the price when `taxIncluded`.

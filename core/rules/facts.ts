@@ -18,6 +18,8 @@ export interface ProductFacts {
   standing: readonly string[];
   /** lowest price of its variants, minor units */
   price: number;
+  /** highest price; of a bundle priced by its parts, the most it can come to */
+  priceMax: number;
   onSale: boolean;
   /** sum over its variants; Infinity when one is not counted */
   stock: number;

@@ -4,13 +4,16 @@ import { isCondition, isVariantGroup, type Condition, type Match, type Rule, typ
 
 const day = (seconds: number) => new Date(seconds * 1000).toISOString().slice(0, 10);
 
+function numberWords(field: Field, x: number, currency: string): string {
+  if (!Number.isFinite(x)) return x > 0 ? 'without end' : '';
+  if (field.type === 'money') return formatMoney(x, currency);
+  if (field.type === 'date') return day(x);
+  return field.unit ? `${x / field.unit.parts} ${field.unit.words}`.trim() : String(x);
+}
+
 function valueWords(field: Field, condition: Condition, currency: string): string {
   const { value, is } = condition;
-  const number = (x: number) => {
-    if (field.type === 'money') return formatMoney(x, currency);
-    if (field.type === 'date' && is !== 'inLast') return day(x);
-    return field.unit ? `${x / field.unit.parts} ${field.unit.words}`.trim() : String(x);
-  };
+  const number = (x: number) => numberWords(field, x, currency);
   if (is === 'inLast') return `${value} ${value === 1 ? 'day' : 'days'}`;
   if (is === 'between' && Array.isArray(value))
     return `${number(value[0] as number)} and ${number(value[1] as number)}`;
@@ -19,7 +22,16 @@ function valueWords(field: Field, condition: Condition, currency: string): strin
   return typeof value === 'number' ? number(value) : `“${value ?? ''}”`;
 }
 
-function conditionWords(condition: Condition, fields: FieldRegistry, currency: string): string {
+/** What a field read from a product, in words; '' when it is nothing. */
+export function actualWords(field: Field, actual: ReturnType<Field['read']>, currency: string): string {
+  if (typeof actual === 'boolean') return actual ? 'yes' : 'no';
+  if (typeof actual === 'number') return numberWords(field, actual, currency);
+  if (typeof actual === 'string') return `“${actual}”`;
+  return actual.flatMap((value) => field.choices?.get(value) ?? []).join(', ');
+}
+
+/** One condition in words: "price is below €25.00". */
+export function conditionWords(condition: Condition, fields: FieldRegistry, currency: string): string {
   const field = fields.get(condition.field);
   if (!field) return `a deleted field “${condition.field}”`;
   const label = field.label.toLowerCase();

@@ -138,9 +138,13 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
           {
             id: 'o_1',
             name: 'Colourway',
-            values: ['Ember', 'Pine'].map((name, i) => ({ id: `w_c${i}`, name, swatch: null })),
+            values: ['Ember', 'Pine'].map((name, i) => ({ id: `w_c${i}`, name, swatch: null, pictureId: null })),
           },
-          { id: 'o_2', name: 'Size', values: ['S', 'L'].map((name, i) => ({ id: `w_s${i}`, name, swatch: null })) },
+          {
+            id: 'o_2',
+            name: 'Size',
+            values: ['S', 'L'].map((name, i) => ({ id: `w_s${i}`, name, swatch: null, pictureId: null })),
+          },
         ],
         variants: variants.map(({ colour, size, price, sale }) => ({
           id: `${id}v${colour}${size}`,

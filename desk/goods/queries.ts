@@ -1,3 +1,4 @@
+import type { BodyInput } from '../../contract/route';
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { routes } from '../../contract';
 import type { ProductAnswer } from '../../contract/goods';
@@ -97,3 +98,27 @@ export function useCopyProduct() {
     onSuccess: keep,
   });
 }
+
+export function useOptionLists() {
+  return useQuery({
+    queryKey: ['option-lists'],
+    queryFn: () => call(routes.optionLists.list),
+    select: ({ lists }) => lists,
+  });
+}
+
+function useListWrite<Input, Answer>(mutationFn: (input: Input) => Promise<Answer>) {
+  const client = useQueryClient();
+  return useMutation({ mutationFn, onSuccess: () => client.invalidateQueries({ queryKey: ['option-lists'] }) });
+}
+
+export const useCreateOptionList = () =>
+  useListWrite((body: BodyInput<typeof routes.optionLists.create>) => call(routes.optionLists.create, { body }));
+
+export const useSaveOptionList = () =>
+  useListWrite(({ id, ...body }: { id: string } & BodyInput<typeof routes.optionLists.update>) =>
+    call(routes.optionLists.update, { params: { id }, body }),
+  );
+
+export const useRemoveOptionList = () =>
+  useListWrite((id: string) => call(routes.optionLists.remove, { params: { id } }));

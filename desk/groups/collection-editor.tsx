@@ -20,8 +20,9 @@ import { Empty, Failed, Loading } from '../ui/states';
 import { Thumb } from '../ui/thumb';
 import { useAutosave } from '../use-autosave';
 import { Board } from './board';
-import { useGroupWrites, useRuleFields, useShelf, useTriedRule } from './queries';
-import { RuleBuilder } from './rule-builder';
+import { useTriedRule } from '../rules/queries';
+import { RuleField } from '../rules/rule-field';
+import { useGroupWrites, useShelf } from './queries';
 
 const sortWords: Record<CollectionSort, string> = {
   featured: 'featured first, then newest',
@@ -86,30 +87,13 @@ function ByRule({
   change: (rule: Rule) => void;
   error?: string;
 }) {
-  const { data: known } = useRuleFields();
   const { data: settings } = useSettings();
   const { data: tried } = useTriedRule(useDeferredValue(rule), sort);
   const currency = settings?.currency ?? 'EUR';
   return (
     <>
       <section className="sheet p-3.5">
-        {known ? (
-          <RuleBuilder
-            rule={rule}
-            change={change}
-            fields={known.fields}
-            counts={new Map((tried?.counts ?? []).map(({ path, count }) => [path.join('.'), count]))}
-            problems={new Map((tried?.problems ?? []).map(({ path, message }) => [path.join('.'), message]))}
-          />
-        ) : (
-          <Loading rows={2} />
-        )}
-        {tried && <p className="mt-3 border-t border-hair pt-2 text-ink-2">In words: {tried.sentence}.</p>}
-        {error && (
-          <p role="alert" className="mt-1 font-semibold text-rose-ink">
-            Not saved yet: {error}
-          </p>
-        )}
+        <RuleField rule={rule} change={change} error={error} sort={sort} />
       </section>
       <section className="sheet pt-3" aria-live="polite">
         <h2 className="px-3.5 pb-1 font-display text-[15px] font-bold">

@@ -2,8 +2,6 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
 import type { BodyInput } from '../../contract/route';
-import type { CollectionSort } from '../../core/catalog/group';
-import type { Rule } from '../../core/rules/rule';
 import { call, wordsOf } from '../api';
 
 export function useGroups(enabled = true) {
@@ -14,19 +12,6 @@ export function useShelf(id: string) {
   return useQuery({
     queryKey: ['groups', 'shelf', id],
     queryFn: () => call(routes.groups.collection, { params: { id } }),
-  });
-}
-
-export function useRuleFields() {
-  return useQuery({ queryKey: ['groups', 'fields'], queryFn: () => call(routes.groups.fields) });
-}
-
-/** Who a rule takes in while it is being made. */
-export function useTriedRule(rule: Rule, sort: CollectionSort) {
-  return useQuery({
-    queryKey: ['groups', 'try', rule, sort],
-    queryFn: ({ signal }) => call(routes.groups.tryRule, { body: { rule, sort }, signal }),
-    placeholderData: (before) => before,
   });
 }
 

@@ -1,15 +1,14 @@
 import { Router } from 'express';
 import multer from 'multer';
-import { goodsRoutes, specSheetRoutes } from '../../contract/goods';
+import { goodsRoutes } from '../../contract/goods';
 import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
-import { goodsRows, listGoods, productAnswer, productHistory } from '../catalog/goods';
+import { goodsRows, listGoods, memberships, productAnswer, productHistory } from '../catalog/goods';
 import { addPictures, changePictures, replacePicture } from '../catalog/picture-writes';
 import { copyParts, copyProduct, relateBack } from '../catalog/product-copies';
 import { productOrRefuse } from '../catalog/product-or-refuse';
 import { changeProduct, createProduct, removeProduct } from '../catalog/product-writes';
 import { changeOptions, changeVariants } from '../catalog/variant-writes';
-import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';
 import { moveStock, stockLedger } from '../catalog/stock';
 import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../pictures/store';
 import { invalid } from '../problem';
@@ -18,21 +17,6 @@ import { answer } from './answer';
 /** One byte more than allowed is let in, so that the refusal can name the file. */
 const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX_PICTURE_BYTES * 2, files: 30 } });
 
-export function specSheetsApi(catalog: Catalog): Router {
-  const router = Router();
-  answer(router, specSheetRoutes.list, () => ({ sheets: specSheets(catalog) }));
-  answer(router, specSheetRoutes.create, ({ body, user }) => ({ id: createSpecSheet(catalog, user, body.name) }));
-  answer(router, specSheetRoutes.update, ({ params, body, user }) => {
-    changeSpecSheet(catalog, user, params.id!, body);
-    return { ok: true as const };
-  });
-  answer(router, specSheetRoutes.remove, ({ params, user }) => {
-    removeSpecSheet(catalog, user, params.id!);
-    return { ok: true as const };
-  });
-  return router;
-}
-
 export function goodsApi(catalog: Catalog): Router {
   const router = Router();
   answer(router, goodsRoutes.list, ({ query }) => listGoods(catalog, query));
@@ -40,6 +24,7 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.create, ({ body, user }) => productAnswer(catalog, createProduct(catalog, user, body)));
   answer(router, goodsRoutes.get, ({ params }) => productAnswer(catalog, params.id!));
   answer(router, goodsRoutes.history, ({ params }) => productHistory(catalog, params.id!));
+  answer(router, goodsRoutes.memberships, ({ params }) => memberships(catalog, params.id!));
   answer(router, goodsRoutes.update, ({ params, body, user }) => {
     changeProduct(catalog, user, params.id!, body);
     return productAnswer(catalog, params.id!);

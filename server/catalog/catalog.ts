@@ -28,6 +28,7 @@ export class Catalog {
   readonly live: LiveShop;
   readonly events = new EventEmitter<{ event: [CatalogEvent] }>();
   readonly mediaFolder: string;
+  readonly filesFolder: string;
 
   constructor(
     folder: string,
@@ -35,6 +36,7 @@ export class Catalog {
   ) {
     this.db = openDatabase(folder);
     this.mediaFolder = join(folder, 'media');
+    this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
     const stock: StockMap = new Map(readStock(this.db).map(({ variantId, count }) => [variantId, count]));
     this.live = new LiveShop(this.db, stock, this.now);

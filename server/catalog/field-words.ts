@@ -32,6 +32,10 @@ export const fieldWords: Record<keyof Fields | 'leftOut', string> = {
   dispatchDays: 'days to dispatch',
   duration: 'duration',
   ownValue: 'value that shoppers choose',
+  bundle: 'what is in it',
+  files: 'files',
+  downloadLimit: 'download limit',
+  downloadDays: 'days to download',
   supplier: 'supplier',
   metaTitle: 'meta title',
   metaDescription: 'meta description',
@@ -59,6 +63,9 @@ export const variantColumns = {
   warnAt: 'warn_at',
   content: 'content',
   weight: 'weight',
+  size: 'size',
+  packageSort: 'package_sort',
+  dispatchDays: 'dispatch_days',
 } as const;
 
 export const variantWords = {
@@ -73,6 +80,9 @@ export const variantWords = {
   warnAt: 'warn-at level',
   content: 'content',
   weight: 'weight',
+  size: 'package size',
+  packageSort: 'package',
+  dispatchDays: 'days to dispatch',
 } as const;
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

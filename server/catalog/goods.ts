@@ -1,13 +1,16 @@
+import { pickedParts } from '../../core/catalog/bundle';
 import { variantName } from '../../core/catalog/variants';
 import { relationKinds, type Product } from '../../core/catalog/product';
 import { phaseOf } from '../../core/catalog/standing';
 import { list, type ChoiceFilter } from '../../core/finder/listing';
+import { shopPrice } from '../../core/placement/bundle';
 import { mediaUrl } from '../../core/placement/card';
 import { keptWhileUnchanged } from '../../core/placement/kept';
 import { placeCounts, whereItShows } from '../../core/placement/where-it-shows';
 import { metaOf } from '../../core/placement/product-view';
 import { taxRateOf } from '../../core/placement/page';
-import { effectivePrice, marginOf, markUpOf } from '../../core/pricing/price';
+import { marginOf, markUpOf } from '../../core/pricing/price';
+import { explain } from '../../core/rules/explain';
 import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
 import type { AnswerOf, QueryOf } from '../../contract/route';
 import type { z } from 'zod';
@@ -26,12 +29,13 @@ export function lifeOf(catalog: Catalog, product: Product): Life {
 
 /** Margins, or mark-ups, of the variants at their prices of now. */
 function margins(catalog: Catalog, product: Product, of = marginOf): Record<string, number | null> {
-  const { settings, now } = catalog.working.shop;
+  const { shop } = catalog.working;
+  const { settings } = shop;
   const taxRate = taxRateOf(settings, product.taxClass);
   return Object.fromEntries(
     product.variants.map((variant) => [
       variant.id,
-      of(effectivePrice(product, variant, now).price, variant.cost, taxRate, settings.taxIncluded),
+      of(shopPrice(shop, product, variant).price, variant.cost, taxRate, settings.taxIncluded),
     ]),
   );
 }
@@ -53,10 +57,9 @@ function places(catalog: Catalog): Uint16Array {
 
 export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
   const { shop } = catalog.working;
-  const prices = product.variants.map((variant) => effectivePrice(product, variant, catalog.working.shop.now).price);
   const known = Object.values(margins(catalog, product)).filter((margin) => margin !== null);
   const face = product.pictures[0];
-  const stock = shop.facts(product.id)?.stock ?? 0;
+  const { stock, price, priceMax } = shop.facts(product.id)!;
   return {
     id: product.id,
     title: product.title,
@@ -66,7 +69,7 @@ export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
     focus: face?.focus ?? null,
     life: lifeOf(catalog, product),
     featured: product.featured,
-    price: { min: Math.min(...prices), max: Math.max(...prices) },
+    price: { min: price, max: priceMax },
     stock: Number.isFinite(stock) ? stock : null,
     places: places(catalog)[shop.index.slot(product.id)!] ?? 0,
     margin: known.length ? Math.min(...known) : null,
@@ -141,6 +144,47 @@ export function listGoods(
   };
 }
 
+/** Products that the relations and the slots of a product name one by one. */
+const namedProducts = ({ relations, bundle }: Product) => [
+  ...relationKinds.flatMap((kind) => {
+    const relation = relations[kind];
+    return relation.how === 'picked' ? relation.ids : [];
+  }),
+  ...pickedParts(bundle),
+];
+
+/** Parts of each slot that the seller is shown; the rest are counted only. */
+const PARTS_SHOWN = 12;
+
+/** What follows from the parts of a bundle, as the seller is told. */
+function bundleAnswer(catalog: Catalog, product: Product): ProductAnswer['bundle'] {
+  const { shop } = catalog.working;
+  const facts = shop.bundle(product.id);
+  if (!facts) return null;
+  const { price, priceMax } = shop.facts(product.id)!;
+  const finite = (stock: number) => (Number.isFinite(stock) ? stock : null);
+  return {
+    price: { min: price, max: priceMax },
+    stock: finite(facts.stock),
+    scarce: facts.scarce.map((at) => facts.slots[at]!.slot.label),
+    slots: facts.slots.map(({ slot, products }) => ({
+      id: slot.id,
+      total: products.length,
+      parts: products.slice(0, PARTS_SHOWN).map((part) => {
+        const known = shop.facts(part.id)!;
+        const face = part.pictures[0];
+        return {
+          id: part.id,
+          title: part.title,
+          thumbnail: face ? mediaUrl(face.media, 160) : null,
+          price: known.price,
+          stock: finite(known.stock),
+        };
+      }),
+    })),
+  };
+}
+
 export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
   const product = productOrRefuse(catalog, id);
   const { shop } = catalog.working;
@@ -153,18 +197,35 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
     markUps: margins(catalog, product, markUpOf),
     duplicates: duplicatesOf(catalog.db, id).map((row) => ({ ...row, title: titleOf(row.productId) })),
     related: Object.fromEntries(
-      relationKinds.flatMap((kind) => {
-        const relation = product.relations[kind];
-        return (relation.how === 'picked' ? relation.ids : []).map((other) => {
-          const face = shop.products.get(other)?.pictures[0];
-          return [other, { title: titleOf(other), thumbnail: face ? mediaUrl(face.media, 160) : null }];
-        });
+      namedProducts(product).map((other) => {
+        const face = shop.products.get(other)?.pictures[0];
+        return [other, { title: titleOf(other), thumbnail: face ? mediaUrl(face.media, 160) : null }];
       }),
     ),
+    bundle: bundleAnswer(catalog, product),
     meta: metaOf(shop, { ...product, metaTitle: '', metaDescription: '' }),
+    tax: { rate: taxRateOf(shop.settings, product.taxClass), included: shop.settings.taxIncluded },
     timeZone: shop.settings.timeZone,
     currency: shop.settings.currency,
     places: whereItShows(shop, id, catalog.now),
+  };
+}
+
+/** Collections that the product is in first, then those that it misses by least. */
+export function memberships(catalog: Catalog, id: string): AnswerOf<typeof goodsRoutes.memberships> {
+  const { shop } = catalog.working;
+  const facts = shop.facts(productOrRefuse(catalog, id).id)!;
+  const collections = [...shop.collections.values()].map((collection) => {
+    const { name, source } = collection;
+    const { isIn, missing, reasons } =
+      source === 'rule'
+        ? explain(collection.rule, facts, shop.fields, shop.now, shop.settings.currency)
+        : { isIn: collection.picked.includes(id), missing: 0, reasons: [] };
+    return { id: collection.id, name, source, isIn, reasons, missing };
+  });
+  collections.sort((a, b) => Number(b.isIn) - Number(a.isIn) || a.missing - b.missing);
+  return {
+    collections: collections.map((one) => ({ ...one, missing: Number.isFinite(one.missing) ? one.missing : null })),
   };
 }
 

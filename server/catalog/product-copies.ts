@@ -35,11 +35,15 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
   const options = product.options.map((option) => ({
     ...option,
     id: again('option', option.id),
-    values: option.values.map((value) => ({ ...value, id: again('optionValue', value.id) })),
+    values: option.values.map((value) => ({
+      ...value,
+      id: again('optionValue', value.id),
+      pictureId: fresh.get(value.pictureId ?? '') ?? null,
+    })),
   }));
   const variants = product.variants.map((variant) => ({
     ...variant,
-    id: newId('variant'),
+    id: again('variant', variant.id),
     values: variant.values.map((value) => fresh.get(value)!),
     pictureId: fresh.get(variant.pictureId ?? '') ?? null,
     sku: '',
@@ -50,7 +54,12 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
     const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
     const { relations, ...plain } = product;
     const leftOut = product.leftOut.map((values) => values.map((value) => fresh.get(value)!));
-    const own = { title, slug, leftOut, standing: 'draft' as const };
+    const files = product.files.map((file) => ({
+      ...file,
+      id: newId('file'),
+      variantId: fresh.get(file.variantId ?? '') ?? null,
+    }));
+    const own = { files, title, slug, leftOut, standing: 'draft' as const };
     insertProduct(db, copy, { ...plain, ...relations, ...own }, catalog.clock().toISOString());
     setProductCategories(db, copy, product.categoryIds);
     setProductTags(db, copy, product.tagIds);

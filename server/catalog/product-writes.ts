@@ -1,9 +1,10 @@
 import { freeSlug, slugFrom } from '../../core/catalog/identity';
-import { emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
+import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
 import { relationKinds, type Product, type ProductKind, type RelationKind } from '../../core/catalog/product';
 import { specProblem } from '../../core/catalog/spec';
 import { canonicalJson } from '../../core/editions/document';
 import { refuseQuantityPrices, refuseSpan } from '../../core/pricing/price';
+import { checkRule } from '../../core/rules/check';
 import { kindWords } from '../../core/rules/field';
 import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';
@@ -22,7 +23,9 @@ import {
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';
+import { bundleProblems, refuseBecomingBundle } from './bundle-checks';
 import type { Catalog } from './catalog';
+import { fileProblems } from './file-writes';
 import { productOrRefuse, type UserId } from './product-or-refuse';
 import { fieldWords } from './field-words';
 import { newVariant } from './variant-writes';
@@ -127,8 +130,12 @@ export function changeProduct(
 ): void {
   const product = productOrRefuse(catalog, id);
   const isOtherKind = typed.kind !== undefined && typed.kind !== product.kind;
+  if (isOtherKind && typed.kind === 'bundle') {
+    const problem = refuseBecomingBundle(catalog, product);
+    if (problem) throw invalidField(['fields', 'kind'], problem);
+  }
   if (isOtherKind && !confirmed) refuseLoss(product, typed.kind!);
-  const fields: Fields = isOtherKind ? { ...emptiedBy(typed.kind!), ...typed } : typed;
+  const fields: Fields = isOtherKind ? { ...emptiedBy(typed.kind!, product.files), ...typed } : typed;
   const { db } = catalog;
   const { categoryIds, tagIds, ...plain } = fields;
   if (plain.description !== undefined) plain.description = cleanRichText(plain.description);
@@ -147,7 +154,7 @@ export function changeProduct(
       setVariants(
         db,
         id,
-        product.variants.map((variant) => ({ ...variant, weight: null })),
+        product.variants.map((variant) => ({ ...variant, ...deliveryFields })),
       );
     if (plain.slug && plain.slug !== product.slug && !isUnseen)
       keepRedirect(db, 'product', product.slug, plain.slug, id);
@@ -174,7 +181,11 @@ function refuseMisfits(catalog: Catalog, product: Product, fields: Fields): void
     const relation = fields[kind];
     if (relation?.how === 'picked' && relation.ids.includes(product.id))
       blame(kind, 'A product cannot stand beside itself.');
+    if (relation?.how === 'rule') blame(kind, checkRule(relation.rule, catalog.working.shop.fields)[0]?.message);
   }
+  if (fields.bundle && after.kind !== 'bundle') blame('bundle', 'Only a bundle holds other products.');
+  else if (fields.bundle) errors.push(...bundleProblems(catalog, product, fields.bundle));
+  if (fields.files) errors.push(...fileProblems(product, fields.files));
   const sheet = catalog.working.shop.specSheets.get(after.specSheetId ?? '');
   for (const attribute of fields.specs ? (sheet?.attributes ?? []) : []) {
     const value = fields.specs![attribute.id];

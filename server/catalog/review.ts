@@ -1,6 +1,6 @@
 import { documentChange, placeChanges } from '../../core/editions/difference';
+import { shopPrice } from '../../core/placement/bundle';
 import { mediaUrl } from '../../core/placement/card';
-import { effectivePrice } from '../../core/pricing/price';
 import { formatMoney } from '../../core/catalog/money';
 import { reachableListings, whereItShows } from '../../core/placement/where-it-shows';
 import type { deskRoutes } from '../../contract/desk';
@@ -53,7 +53,7 @@ function worries(catalog: Catalog, changes: Review['changes']): string[] {
       change.kind === 'product' && change.what !== 'gone' ? catalog.working.products.get(change.key) : undefined;
     if (!product) continue;
     const below = product.variants.find(
-      (each) => each.cost !== null && effectivePrice(product, each, shop.now).price < each.cost,
+      (each) => each.cost !== null && shopPrice(shop, product, each).price < each.cost,
     );
     if (below)
       found.push(`${product.title} would sell below its cost of ${formatMoney(below.cost!, shop.settings.currency)}.`);

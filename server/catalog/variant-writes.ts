@@ -1,10 +1,20 @@
+import { kindParts } from '../../core/catalog/kinds';
 import { formatMoney } from '../../core/catalog/money';
 import { variantDefaults, type Option, type Variant } from '../../core/catalog/product';
-import { checkOptions, holdsWork, planVariants, stillLeftOut, variantName } from '../../core/catalog/variants';
+import {
+  checkOptions,
+  holdsWork,
+  mergeValues,
+  planVariants,
+  stillLeftOut,
+  variantName,
+} from '../../core/catalog/variants';
+import { canonicalJson } from '../../core/editions/document';
 import { refuseSalePrice } from '../../core/pricing/price';
 import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
+import { isOptionList } from '../database/option-lists';
 import { setOptions, setVariants, updateProduct } from '../database/products';
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
@@ -31,6 +41,9 @@ export function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost
     warnAt: like.warnAt ?? null,
     content: like.content ?? null,
     weight: like.weight ?? null,
+    size: like.size ?? null,
+    packageSort: like.packageSort ?? '',
+    dispatchDays: like.dispatchDays ?? null,
   };
 }
 
@@ -43,10 +56,19 @@ export function changeOptions(
     seen,
     options: wanted,
     leftOut: wantedLeftOut,
+    merge = [],
     confirmed,
-  }: { seen: number; options: WantedOptions; leftOut?: string[][]; confirmed: boolean },
+  }: {
+    seen: number;
+    options: WantedOptions;
+    leftOut?: string[][];
+    merge?: { from: string; into: string }[];
+    confirmed: boolean;
+  },
 ): void {
   const product = productOrRefuse(catalog, id);
+  if (!kindParts[product.kind].options && wanted.length > 0)
+    throw invalidField(['options'], 'A bundle is sold as one and has no options; its parts have theirs.');
   const problems = checkOptions(wanted);
   if (problems.length > 0) throw invalid(problems);
   const subject = `product:${id}`;
@@ -61,14 +83,21 @@ export function changeOptions(
   const options = wanted.map((option): Option => ({
     id: idOr(option.id, 'option'),
     name: option.name.trim(),
+    listId: option.listId && isOptionList(catalog.db, option.listId) ? option.listId : null,
     values: option.values.map((value) => ({
       id: idOr(value.id, 'optionValue'),
       name: value.name.trim(),
       swatch: value.swatch,
+      pictureId: product.pictures.some((picture) => picture.id === value.pictureId) ? value.pictureId : null,
     })),
   }));
   const leftOut = stillLeftOut(options, wantedLeftOut ?? product.leftOut);
-  const plan = planVariants(product.options, options, product.variants, leftOut);
+  const kept = new Set(options.flatMap((option) => option.values.map((value) => value.id)));
+  const into = new Map(merge.map(({ from, into }) => [from, into]));
+  for (const [from, to] of into)
+    if (kept.has(from) || !kept.has(to))
+      throw invalidField(['merge'], 'A value that goes can only be merged into one that stays.');
+  const plan = planVariants(product.options, options, mergeValues(product.variants, into), leftOut);
   if (plan.keep.length + plan.add.length === 0)
     throw invalidField(['leftOut'], 'At least one combination must be sold.');
   const losing = plan.drop.filter(holdsWork);
@@ -124,7 +153,7 @@ export function changeVariants(
     for (const name of Object.keys(fields) as (keyof typeof variantColumns)[]) {
       const table = name === 'stock' ? 'stock' : 'variant';
       const columns = journal.columnsChangedSince(seen, `product:${id}`, table, JSON.stringify([variantId]));
-      if (columns.has(variantColumns[name]) && variant[name] !== fields[name])
+      if (columns.has(variantColumns[name]) && canonicalJson(variant[name]) !== canonicalJson(fields[name]))
         clashes.push({
           path: path(name),
           message: `The ${variantWords[name]} was changed by somebody else.`,

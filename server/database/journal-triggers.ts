@@ -13,6 +13,7 @@ export const journaledTables: readonly JournaledTable[] = [
   { name: 'tag', subjectKind: 'tag', subjectColumn: 'id' },
   { name: 'category', subjectKind: 'category', subjectColumn: 'id' },
   { name: 'spec_sheet', subjectKind: 'specSheet', subjectColumn: 'id' },
+  { name: 'option_list', subjectKind: 'optionList', subjectColumn: 'id' },
   { name: 'product', subjectKind: 'product', subjectColumn: 'id' },
   { name: 'product_category', subjectKind: 'product', subjectColumn: 'product_id' },
   { name: 'product_tag', subjectKind: 'product', subjectColumn: 'product_id' },

@@ -44,12 +44,14 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
       options: (options.get(id) ?? []).map((option): Option => ({
         id: option.id as string,
         name: option.name as string,
+        listId: option.list_id as string | null,
         values: ownValues
           .filter((value) => value.option_id === option.id)
           .map((value) => ({
             id: value.id as string,
             name: value.name as string,
             swatch: value.swatch as string | null,
+            pictureId: value.picture_id as string | null,
           })),
       })),
       variants: (variants.get(id) ?? []).map((variant): Variant => ({
@@ -66,6 +68,9 @@ export function readProducts(db: Db, ids?: readonly string[]): Product[] {
         warnAt: variant.warn_at as number | null,
         content: variant.content as number | null,
         weight: variant.weight as number | null,
+        size: fromColumn(variant.size, 'json') as Variant['size'],
+        packageSort: variant.package_sort as string,
+        dispatchDays: variant.dispatch_days as number | null,
       })),
       pictures: (pictures.get(id) ?? []).map((picture): Picture => ({
         id: picture.id as string,
@@ -119,6 +124,10 @@ export const productColumns: Record<keyof ProductFields, ProductColumn> = {
   dispatchDays: { column: 'dispatch_days' },
   duration: { column: 'duration' },
   ownValue: { column: 'own_value', as: 'json' },
+  bundle: { column: 'bundle', as: 'json' },
+  files: { column: 'files', as: 'json' },
+  downloadLimit: { column: 'download_limit' },
+  downloadDays: { column: 'download_days' },
   supplier: { column: 'supplier' },
   metaTitle: { column: 'meta_title' },
   metaDescription: { column: 'meta_description' },
@@ -213,16 +222,20 @@ export function setOptions(db: Db, id: string, options: readonly Option[]): void
   );
   db.prepare(`DELETE FROM option WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
   const putOption = db.prepare(
-    `INSERT INTO option (id, product_id, position, name) VALUES (?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name`,
+    `INSERT INTO option (id, product_id, position, name, list_id) VALUES (?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name, list_id = excluded.list_id`,
   );
   const putValue = db.prepare(
-    `INSERT INTO option_value (id, product_id, option_id, position, name, swatch) VALUES (?, ?, ?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name, swatch = excluded.swatch`,
+    `INSERT INTO option_value (id, product_id, option_id, position, name, swatch, picture_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name, swatch = excluded.swatch,
+       picture_id = excluded.picture_id`,
   );
   options.forEach((option, position) => {
-    putOption.run(option.id, id, position, option.name);
-    option.values.forEach((value, place) => putValue.run(value.id, id, option.id, place, value.name, value.swatch));
+    putOption.run(option.id, id, position, option.name, option.listId);
+    option.values.forEach((value, place) =>
+      putValue.run(value.id, id, option.id, place, value.name, value.swatch, value.pictureId),
+    );
   });
 }
 
@@ -235,13 +248,14 @@ export function setVariants(db: Db, id: string, variants: readonly Variant[], ch
   db.prepare(`DELETE FROM variant WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
   const put = db.prepare(
     `INSERT INTO variant (id, product_id, position, value_ids, sku, price, sale_price, cost, picture_id, barcode,
-       supplier_number, warn_at, content, weight)
+       supplier_number, warn_at, content, weight, size, package_sort, dispatch_days)
      VALUES (@id, @productId, @position, @valueIds, @sku, @price, @salePrice, @cost, @pictureId, @barcode,
-       @supplierNumber, @warnAt, @content, @weight)
+       @supplierNumber, @warnAt, @content, @weight, @size, @packageSort, @dispatchDays)
      ON CONFLICT DO UPDATE SET position = excluded.position, value_ids = excluded.value_ids, sku = excluded.sku,
        price = excluded.price, sale_price = excluded.sale_price, cost = excluded.cost, picture_id = excluded.picture_id,
        barcode = excluded.barcode, supplier_number = excluded.supplier_number, warn_at = excluded.warn_at,
-       content = excluded.content, weight = excluded.weight`,
+       content = excluded.content, weight = excluded.weight, size = excluded.size,
+       package_sort = excluded.package_sort, dispatch_days = excluded.dispatch_days`,
   );
   const putStock = db.prepare(
     `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
@@ -249,8 +263,8 @@ export function setVariants(db: Db, id: string, variants: readonly Variant[], ch
   );
   variants.forEach((variant, position) => {
     if (changed && !changed.has(variant.id)) return;
-    const { values, stock, ...plain } = variant;
-    put.run({ ...plain, productId: id, position, valueIds: JSON.stringify(values) });
+    const { values, stock, size, ...plain } = variant;
+    put.run({ ...plain, size: toColumn(size, 'json'), productId: id, position, valueIds: JSON.stringify(values) });
     putStock.run(variant.id, id, stock);
   });
 }

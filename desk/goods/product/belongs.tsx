@@ -1,16 +1,21 @@
 import { X } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
+import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
 import { call, wordsOf } from '../../api';
-import { useGroups } from '../../groups/queries';
+import { useGroups, useGroupWrites } from '../../groups/queries';
 import type { Autosave } from '../../use-autosave';
+import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
 import { TextField } from '../../ui/field';
+import { Select } from '../../ui/select';
 import { fieldOf } from './fields';
 import { Part } from './part';
+import { WhyCollections } from './why-collections';
 
-function Chip({ label, note, remove }: { label: string; note?: string; remove: () => void }) {
+function Chip({ label, note, remove }: { label: string; note?: ReactNode; remove: () => void }) {
   return (
     <span className="flex items-center gap-1.5 rounded-lg border border-line bg-sheet py-1 pl-2.5 pr-1">
       {label}
@@ -24,6 +29,51 @@ function Chip({ label, note, remove }: { label: string; note?: string; remove: (
         <X size={12} aria-hidden="true" />
       </button>
     </span>
+  );
+}
+
+interface NewCategoryProps {
+  name: string;
+  categories: readonly { id: string; name: string; level: number }[];
+  take: (id: string) => void;
+  close: () => void;
+}
+
+/** Makes a category where it is needed, below the one that is chosen. */
+function NewCategory({ name, categories, take, close }: NewCategoryProps) {
+  const [parentId, setParentId] = useState('');
+  const { createCategory } = useGroupWrites();
+  const make = () =>
+    createCategory.mutate(
+      { name, parentId: parentId || null },
+      {
+        onSuccess: ({ id }) => {
+          take(id);
+          close();
+        },
+      },
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-2 rounded-lg bg-marigold-soft px-3 py-2">
+      <span>
+        New category <strong>{name}</strong>
+      </span>
+      <Select
+        label="Stands"
+        value={parentId}
+        choices={[
+          { value: '', label: 'at the top of the tree' },
+          ...categories
+            .filter(({ level }) => level < MAX_CATEGORY_DEPTH)
+            .map((each) => ({ value: each.id, label: `${'\u2002'.repeat(each.level - 1)}in ${each.name}` })),
+        ]}
+        choose={setParentId}
+      />
+      <Button look="main" disabled={createCategory.isPending} onClick={make}>
+        Make it
+      </Button>
+      <Button onClick={close}>Leave it</Button>
+    </div>
   );
 }
 
@@ -43,7 +93,9 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
       .catch((error: unknown) => toast.error(wordsOf(error)));
   };
   const addTag = (id: string) => save.change({ tagIds: [...tagIds, id] });
+  const addCategory = (id: string) => save.change({ categoryIds: [...categoryIds, id] });
   const setBrand = (id: string | null) => save.change({ brandId: id });
+  const [newCategory, setNewCategory] = useState<string | null>(null);
   const row = 'flex flex-wrap items-center gap-2';
   return (
     <Part id="belongs" title="Belongs to">
@@ -54,7 +106,19 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
             <Chip
               key={id}
               label={names.get(id) ?? '…'}
-              note={i === 0 && categoryIds.length > 1 ? 'main' : undefined}
+              note={
+                categoryIds.length < 2 ? undefined : i === 0 ? (
+                  'main'
+                ) : (
+                  <button
+                    type="button"
+                    className="text-petrol hover:underline"
+                    onClick={() => save.change({ categoryIds: [id, ...categoryIds.filter((each) => each !== id)] })}
+                  >
+                    make it main
+                  </button>
+                )
+              }
               remove={() => save.change({ categoryIds: categoryIds.filter((each) => each !== id) })}
             />
           ))}
@@ -63,9 +127,22 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
             choices={(data?.categories ?? [])
               .filter(({ id }) => !categoryIds.includes(id))
               .map(({ id, name, level }) => ({ value: id, label: `${'  '.repeat(level - 1)}${name}` }))}
-            choose={(id) => save.change({ categoryIds: [...categoryIds, id] })}
+            choose={addCategory}
+            make={setNewCategory}
+            makeWords="New category"
           />
         </div>
+        {newCategory !== null && (
+          <>
+            <span />
+            <NewCategory
+              name={newCategory}
+              categories={data?.categories ?? []}
+              close={() => setNewCategory(null)}
+              take={addCategory}
+            />
+          </>
+        )}
         <span className="pt-1 font-semibold">Tags</span>
         <div className={row}>
           {tagIds.map((id) => (
@@ -110,6 +187,8 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
           onChange={(event) => supplier.change(event.target.value)}
           className="!w-60"
         />
+        <span className="font-semibold">Collections</span>
+        <WhyCollections id={product.id} />
       </div>
       {Object.entries(save.errors)
         .filter(([key]) => ['categoryIds', 'tagIds', 'brandId'].includes(key))

@@ -1,9 +1,8 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { Columns3 } from 'lucide-react';
 import { useState } from 'react';
-import { kindParts } from '../../../core/catalog/kinds';
 import type { Product } from '../../../core/catalog/product';
-import { columnOf, usualColumns, variantColumns, type ColumnName } from './variant-columns';
+import { columnOf, columnsOf, usualColumns, variantColumns, type ColumnName } from './variant-columns';
 
 const KEPT = 'dispona.variant-columns';
 
@@ -16,12 +15,6 @@ function kept(): ColumnName[] {
   }
   return [...usualColumns];
 }
-
-/** The columns that a product can have. */
-const columnsOf = ({ kind, unitPricing }: Product): ColumnName[] =>
-  variantColumns
-    .map(({ name }) => name)
-    .filter((name) => (name !== 'weight' || kindParts[kind].delivery) && (name !== 'content' || unitPricing !== null));
 
 /** The columns of the variant table, remembered in this browser; those that a product's kind has not are left out. */
 export function useColumns(product: Product): [ColumnName[], (columns: ColumnName[]) => void] {

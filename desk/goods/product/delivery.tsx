@@ -1,14 +1,11 @@
 import type { ProductAnswer } from '../../../contract/goods';
 import type { PackageSize } from '../../../core/catalog/product';
-import { readMeasure, readSize, weightWords } from '../../../core/catalog/units';
+import { packageWords, readMeasure, readSize, weightWords } from '../../../core/catalog/units';
 import type { Autosave } from '../../use-autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
 import { fieldOf } from './fields';
 import { Part } from './part';
-
-const sizeWords = (size: PackageSize | null) =>
-  size ? `${size.length / 10} × ${size.width / 10} × ${size.height / 10} cm` : '';
 
 const readDays = (typed: string) => {
   if (typed.trim() === '') return { value: null };
@@ -21,11 +18,15 @@ export function Delivery({ answer: { product }, save }: { answer: ProductAnswer;
   const sort = fieldOf(product, save, 'packageSort');
   const days = fieldOf(product, save, 'dispatchDays');
   return (
-    <Part id="delivery" title="Delivery">
+    <Part
+      id="delivery"
+      title="Delivery"
+      hint="of every variant, but for what the columns of the table say of single ones"
+    >
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         <MeasureField
           label="Weight"
-          hint="350 g or 1.2 kg; the column Weight holds where a variant differs"
+          hint="350 g or 1.2 kg"
           shown={weight.value === null ? '' : weightWords(weight.value)}
           read={(typed) => {
             if (typed.trim() === '') return { value: null };
@@ -40,7 +41,7 @@ export function Delivery({ answer: { product }, save }: { answer: ProductAnswer;
           label="Package size"
           hint="length × width × height"
           placeholder="35 × 12 × 4 cm"
-          shown={sizeWords(size.value)}
+          shown={packageWords(size.value)}
           read={readSize}
           error={size.error}
           unsaved={size.unsaved}

@@ -1,144 +1,37 @@
-import { X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
-import { MAX_OPTIONS } from '../../../core/catalog/variants';
+import { holdsWork, MAX_OPTIONS, variantName } from '../../../core/catalog/variants';
 import { call, CallError, wordsOf } from '../../api';
 import { Button } from '../../ui/button';
 import { useConfirm } from '../../ui/confirm';
 import { useKeepProduct } from '../queries';
+import { MergeValue } from './merge-value';
+import type { OptionDraft } from './option-drafts';
+import { OptionRow } from './option-row';
 import { Part } from './part';
-
-interface Value {
-  id: string | null;
-  name: string;
-  swatch: string | null;
-}
-interface Row {
-  id: string | null;
-  name: string;
-  values: Value[];
-}
-
-/** Usual names of colours, so that a swatch is there without asking. */
-const knownColours: Record<string, string> = {
-  ember: '#e4572e',
-  pine: '#0f6b5f',
-  plum: '#5b3f9e',
-  sea: '#1d4f91',
-  sun: '#f3a712',
-  red: '#c8102e',
-  blue: '#1f5fbf',
-  green: '#2e8b57',
-  yellow: '#f2c230',
-  black: '#1c1c1c',
-  white: '#ffffff',
-  orange: '#ee7f22',
-  purple: '#6b3fa0',
-  grey: '#8a8f94',
-};
-
-function OptionRow({
-  row,
-  errors,
-  change,
-  remove,
-}: {
-  row: Row;
-  errors: string[];
-  change: (row: Row) => void;
-  remove: () => void;
-}) {
-  const [typed, setTyped] = useState('');
-  const hasSwatches = row.values.some((value) => value.swatch) || /colou?r/i.test(row.name);
-  const add = () => {
-    const name = typed.trim();
-    if (name === '') return;
-    const swatch = hasSwatches ? (knownColours[name.toLowerCase()] ?? '#9aa5ad') : null;
-    change({ ...row, values: [...row.values, { id: null, name, swatch }] });
-    setTyped('');
-  };
-  const setValue = (at: number, value: Partial<Value>) =>
-    change({ ...row, values: row.values.map((each, i) => (i === at ? { ...each, ...value } : each)) });
-  return (
-    <li>
-      <div className="flex flex-wrap items-center gap-2">
-        <input
-          aria-label="Name of the option"
-          defaultValue={row.name}
-          key={row.name}
-          onBlur={(event) => event.target.value !== row.name && change({ ...row, name: event.target.value })}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-          className="w-28 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
-        />
-        {row.values.map((value, at) => (
-          <span key={at} className="flex items-center gap-1.5 rounded-lg border border-line bg-sheet py-1 pl-2 pr-1">
-            {value.swatch && (
-              <input
-                type="color"
-                aria-label={`Colour of ${value.name}`}
-                defaultValue={value.swatch}
-                onBlur={(event) => event.target.value !== value.swatch && setValue(at, { swatch: event.target.value })}
-                className="size-4 cursor-pointer rounded-full border-0 bg-transparent p-0"
-              />
-            )}
-            <input
-              aria-label={`Value of ${row.name}`}
-              defaultValue={value.name}
-              key={value.name}
-              size={Math.max(3, value.name.length)}
-              onBlur={(event) => event.target.value !== value.name && setValue(at, { name: event.target.value })}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-              className="bg-transparent"
-            />
-            <button
-              type="button"
-              aria-label={`Remove ${value.name}`}
-              onClick={() => change({ ...row, values: row.values.filter((_, i) => i !== at) })}
-              className="rounded p-0.5 text-ink-2 hover:text-rose"
-            >
-              <X size={12} aria-hidden="true" />
-            </button>
-          </span>
-        ))}
-        <input
-          aria-label={`New value of ${row.name || 'this option'}`}
-          placeholder="type, then Enter"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && add()}
-          onBlur={add}
-          className="w-32 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
-        />
-        <button type="button" onClick={remove} className="text-ink-2 hover:text-rose hover:underline">
-          remove option
-        </button>
-      </div>
-      {errors.map((message) => (
-        <p key={message} role="alert" className="mt-1 text-rose-ink">
-          {message}
-        </p>
-      ))}
-    </li>
-  );
-}
 
 export function Options({ answer }: { answer: ProductAnswer }) {
   const { product, revision } = answer;
   const keep = useKeepProduct();
   const [ask, dialog] = useConfirm();
   /** what is typed while it cannot be saved yet: an option without values, or with names that clash */
-  const [draft, setDraft] = useState<Row[] | null>(null);
+  const [draft, setDraft] = useState<OptionDraft[] | null>(null);
   const [errors, setErrors] = useState<{ option: number; message: string }[]>([]);
   const [naming, setNaming] = useState('');
-  const rows: Row[] = draft ?? product.options;
+  /** a value that is to go although variants with work in them have it */
+  const [leaving, setLeaving] = useState<{ row: number; at: number } | null>(null);
+  const rows: OptionDraft[] = draft ?? product.options;
 
-  const save = (next: Row[], confirmed = false) => {
+  const save = (next: OptionDraft[], confirmed = false, merge: { from: string; into: string }[] = []) => {
     setDraft(next);
     setErrors([]);
     if (next.some((row) => row.values.length === 0)) return;
-    call(routes.goods.setOptions, { params: { id: product.id }, body: { seen: revision, options: next, confirmed } })
+    call(routes.goods.setOptions, {
+      params: { id: product.id },
+      body: { seen: revision, options: next, merge, confirmed },
+    })
       .then((saved) => {
         keep(saved);
         setDraft(null);
@@ -150,7 +43,7 @@ export function Options({ answer }: { answer: ProductAnswer }) {
             title: error.message,
             detail: error.problem.detail,
             doIt: 'Remove them',
-            run: () => save(next, true),
+            run: () => save(next, true, merge),
           });
         } else if (error instanceof CallError && error.is('invalid'))
           setErrors(error.errors.map(({ path, message }) => ({ option: Number(path[1] ?? 0), message })));
@@ -160,10 +53,21 @@ export function Options({ answer }: { answer: ProductAnswer }) {
         }
       });
   };
+  const without = (row: number, at: number) =>
+    rows.map((each, i) => (i === row ? { ...each, values: each.values.filter((_, v) => v !== at) } : each));
+  const held = (row: number, at: number) => {
+    const id = rows[row]!.values[at]!.id;
+    return product.variants.filter((variant) => id !== null && variant.values.includes(id) && holdsWork(variant));
+  };
+  const removeValue = (row: number, at: number) => {
+    const canMerge = rows[row]!.values.some(({ id }, i) => i !== at && id !== null);
+    if (canMerge && held(row, at).length > 0) setLeaving({ row, at });
+    else save(without(row, at));
+  };
   const addOption = () => {
     const name = naming.trim();
     if (name === '') return;
-    save([...rows, { id: null, name, values: [] }]);
+    save([...rows, { id: null, name, listId: null, values: [] }]);
     setNaming('');
   };
   const sizes = rows.filter((row) => row.values.length > 0).map((row) => row.values.length);
@@ -189,6 +93,8 @@ export function Options({ answer }: { answer: ProductAnswer }) {
           <OptionRow
             key={at}
             row={row}
+            pictures={product.pictures}
+            removeValue={(value) => removeValue(at, value)}
             errors={[
               ...errors.filter(({ option }) => option === at).map(({ message }) => message),
               ...(draft && row.values.length === 0 ? ['Add a value, and the option is saved.'] : []),
@@ -223,6 +129,20 @@ export function Options({ answer }: { answer: ProductAnswer }) {
         )}
       </div>
       {dialog}
+      {leaving && (
+        <MergeValue
+          value={rows[leaving.row]!.values[leaving.at]!.name}
+          held={held(leaving.row, leaving.at).map(
+            (variant) => `${variantName(product.options, variant)}: ${variant.stock ?? 'uncounted'} in stock`,
+          )}
+          others={rows[leaving.row]!.values.filter(({ id }, i) => i !== leaving.at && id !== null)}
+          close={() => setLeaving(null)}
+          drop={() => save(without(leaving.row, leaving.at), true)}
+          merge={(into) =>
+            save(without(leaving.row, leaving.at), true, [{ from: rows[leaving.row]!.values[leaving.at]!.id!, into }])
+          }
+        />
+      )}
     </Part>
   );
 }

@@ -17,8 +17,10 @@ import { Empty, Failed, Loading } from '../../ui/states';
 import { LifeTag } from '../../ui/swing-tag';
 import { useCopyProduct, useProduct, useSpecSheets } from '../queries';
 import { Belongs } from './belongs';
+import { BundlePart } from './bundle';
 import { CopyParts } from './copy-parts';
 import { Delivery } from './delivery';
+import { Files } from './files';
 import { GoesWith } from './goes-with';
 import { History } from './history';
 import { InSearch } from './in-search';
@@ -90,11 +92,13 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       })
       .catch((error: unknown) => toast.error(wordsOf(error)));
   };
+  const kind = kindParts[product.kind];
   const specs = specCount(product, useSpecSheets().data?.sheets ?? []);
   const parts: { id: string; label: string; count?: number | string; isShort?: boolean }[] = [
     { id: 'pictures', label: 'Pictures', count: product.pictures.length },
     { id: 'words', label: 'Words' },
-    { id: 'options', label: 'Options', count: product.options.length },
+    ...(kind.slots ? [{ id: 'bundle', label: 'What is in it', count: product.bundle?.slots.length ?? 0 }] : []),
+    ...(kind.options ? [{ id: 'options', label: 'Options', count: product.options.length }] : []),
     { id: 'prices', label: 'Price & stock', count: product.variants.length },
     {
       id: 'specs',
@@ -102,7 +106,8 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       count: specs.of ? `${specs.filled}/${specs.of}` : undefined,
       isShort: specs.filled < specs.of,
     },
-    ...(kindParts[product.kind].delivery ? [{ id: 'delivery', label: 'Delivery' }] : []),
+    ...(kind.delivery ? [{ id: 'delivery', label: 'Delivery' }] : []),
+    { id: 'files', label: kind.downloads ? 'Files' : 'Manuals', count: product.files.length || undefined },
     {
       id: 'belongs',
       label: 'Belongs to',
@@ -178,11 +183,13 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <Clashes save={cells} />
           <Pictures answer={answer} />
           <Words answer={answer} save={fields} />
-          <Options answer={answer} />
+          {kind.slots && <BundlePart answer={answer} save={fields} />}
+          {kind.options && <Options answer={answer} />}
           <VariantTable answer={answer} save={cells} fields={fields} />
           <Specs answer={answer} save={fields} />
-          {kindParts[product.kind].delivery && <Delivery answer={answer} save={fields} />}
+          {kind.delivery && <Delivery answer={answer} save={fields} />}
           <KindPart answer={answer} save={fields} />
+          <Files answer={answer} save={fields} />
           <Belongs answer={answer} save={fields} />
           <GoesWith answer={answer} save={fields} />
           <InSearch answer={answer} save={fields} />

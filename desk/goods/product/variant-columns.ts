@@ -1,11 +1,24 @@
 import { barcodeProblem } from '../../../core/catalog/barcode';
+import { kindParts } from '../../../core/catalog/kinds';
 import { parseMoney, plainAmount } from '../../../core/catalog/money';
-import type { Product, Variant } from '../../../core/catalog/product';
-import { readMeasure } from '../../../core/catalog/units';
+import type { PackageSize, Product, Variant } from '../../../core/catalog/product';
+import { packageWords, readMeasure, readSize } from '../../../core/catalog/units';
 import { unitPricingWords } from '../../../core/pricing/price';
 
 export type ColumnName =
-  'sku' | 'barcode' | 'supplierNumber' | 'price' | 'salePrice' | 'cost' | 'stock' | 'warnAt' | 'content' | 'weight';
+  | 'sku'
+  | 'barcode'
+  | 'supplierNumber'
+  | 'price'
+  | 'salePrice'
+  | 'cost'
+  | 'stock'
+  | 'warnAt'
+  | 'content'
+  | 'weight'
+  | 'size'
+  | 'packageSort'
+  | 'dispatchDays';
 
 export type Reading = { value: unknown } | { problem: string };
 
@@ -95,11 +108,37 @@ export const variantColumns: readonly VariantColumn[] = [
   measure('content', 'Content', '—', contentBase),
   // Weights are whole grams: thousandths of a kilogram.
   measure('weight', 'Weight', 'as all', () => 'kg'),
+  {
+    ...words('size', 'Package size', 'w-36 min-w-36'),
+    placeholder: 'as all',
+    show: (value) => packageWords(value as PackageSize | null),
+    read: readSize,
+  },
+  { ...words('packageSort', 'Sort of package', 'w-28 min-w-28'), placeholder: 'as all' },
+  count('dispatchDays', 'Dispatch', 'as all', 'Type whole days, or nothing.'),
 ];
 
 /** The heading of a column: what services count are places. */
 export const columnLabel = ({ name, label }: VariantColumn, { kind }: Product) =>
   name === 'stock' && kind === 'service' ? 'Places' : label;
+
+const deliveryColumns: ReadonlySet<ColumnName> = new Set(['weight', 'size', 'packageSort', 'dispatchDays']);
+
+/** The columns that a product of its kind, priced in its way, can have. */
+export function columnsOf({ kind, unitPricing, bundle }: Product): ColumnName[] {
+  const parts = kindParts[kind];
+  const isOfParts = bundle?.pricing.how === 'parts';
+  return variantColumns
+    .map(({ name }) => name)
+    .filter(
+      (name) =>
+        (parts.delivery || !deliveryColumns.has(name)) &&
+        (name !== 'content' || unitPricing !== null) &&
+        // What a bundle has follows from its parts.
+        !(parts.slots && (name === 'stock' || name === 'warnAt')) &&
+        !(isOfParts && (name === 'price' || name === 'salePrice')),
+    );
+}
 
 export const columnOf = (name: ColumnName) => variantColumns.find((column) => column.name === name)!;
 

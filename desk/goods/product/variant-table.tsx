@@ -19,6 +19,7 @@ import { useCells } from './use-cells';
 import { cellKey } from './use-product-autosave';
 import { VariantCell } from './variant-cell';
 import { columnLabel, columnOf } from './variant-columns';
+import { WhyPrice } from './why-price';
 
 function PictureCell({ answer, variant, save }: { answer: ProductAnswer; variant: Variant; save: Autosave }) {
   const { pictures } = answer.product;
@@ -83,7 +84,7 @@ interface Props {
 }
 
 export function VariantTable({ answer, save, fields }: Props) {
-  const { product, margins, markUps } = answer;
+  const { product, margins } = answer;
   const [columns, setColumns] = useColumns(product);
   const [isSetting, setSetting] = useState(false);
   const [isMoving, setMoving] = useState(false);
@@ -131,7 +132,7 @@ export function VariantTable({ answer, save, fields }: Props) {
               ))}
               <th
                 className="border border-hair px-2 text-right font-semibold"
-                title="Of the price without tax. Mark-up on cost below the pointer."
+                title="Of the price without tax. Each opens how it comes about."
               >
                 Margin
               </th>
@@ -192,10 +193,11 @@ export function VariantTable({ answer, save, fields }: Props) {
                     );
                   })}
                   <td
-                    title={`Mark-up on cost: ${percent(markUps[variant.id])}`}
                     className={clsx('border border-hair px-2 text-right', (margin ?? 0) < 0 && 'font-bold text-rose')}
                   >
-                    {percent(margin)}
+                    <WhyPrice answer={answer} variant={variant} name={name}>
+                      {percent(margin)}
+                    </WhyPrice>
                   </td>
                 </tr>
               );

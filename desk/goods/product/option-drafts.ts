@@ -1,0 +1,39 @@
+import { fold } from '../../../core/catalog/identity';
+
+/** An option value as it is being edited; one without an id is new. */
+export interface OptionValueDraft {
+  id: string | null;
+  name: string;
+  swatch: string | null;
+  pictureId: string | null;
+}
+
+export interface OptionDraft {
+  id: string | null;
+  name: string;
+  listId: string | null;
+  values: OptionValueDraft[];
+}
+
+/** Usual names of colours, so that a swatch is there without asking. */
+const knownColours: Record<string, string> = {
+  ember: '#e4572e',
+  pine: '#0f6b5f',
+  plum: '#5b3f9e',
+  sea: '#1d4f91',
+  sun: '#f3a712',
+  red: '#c8102e',
+  blue: '#1f5fbf',
+  green: '#2e8b57',
+  yellow: '#f2c230',
+  black: '#1c1c1c',
+  white: '#ffffff',
+  orange: '#ee7f22',
+  purple: '#6b3fa0',
+  grey: '#8a8f94',
+};
+
+export const colourOf = (name: string) => knownColours[fold(name).trim()] ?? '#9aa5ad';
+
+export const isOfColours = ({ name, values }: OptionDraft) =>
+  values.some((value) => value.swatch) || /colou?r/i.test(name);

@@ -1,0 +1,85 @@
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { arrayMove, rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
+import { useState } from 'react';
+import type { Picture } from '../../../core/catalog/product';
+import { useDragSensors } from '../../ui/drag';
+import { colourOf, isOfColours, type OptionDraft } from './option-drafts';
+import { OptionLists } from './option-lists';
+import { OptionValue } from './option-value';
+
+interface Props {
+  row: OptionDraft;
+  pictures: readonly Picture[];
+  errors: readonly string[];
+  change: (row: OptionDraft) => void;
+  removeValue: (at: number) => void;
+  remove: () => void;
+}
+
+/** One option: its name and its values one after the other. */
+export function OptionRow({ row, pictures, errors, change, removeValue, remove }: Props) {
+  const [typed, setTyped] = useState('');
+  const sensors = useDragSensors();
+  const hasSwatches = isOfColours(row);
+  const keys = row.values.map(({ id, name }) => id ?? `new ${name}`);
+  const add = () => {
+    const name = typed.trim();
+    if (name === '') return;
+    const value = { id: null, name, swatch: hasSwatches ? colourOf(name) : null, pictureId: null };
+    change({ ...row, values: [...row.values, value] });
+    setTyped('');
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const [from, to] = [keys.indexOf(String(active.id)), keys.indexOf(String(over.id))];
+    change({ ...row, values: arrayMove(row.values, from, to) });
+  };
+  return (
+    <li>
+      <div className="flex flex-wrap items-center gap-2">
+        <input
+          aria-label="Name of the option"
+          defaultValue={row.name}
+          key={row.name}
+          onBlur={(event) => event.target.value !== row.name && change({ ...row, name: event.target.value })}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          className="w-28 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
+        />
+        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+          <SortableContext items={keys} strategy={rectSortingStrategy}>
+            {row.values.map((value, at) => (
+              <OptionValue
+                key={keys[at]}
+                id={keys[at]!}
+                value={value}
+                optionName={row.name}
+                hasSwatches={hasSwatches}
+                pictures={pictures}
+                change={(next) => change({ ...row, values: row.values.map((each, i) => (i === at ? next : each)) })}
+                remove={() => removeValue(at)}
+              />
+            ))}
+          </SortableContext>
+        </DndContext>
+        <input
+          aria-label={`New value of ${row.name || 'this option'}`}
+          placeholder="type, then Enter"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && add()}
+          onBlur={add}
+          className="w-32 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
+        />
+        <OptionLists row={row} change={change} />
+        <button type="button" onClick={remove} className="text-ink-2 hover:text-rose hover:underline">
+          remove option
+        </button>
+      </div>
+      {errors.map((message) => (
+        <p key={message} role="alert" className="mt-1 text-rose-ink">
+          {message}
+        </p>
+      ))}
+    </li>
+  );
+}
