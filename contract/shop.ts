@@ -66,6 +66,31 @@ export const listingSchema = z.object({
 
 const labelled = z.object({ label: z.string(), value: z.string() });
 
+/** What a bundle is chosen from. `off`: basis points off the sum of the parts; null when its price is fixed. */
+const bundleViewSchema = z.object({
+  off: z.number().int().nullable(),
+  slots: z.array(
+    z.object({
+      id: z.string(),
+      label: z.string(),
+      min: z.number().int(),
+      max: z.number().int(),
+      usual: z.string().nullable(),
+      parts: z.array(
+        z.object({
+          id: z.string(),
+          title: z.string(),
+          url: z.string(),
+          picture: pictureViewSchema.nullable(),
+          variants: z.array(
+            z.object({ id: z.string(), label: z.string(), price: z.number().int(), most: z.number().int() }),
+          ),
+        }),
+      ),
+    }),
+  ),
+});
+
 export const shopProductSchema = z.object({
   id: z.string(),
   kind: productKindSchema,
@@ -83,7 +108,14 @@ export const shopProductSchema = z.object({
     z.object({
       key: z.string(),
       label: z.string(),
-      values: z.array(z.object({ key: z.string(), label: z.string(), colour: z.string().nullable() })),
+      values: z.array(
+        z.object({
+          key: z.string(),
+          label: z.string(),
+          colour: z.string().nullable(),
+          picture: z.string().nullable(),
+        }),
+      ),
     }),
   ),
   variants: z.array(
@@ -101,6 +133,7 @@ export const shopProductSchema = z.object({
       few: z.boolean(),
       image: z.string().nullable(),
       pictureId: z.string().nullable(),
+      delivery: z.array(labelled).nullable(),
     }),
   ),
   pricing: pricingSchema,
@@ -110,6 +143,11 @@ export const shopProductSchema = z.object({
   orderDelay: z.string().nullable(),
   specs: z.array(z.object({ heading: z.string(), rows: z.array(labelled) })),
   delivery: z.array(labelled),
+  bundle: bundleViewSchema.nullable(),
+  priceRange: z.object({ low: z.number().int(), high: z.number().int() }),
+  downloads: z.array(z.object({ name: z.string(), size: z.string(), variantId: z.string().nullable() })),
+  downloadTerms: z.string(),
+  files: z.array(z.object({ role: z.enum(['sample', 'manual']), name: z.string(), size: z.string(), url: z.string() })),
   meta: z.object({ title: z.string(), description: z.string(), noindex: z.boolean() }),
 });
 

@@ -27,6 +27,8 @@ export interface ShopData {
   base: string;
   /** path and query without the base */
   url: string;
+  /** where the shop is, such as https://shop.example */
+  origin: string;
   menu: MenuView;
   page: PageData;
 }

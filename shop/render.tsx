@@ -56,14 +56,14 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escapeText(titleOf(data))}</title>
 <meta name="description" content="${escapeText(descriptionOf(data))}">
-${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
+${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
 <link rel="icon" href="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 32 32'%3E%3Cpath d='M16 2 28 14 16 30 4 14Z' fill='%2312364a'/%3E%3Cpath d='M16 2v28L4 14Z' fill='%230d6470'/%3E%3C/svg%3E">
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
 </head>
 <body>
 <div id="shop">${renderToString(<ShopApp initial={data} />)}</div>
 <script type="application/json" id="shop-data">${json}</script>
-${page.kind === 'product' ? `<script type="application/ld+json">${scriptJson(structuredProduct(page.product))}</script>` : ''}
+${page.kind === 'product' ? `<script type="application/ld+json">${scriptJson(structuredProduct(page.product, data.origin))}</script>` : ''}
 ${assets.scripts.map((src) => `<script type="module" src="${src}"></script>`).join('\n')}
 </body>
 </html>`;

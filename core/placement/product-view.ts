@@ -76,6 +76,8 @@ export interface VariantView {
   few: boolean;
   image: string | null;
   pictureId: string | null;
+  /** delivery facts where they differ from those of the product */
+  delivery: ProductView['delivery'] | null;
 }
 
 /** Shoppers are told that few are left from this number of pieces down. */
@@ -140,6 +142,17 @@ function deliveryFacts(product: ProductDocument, currency: string): ProductView[
   ];
 }
 
+function variantDelivery(
+  product: ProductDocument,
+  { weight, size, packageSort, dispatchDays }: ProductDocument['variants'][number],
+  currency: string,
+): ProductView['delivery'] | null {
+  const own = Object.entries({ weight, size, packageSort: packageSort || null, dispatchDays }).filter(
+    ([, value]) => value !== null,
+  );
+  return own.length === 0 ? null : deliveryFacts({ ...product, ...Object.fromEntries(own) }, currency);
+}
+
 /** "Each can be fetched 5 times, within 30 days." */
 function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string {
   const parts = [
@@ -196,6 +209,7 @@ export function productView(
       few: stock !== null && stock > 0 && stock <= FEW,
       image: picture ? mediaUrl(picture.media, 960) : null,
       pictureId: picture?.id ?? null,
+      delivery: variantDelivery(product, variant, shop.settings.currency),
     };
   });
   const isReduced = variants.some(({ wasPrice }) => wasPrice !== null);

@@ -16,6 +16,7 @@ export interface PageRequest {
   /** path and query without the base */
   url: string;
   base: string;
+  origin: string;
 }
 
 /** Where a page is to be found now, when its address changed. */
@@ -125,6 +126,7 @@ export function pageData(context: PageContext, request: PageRequest): ShopData |
     shop: { name, tagline, locale, currency },
     base: request.base,
     url: request.url,
+    origin: request.origin,
     menu: menuView(context.shop),
     page: found,
   };

@@ -17,6 +17,12 @@ function wantsJson(request: Request): boolean {
   return request.accepts(['text/html', 'application/json']) === 'application/json';
 }
 
+/** Where the request found the shop; a host that cannot be one is not repeated. */
+function originOf(request: Request): string {
+  const host = request.get('host') ?? '';
+  return /^[a-z0-9.-]+(:\d+)?$/i.test(host) ? `${request.protocol}://${host}` : '';
+}
+
 function send(catalog: Catalog, assets: ShopAssets, source: Source, request: Request, response: Response): void {
   const { base, showsDrafts } = source;
   const url = request.originalUrl.slice(base.length) || '/';
@@ -29,7 +35,7 @@ function send(catalog: Catalog, assets: ShopAssets, source: Source, request: Req
       priceSpans: (ids) => readPriceSpans(catalog.db, ids),
       showsDrafts,
     },
-    { path, query: request.query as Record<string, unknown>, url, base },
+    { path, query: request.query as Record<string, unknown>, url, base, origin: originOf(request) },
   );
   if ('forward' in found) {
     const query = url.includes('?') ? url.slice(url.indexOf('?')) : '';

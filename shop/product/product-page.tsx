@@ -3,6 +3,8 @@ import type { ProductView } from '../../core/placement/product-view';
 import type { RelationStrip } from '../../core/placement/relation-strips';
 import { Crumbs } from '../ui/crumbs';
 import { ProductCard } from '../ui/product-card';
+import { BundleChooser } from './bundle-chooser';
+import { FileLinks } from './file-links';
 import { Gallery } from './gallery';
 import { SpecTable } from './spec-table';
 import { VariantPrice } from './variant-price';
@@ -44,8 +46,12 @@ function Picker({
                 onClick={() => choose(variantWith(product, current, option.key, value.key))}
                 className={`flex items-center gap-2 rounded-full border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
               >
-                {value.colour && (
-                  <span className="size-4 rounded-full ring-1 ring-black/10" style={{ background: value.colour }} />
+                {value.picture ? (
+                  <img src={value.picture} alt="" className="size-5 rounded-full object-cover ring-1 ring-black/10" />
+                ) : (
+                  value.colour && (
+                    <span className="size-4 rounded-full ring-1 ring-black/10" style={{ background: value.colour }} />
+                  )
                 )}
                 {value.label}
               </button>
@@ -62,10 +68,15 @@ const stockWords = {
   goods: { none: 'Sold out in this version', few: 'In stock, only a few left', some: 'In stock' },
   service: { none: 'Fully booked', few: 'Only a few places left', some: 'Places are free' },
   digital: { none: 'Sold out', few: 'Only a few left', some: 'To download at once' },
+  bundle: {
+    none: 'Sold out: one of its parts is missing',
+    few: 'Can be had only a few times',
+    some: 'All parts in stock',
+  },
 };
 
 function Stock({ variant, product: { kind, orderDelay } }: { variant: Variant; product: ProductView }) {
-  const words = stockWords[kind === 'service' || kind === 'digital' ? kind : 'goods'];
+  const words = stockWords[kind === 'physical' || kind === 'giftCard' ? 'goods' : kind];
   if (!variant.inStock && orderDelay !== null) return <p className="mt-4 font-medium text-ink">{orderDelay}</p>;
   if (!variant.inStock) return <p className="mt-4 font-medium text-sale">{words.none}</p>;
   if (variant.few) return <p className="mt-4 font-medium text-ink">{words.few}</p>;
@@ -76,6 +87,7 @@ export function ProductPage({ product, variantId, strips }: Props) {
   const [wanted, setWanted] = useState(variantId);
   const [shownPicture, setShownPicture] = useState<string | null>(null);
   const current = firstVariant(product, wanted);
+  const delivery = current?.delivery ?? product.delivery;
   const choose = (variant: Variant) => {
     setWanted(variant.id);
     setShownPicture(null);
@@ -99,14 +111,18 @@ export function ProductPage({ product, variantId, strips }: Props) {
           {current && (
             <>
               <VariantPrice product={product} variant={current} />
-              <Picker product={product} current={current} choose={choose} />
+              {product.bundle ? (
+                <BundleChooser bundle={product.bundle} fixed={current.price} currency={product.currency} />
+              ) : (
+                <Picker product={product} current={current} choose={choose} />
+              )}
               <Stock variant={current} product={product} />
               {current.sku && <p className="mt-1 text-xs text-ink-soft">SKU {current.sku}</p>}
             </>
           )}
-          {product.delivery.length > 0 && (
+          {delivery.length > 0 && (
             <dl className="mt-6 flex flex-wrap gap-x-8 gap-y-2 text-sm">
-              {product.delivery.map(({ label, value }) => (
+              {delivery.map(({ label, value }) => (
                 <div key={label}>
                   <dt className="text-ink-soft">{label}</dt>
                   <dd className="font-medium text-ink">{value}</dd>
@@ -121,6 +137,7 @@ export function ProductPage({ product, variantId, strips }: Props) {
             />
           )}
           <SpecTable specs={product.specs} />
+          <FileLinks product={product} variant={current} />
         </div>
       </div>
       {strips.map(({ kind, title, cards }) => (

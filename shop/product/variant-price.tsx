@@ -11,7 +11,13 @@ export function VariantPrice({ product, variant }: { product: ProductView; varia
   return (
     <div className="mt-6" aria-live="polite">
       <div className="flex flex-wrap items-baseline gap-x-3">
-        <Price price={variant.price} wasPrice={variant.wasPrice} currency={currency} large />
+        <Price
+          price={variant.price}
+          upTo={product.bundle ? product.priceRange.high : undefined}
+          wasPrice={variant.wasPrice}
+          currency={currency}
+          large
+        />
         {variant.unitPrice && <UnitPrice of={variant.unitPrice} currency={currency} />}
         {isReduced && product.saleLastDay && <span className="text-sm text-ink-soft">until {product.saleLastDay}</span>}
       </div>

@@ -1,0 +1,45 @@
+import { useContext } from 'react';
+import type { ProductView, VariantView } from '../../core/placement/product-view';
+import { BaseContext } from '../base';
+
+/** What buyers of this variant download, and the samples and manuals that all may look at. */
+export function FileLinks({ product, variant }: { product: ProductView; variant: VariantView | undefined }) {
+  const base = useContext(BaseContext);
+  const downloads = product.downloads.filter(({ variantId }) => variantId === null || variantId === variant?.id);
+  if (downloads.length === 0 && product.files.length === 0) return null;
+  const title = { sample: 'Sample', manual: 'Manual' };
+  return (
+    <section className="mt-8 border-t border-line pt-6 text-sm" aria-labelledby="files">
+      <h2 id="files" className="mb-3 font-display text-lg font-bold text-ink">
+        Files
+      </h2>
+      {downloads.length > 0 && (
+        <div className="mb-4">
+          <h3 className="mb-1 font-semibold text-ink">After buying</h3>
+          <ul>
+            {downloads.map(({ name, size }) => (
+              <li key={name} className="flex justify-between gap-4 border-b border-line py-2 last:border-0">
+                <span className="min-w-0 break-words">{name}</span>
+                <span className="shrink-0 text-ink-soft">{size}</span>
+              </li>
+            ))}
+          </ul>
+          {product.downloadTerms && <p className="mt-1 text-ink-soft">{product.downloadTerms}</p>}
+        </div>
+      )}
+      <ul>
+        {product.files.map(({ role, name, size, url }) => (
+          <li key={url} className="flex justify-between gap-4 py-1.5">
+            <span className="min-w-0 break-words">
+              <span className="mr-2 text-ink-soft">{title[role]}</span>
+              <a href={base + url} download={name} className="font-medium text-sea underline">
+                {name}
+              </a>
+            </span>
+            <span className="shrink-0 text-ink-soft">{size}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
