@@ -41,7 +41,7 @@ const facetValue = z.object({
   selected: z.boolean(),
   colour: z.string().optional(),
 });
-const span = z.object({ min: z.number().int(), max: z.number().int() });
+const span = z.object({ min: z.number(), max: z.number() });
 
 export const listingSchema = z.object({
   total: z.number().int(),
@@ -58,7 +58,8 @@ export const listingSchema = z.object({
         label: z.string(),
         type: z.literal('range'),
         values: span,
-        selected: span.nullable(),
+        selected: z.object({ min: z.number().nullable(), max: z.number().nullable() }).nullable(),
+        unit: z.string().optional(),
       }),
     ]),
   ),

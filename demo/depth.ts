@@ -25,8 +25,8 @@ const choice = (id: string, name: string, names: readonly string[], over: Partia
     ...over,
   });
 
-const wingspan = attribute('wingspan', 'Wingspan', { unit: 'cm', required: true });
-const wind = attribute('windrange', 'Wind', { type: 'range', unit: 'Bft', required: true });
+const wingspan = attribute('wingspan', 'Wingspan', { unit: 'cm', required: true, filterable: true });
+const wind = attribute('windrange', 'Wind', { type: 'range', unit: 'Bft', required: true, filterable: true });
 const skill = choice('skilllevel', 'Skill', ['Beginner', 'Some practice', 'Experienced'], { required: true });
 const sail = choice('sailcloth', 'Sail', ['Ripstop nylon', 'Ripstop polyester', 'Paper', 'Light nylon'], {
   heading: 'Made of',
@@ -181,7 +181,7 @@ export function depthOf(product: DemoProduct, now: number): Depth {
   if (kind === 'giftCard') depth.ownValue = { from: 1_000, upTo: 25_000 };
   if (product.title === 'Hall glider class set' || product.title.startsWith('Build a sled with'))
     depth.priceOnRequest = true;
-  if (product.tags.includes('first kite'))
+  if (isSent && product.tags.includes('first kite'))
     depth.customFields = [{ label: 'In the box', value: 'kite, sleeve, one page that says how to start' }];
   return depth;
 }

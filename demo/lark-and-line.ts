@@ -58,7 +58,7 @@ export interface DemoProduct {
   /** euros */
   price: number;
   sale?: number;
-  kind?: 'digital' | 'service' | 'giftCard';
+  kind?: 'digital' | 'service' | 'giftCard' | 'bundle';
   colours?: string[];
   /** second option: name, then values with what each adds to the price */
   option?: [name: string, ...values: [string, number][]];
@@ -74,7 +74,11 @@ const warm = ['Ember', 'Sun', 'Rose'];
 const cool = ['Sea', 'Pine', 'Plum'];
 const mixed = ['Ember', 'Pine', 'Sea', 'Plum'];
 
-function family(base: Pick<DemoProduct, 'category' | 'tags'> & Partial<DemoProduct>, rows: Row[]): DemoProduct[] {
+/** Products that share a category, tags and the like; each row says what is its own. */
+export function family(
+  base: Pick<DemoProduct, 'category' | 'tags'> & Partial<DemoProduct>,
+  rows: Row[],
+): DemoProduct[] {
   const makers = ['Alula Sailworks', 'Hallo Hangar', 'Norrwind'];
   return rows.map(([title, price, shape, summary, extra = {}], i) => ({
     brand: makers[(i + title.length) % makers.length]!,
@@ -88,9 +92,18 @@ function family(base: Pick<DemoProduct, 'category' | 'tags'> & Partial<DemoProdu
   }));
 }
 
-const lineSet: DemoProduct['option'] = ['Line set', ['Without', 0], ['With 50 m reel', 15]];
+/** Kites come alone, or ready to be let up. */
+export const lineSet: DemoProduct['option'] = ['Line set', ['Without', 0], ['With 50 m reel', 15]];
 
-export const products: DemoProduct[] = [
+/** Kites with more than one line come alone, or with lines and straps. */
+export const handles: DemoProduct['option'] = ['Lines', ['Without', 0], ['With lines and straps', 42]];
+
+export const fixing: DemoProduct['option'] = ['Fixing', ['Loop', 0], ['Swivel', 2.5]];
+
+/** Cloth by the metre, or in longer pieces for a little less. */
+export const clothPiece: DemoProduct['option'] = ['Piece', ['1 m', 0], ['3 m', 19], ['5 m', 36]];
+
+export const firstGoods: DemoProduct[] = [
   ...family({ category: 'Deltas', tags: ['light wind', 'single line'], colours: mixed, option: lineSet }, [
     [
       'Harrier delta 180',
@@ -144,7 +157,7 @@ export const products: DemoProduct[] = [
       { tags: ['windy'], colours: warm },
     ],
   ]),
-  ...family({ category: 'Diamonds', tags: ['single line'], colours: mixed }, [
+  ...family({ category: 'Diamonds', tags: ['single line'], colours: mixed, option: lineSet }, [
     [
       'Diamond classic',
       24,
@@ -184,7 +197,7 @@ export const products: DemoProduct[] = [
     ],
     ['Compass eddy', 41, 'eddy', 'A rose of the winds in the middle, so that you know where it came from.'],
   ]),
-  ...family({ category: 'Sleds & pockets', tags: ['single line', 'travel'], colours: mixed }, [
+  ...family({ category: 'Sleds & pockets', tags: ['single line', 'travel'], colours: mixed, option: lineSet }, [
     [
       'Wren pocket sled',
       18.5,
@@ -222,26 +235,29 @@ export const products: DemoProduct[] = [
     ],
     ['Breakwater sled 140', 34, 'sled', 'For the end of the pier, where the wind is straight.', { tags: ['windy'] }],
   ]),
-  ...family({ category: 'Box kites', tags: ['single line', 'windy'], colours: ['Sun', 'Sea', 'Moss'] }, [
+  ...family(
+    { category: 'Box kites', tags: ['single line', 'windy'], colours: ['Sun', 'Sea', 'Moss'], option: lineSet },
     [
-      'Meridian box kite',
-      92,
-      'box',
-      'Two cells, four spars and a hundred years of practice.',
-      { brand: 'Hallo Hangar', odd: 'few' },
+      [
+        'Meridian box kite',
+        92,
+        'box',
+        'Two cells, four spars and a hundred years of practice.',
+        { brand: 'Hallo Hangar', odd: 'few' },
+      ],
+      ['Lighthouse box', 76, 'box', 'Stripes that can be seen from the next village.', { colours: ['Ember', 'Sea'] }],
+      ['Crate box kite', 58, 'box', 'A small box with a loud voice in strong wind.'],
+      [
+        'Winged box 160',
+        124,
+        'box',
+        'A box between two wings, for less wind than boxes like.',
+        { tags: ['large'], colours: cool },
+      ],
+      ['Signal box', 66, 'box', 'Rigs in one minute, even with cold fingers.'],
     ],
-    ['Lighthouse box', 76, 'box', 'Stripes that can be seen from the next village.', { colours: ['Ember', 'Sea'] }],
-    ['Crate box kite', 58, 'box', 'A small box with a loud voice in strong wind.'],
-    [
-      'Winged box 160',
-      124,
-      'box',
-      'A box between two wings, for less wind than boxes like.',
-      { tags: ['large'], colours: cool },
-    ],
-    ['Signal box', 66, 'box', 'Rigs in one minute, even with cold fingers.'],
-  ]),
-  ...family({ category: 'Sport kites', tags: ['two lines'], colours: ['Ember', 'Sea', 'Plum'] }, [
+  ),
+  ...family({ category: 'Sport kites', tags: ['two lines'], colours: ['Ember', 'Sea', 'Plum'], option: handles }, [
     [
       'Skua sport kite',
       139,
@@ -274,7 +290,7 @@ export const products: DemoProduct[] = [
     ],
     ['Sparrow sport mini', 34, 'sport', 'Zips about like its name, in a metre of sky.', { tags: ['windy', 'travel'] }],
   ]),
-  ...family({ category: 'Foils', tags: ['two lines'], colours: ['Ember', 'Sea', 'Moss'] }, [
+  ...family({ category: 'Foils', tags: ['two lines'], colours: ['Ember', 'Sea', 'Moss'], option: handles }, [
     [
       'Skua dual-line foil',
       129,
@@ -299,7 +315,7 @@ export const products: DemoProduct[] = [
       { tags: ['light wind', 'large'] },
     ],
   ]),
-  ...family({ category: 'Quad-line kites', tags: ['four lines'], colours: ['Plum', 'Sea', 'Ember'] }, [
+  ...family({ category: 'Quad-line kites', tags: ['four lines'], colours: ['Plum', 'Sea', 'Ember'], option: handles }, [
     ['Hover quad', 198, 'quad', 'Stops, turns on the spot and backs into its parking place.', { brand: 'Norrwind' }],
     ['Hover quad vented', 212, 'quad', 'The same, for when the flags stand straight.', { tags: ['windy'] }],
     [
@@ -445,6 +461,7 @@ export const products: DemoProduct[] = [
       tags: ['repair', 'by the metre'],
       brand: 'Alula Sailworks',
       colours: ['Ember', 'Sun', 'Moss', 'Pine', 'Sea', 'Plum'],
+      option: clothPiece,
     },
     [
       [
@@ -480,14 +497,14 @@ export const products: DemoProduct[] = [
         16.5,
         'cloth',
         'Drinks light by day, gives it back by night.',
-        { tags: ['night', 'under 25'], colours: undefined },
+        { tags: ['night', 'under 25'], colours: undefined, option: undefined },
       ],
       [
         'Offcut bag',
         12,
         'cloth',
         'Half a kilo of colours: enough for a tail, or a very small kite.',
-        { tags: ['under 25'], colours: undefined, odd: 'few' },
+        { tags: ['under 25'], colours: undefined, option: undefined, odd: 'few' },
       ],
     ],
   ),
@@ -513,7 +530,7 @@ export const products: DemoProduct[] = [
     ['Split rings', 1.6, 'connector', 'Small, steel and always gone when one is needed.', { odd: 'noPicture' }],
     ['Needle and thread kit', 8.8, 'roll', 'Waxed thread, three needles, one thimble.'],
   ]),
-  ...family({ category: 'Tails & windsocks', tags: ['colour'], colours: mixed }, [
+  ...family({ category: 'Tails & windsocks', tags: ['colour'], colours: mixed, option: fixing }, [
     [
       'Ribbon tail 6 m',
       7.9,
@@ -613,7 +630,7 @@ export const products: DemoProduct[] = [
     ],
     ['Kite postcard set', 8.5, 'flock', 'Ten cards, ten kites, one harbour.', { tags: ['under 25'] }],
     [
-      'Starter bundle: Wren and reel',
+      'Gift box: Wren and reel',
       27,
       'sled',
       'The pocket sled, a hoop winder and fifty metres of line.',

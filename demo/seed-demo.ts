@@ -1,5 +1,9 @@
+import { writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { freeSlug, slugFrom } from '../core/catalog/identity';
 import type { Category, Collection } from '../core/catalog/group';
+import type { ProductFile } from '../core/catalog/files';
+import type { OptionList } from '../core/catalog/option-list';
 import type { Option, Picture, Relation, Variant } from '../core/catalog/product';
 import { combinations } from '../core/catalog/variants';
 import type { Menu, Section } from '../core/placement/page';
@@ -19,11 +23,16 @@ import {
   setVariants,
   updateProduct,
 } from '../server/database/products';
+import { putOptionList } from '../server/database/option-lists';
 import { putSpecSheet } from '../server/database/spec-sheets';
+import { arrivingFolder, keepFile } from '../server/files/store';
 import { newId } from '../server/ids';
 import { storePicture, type StoredMedia } from '../server/pictures/store';
+import { bundleOf, bundles } from './bundles';
 import { depthOf, relationsOf, specSheets, variantDepth } from './depth';
-import { brands, categories, products, type DemoCategory, type DemoProduct } from './lark-and-line';
+import { filesOf } from './files';
+import { products } from './goods';
+import { brands, categories, type DemoCategory, type DemoProduct } from './lark-and-line';
 import { colourways, paletteOf } from './pictures/palette';
 import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene';
 import { flying } from './pictures/shapes';
@@ -128,6 +137,42 @@ async function drawAll(catalog: Catalog, say: (line: string) => void): Promise<M
   return done;
 }
 
+/** Puts the files of all products into the store, by title. */
+async function keepFiles(catalog: Catalog): Promise<Map<string, ProductFile[]>> {
+  const arriving = arrivingFolder(catalog.filesFolder);
+  const kept = new Map<string, ProductFile[]>();
+  for (const product of products) {
+    const files: ProductFile[] = [];
+    for (const { role, name, content: bytes } of filesOf(product)) {
+      const arrived = join(arriving, newId('file'));
+      await writeFile(arrived, bytes);
+      const content = await keepFile(catalog.filesFolder, arrived);
+      files.push({ id: newId('file'), role, name, bytes: bytes.length, content, variantId: null });
+    }
+    kept.set(product.title, files);
+  }
+  return kept;
+}
+
+const optionLists: OptionList[] = [
+  {
+    id: newId('optionList'),
+    name: 'Colourway',
+    choices: Object.entries(colourways).map(([name, { swatch }]) => ({ name, swatch })),
+  },
+  {
+    id: newId('optionList'),
+    name: 'Line set',
+    choices: ['Without', 'With 50 m reel'].map((name) => ({ name, swatch: null })),
+  },
+  {
+    id: newId('optionList'),
+    name: 'Length',
+    choices: ['25 m', '50 m', '100 m', '60 cm', '82 cm', '100 cm', '150 cm'].map((name) => ({ name, swatch: null })),
+  },
+];
+const listOf = (option: string) => optionLists.find(({ name }) => name === option)?.id ?? null;
+
 const minor = (euros: number) => Math.round(euros * 100);
 
 function optionsOf(product: DemoProduct): Option[] {
@@ -136,7 +181,7 @@ function optionsOf(product: DemoProduct): Option[] {
     options.push({
       id: newId('option'),
       name: 'Colourway',
-      listId: null,
+      listId: listOf('Colourway'),
       values: product.colours.map((name) => ({
         id: newId('optionValue'),
         name,
@@ -149,7 +194,7 @@ function optionsOf(product: DemoProduct): Option[] {
     options.push({
       id: newId('option'),
       name,
-      listId: null,
+      listId: listOf(name),
       values: values.map(([value]) => ({ id: newId('optionValue'), name: value, swatch: null, pictureId: null })),
     });
   }
@@ -230,7 +275,18 @@ function describe(product: DemoProduct): string {
       'Print at 100 %, without “fit to page”.',
       'Questions are answered by the one who drew it.',
     ],
-  }[product.kind === 'digital' ? 'digital' : flying.has(product.shape) ? 'air' : 'ground'];
+    bundle: [
+      'Packed by us on the day you order.',
+      'Each part can be had alone as well, and sent back alone.',
+      'Something in it is sold out? Write to us, we often know when it is back.',
+    ],
+  }[
+    product.kind === 'digital' || product.kind === 'bundle'
+      ? product.kind
+      : flying.has(product.shape)
+        ? 'air'
+        : 'ground'
+  ];
   return `<p>${product.summary}</p><h2>Good to know</h2><ul>${lines.map((line) => `<li>${line}</li>`).join('')}</ul>`;
 }
 
@@ -249,6 +305,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
   const userId = await setUp(catalog, { shopName: 'Lark & Line', name: 'Robin', ...demoSignIn });
   say('Drawing the pictures of the demo shop (about half a minute) …');
   const media = await drawAll(catalog, say);
+  const files = await keepFiles(catalog);
   const categoryIds = new Map<string, string>();
   const tagIds = new Map<string, string>();
   const brandIds = new Map<string, string>();
@@ -279,6 +336,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       putNamed(db, 'tag', { id: tagIds.get(name)!, name, slug: slugFrom(name) });
     }
     for (const sheet of specSheets) putSpecSheet(db, sheet);
+    for (const list of optionLists) putOptionList(db, list);
     const slugs = new Set<string>();
     products.forEach((product, i) => {
       const id = newId('product');
@@ -301,6 +359,9 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
           brandId: brandIds.get(product.brand)!,
           ...plain,
           ...relations,
+          files: files.get(title) ?? [],
+          downloadLimit: kind === 'digital' ? 5 : null,
+          downloadDays: kind === 'digital' ? 30 : null,
         },
         new Date(now - ((i * 37) % 400) * DAY - i * 60_000).toISOString(),
       );
@@ -325,6 +386,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       setVariants(db, id, variantsOf(product, options, pictures));
     });
     for (const product of products) relate(product);
+    fillBundles();
     addCollections();
   });
   catalog.putLive('Opened the shop', userId);
@@ -334,6 +396,16 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
     const picked = (titles: string[]): Relation =>
       titles.length ? { how: 'picked', ids: titles.map((title) => productIds.get(title)!) } : { how: 'none' };
     updateProduct(db, productIds.get(product.title)!, { goesWith: picked(goesWith), stepUp: picked(stepUp) });
+  }
+
+  function fillBundles(): void {
+    const ids = {
+      product: (title: string) => productIds.get(title)!,
+      tag: (name: string) => tagIds.get(name)!,
+      category: (name: string) => categoryIds.get(name)!,
+      slot: () => newId('slot'),
+    };
+    for (const bundle of bundles) updateProduct(db, ids.product(bundle.title), { bundle: bundleOf(bundle, ids) });
   }
 
   function addCollections(): void {
@@ -410,6 +482,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
         rule: all(tag('repair'), inStock),
         sort: 'price-up',
       },
+      { name: 'Sets', rule: all({ field: 'kind', is: 'anyOf', value: ['bundle'] }), sort: 'featured' },
       {
         name: 'Gifts over 1000',
         rule: all({ field: 'price', is: 'above', value: 100_000 }, tag('gift')),
@@ -509,6 +582,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
         },
         { ...item(category('Tails & windsocks'), 'Tails'), items: [] },
         { ...item(category('Plans & sounds'), 'Plans'), items: [] },
+        { ...item(collection('Sets')), items: [] },
         { ...item(collection('On sale')), items: [] },
         { ...item({ kind: 'page', id: small }), items: [] },
       ],

@@ -14,6 +14,7 @@ const prefixes = {
   specSheet: 'x',
   optionList: 'l',
   file: 'f',
+  slot: 'z',
   page: 'g',
   section: 's',
   menuItem: 'm',

@@ -15,6 +15,16 @@ export interface RangeFilter {
   max: number;
 }
 
+/**
+ * A span of numbers that each product has, between its columns `low` and `high` (the same one where it is a single
+ * number). Products whose span meets the wanted one pass; those without numbers do not.
+ */
+export interface ProductSpan {
+  name: string;
+  low: string;
+  high: string;
+}
+
 export interface ListingQuery {
   /** products among which to look; all when absent */
   base?: Bitset;
@@ -22,6 +32,8 @@ export interface ListingQuery {
   /** AND across filters, OR inside one; those on variants must hold on one and the same variant */
   choices?: readonly ChoiceFilter[];
   ranges?: readonly RangeFilter[];
+  /** on whole products */
+  spans?: readonly (ProductSpan & { min: number; max: number })[];
   /** key of one of the index's orders; 'match' for the best text match first; or slots in an order of one's own */
   sort: string | readonly number[];
   /** order that breaks ties between equal text matches */
@@ -32,6 +44,8 @@ export interface ListingQuery {
   count?: readonly string[];
   /** variant columns whose lowest and highest value is wanted */
   extent?: readonly string[];
+  /** spans of products whose lowest and highest number is wanted, by name */
+  spanExtents?: readonly ProductSpan[];
   /** products that bear on no extent */
   extentWithout?: Bitset;
 }
@@ -96,6 +110,11 @@ class Listing {
       if (choice.onVariant) this.#variants.push({ name, set: this.#variantChoice(choice), products });
       else this.#products.push({ name, set: products });
     }
+    for (const { name, low, high, min, max } of query.spans ?? []) {
+      const set = index.whereNumber(index.column(high), min, Infinity, this.#base, scratch.take(index.alive.size));
+      set.and(index.whereNumber(index.column(low), -Infinity, max, this.#base, scratch.take(index.alive.size)));
+      this.#products.push({ name, set });
+    }
     for (const { column, min, max } of query.ranges ?? []) {
       const set = index.whereNumber(
         index.variantColumn(column),
@@ -133,6 +152,7 @@ class Listing {
       if (query.extentWithout) products.andNot(query.extentWithout);
       extents.set(column, this.#extent(column, products, others));
     }
+    for (const span of query.spanExtents ?? []) extents.set(span.name, this.#spanExtent(span, passing));
     const total = products.count();
     return { total, slots: this.#page(products, total), counts, extents, variants: passing?.variants };
   }
@@ -314,6 +334,18 @@ class Listing {
         if (x < min) min = x;
         if (x > max) max = x;
       }
+    });
+    return min <= max ? { min, max } : null;
+  }
+
+  #spanExtent({ name, low, high }: ProductSpan, passing: Passing | undefined): { min: number; max: number } | null {
+    const [lows, highs] = [this.index.column(low), this.index.column(high)];
+    let min = Infinity;
+    let max = -Infinity;
+    this.#productsWithout(name, passing).forEach((slot) => {
+      // NaN, where a product has no such number, is neither below nor above anything.
+      if (lows[slot]! < min) min = lows[slot]!;
+      if (highs[slot]! > max) max = highs[slot]!;
     });
     return min <= max ? { min, max } : null;
   }

@@ -1,9 +1,9 @@
-import type { Attribute } from '../catalog/spec';
+import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import type { Bitset } from '../finder/bitset';
-import { list, type ChoiceFilter, type ListingResult } from '../finder/listing';
+import { list, type ChoiceFilter, type ListingResult, type ProductSpan } from '../finder/listing';
 import { cardOf, type ProductCard } from './card';
 import { AVAILABLE, UNTOLD } from './facts';
-import { optionField, optionOfField, specField } from '../rules/field';
+import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';
 import { keptWhileUnchanged } from './kept';
 import type { ResolvedShop } from './resolved-shop';
 
@@ -23,6 +23,8 @@ export interface ListingRequest {
   choices: ReadonlyMap<string, readonly string[]>;
   /** minor units */
   price: { min: number; max: number } | null;
+  /** facet key of a spec in numbers → wanted span, in its unit */
+  spans: ReadonlyMap<string, { min: number; max: number }>;
 }
 
 export interface FacetValueView {
@@ -39,8 +41,12 @@ export type FacetView =
       key: string;
       label: string;
       type: 'range';
+      /** price in minor units, specs in their unit */
       values: { min: number; max: number };
-      selected: { min: number; max: number } | null;
+      /** an open end is null */
+      selected: { min: number | null; max: number | null } | null;
+      /** of a spec, such as cm */
+      unit?: string;
     };
 
 export interface ListingView {
@@ -85,14 +91,21 @@ interface DescribedValue {
   colour?: string;
 }
 
-/** Attributes that the seller offers as filters and that have values to choose from. */
-function filterAttributes(shop: ResolvedShop): Attribute[] {
+/** Attributes of these types that the seller offers as filters. */
+function filterAttributes(shop: ResolvedShop, types: readonly Attribute['type'][]): Attribute[] {
   const all = new Map(
     [...shop.specSheets.values()].flatMap(({ attributes }) => attributes.map((each) => [each.id, each])),
   );
-  return [...all.values()].filter(
-    ({ filterable, type }) => filterable && ['choice', 'choices', 'yesNo'].includes(type),
-  );
+  return [...all.values()].filter(({ filterable, type }) => filterable && types.includes(type));
+}
+
+const choiceAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['choice', 'choices', 'yesNo']);
+const numberAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['number', 'range']);
+
+/** The columns that hold the numbers of an attribute. */
+function spanOfAttribute({ id, type }: Attribute): ProductSpan {
+  const name = specField(id);
+  return type === 'range' ? { name, low: specFrom(name), high: specUpTo(name) } : { name, low: name, high: name };
 }
 
 /** All values of a facet, in the order and with the words in which shoppers read them. */
@@ -101,7 +114,7 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
   const groups = { category: shop.categories, brand: shop.brands }[facet];
   const places = new Map(facet === 'category' ? shop.tree.flat().map(({ category }, i) => [category.id, i]) : []);
   const option = shop.options.get(optionOfField(facet) ?? '');
-  const attribute = filterAttributes(shop).find((each) => specField(each.id) === facet);
+  const attribute = choiceAttributes(shop).find((each) => specField(each.id) === facet);
   const optionPlaces = new Map([...(option?.values.keys() ?? [])].map((value, i) => [value, i]));
   for (const [indexValue, id] of shop.index.facet(facet) ?? []) {
     const group = groups?.get(indexValue);
@@ -151,7 +164,7 @@ function facetSources(
     const inAddress = RESERVED.has(key) ? `option.${key}` : key;
     sources.push({ key: inAddress, facet: optionField(key), label, onVariant: true, toIndex: asIs });
   }
-  for (const { id, name } of filterAttributes(shop))
+  for (const { id, name } of choiceAttributes(shop))
     sources.push({ key: specField(id), facet: specField(id), label: name, onVariant: false, toIndex: asIs });
   sources.push({ key: 'stock', facet: AVAILABLE, label: 'Stock', onVariant: true, toIndex: asIs });
   return sources;
@@ -187,6 +200,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
   // A price that is given on request must not be found out by narrowing.
   const untold = shop.index.posting(UNTOLD, 'price');
   if (price && untold) base.andNot(untold);
+  const measured = numberAttributes(shop).map((attribute) => ({ attribute, span: spanOfAttribute(attribute) }));
   const result = list(shop.index, {
     base,
     text: q,
@@ -199,10 +213,30 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     count: sources.map(({ facet }) => facet),
     extent: ['price'],
     extentWithout: untold,
+    spans: measured.flatMap(({ span }) => {
+      const wanted = request.spans.get(span.name);
+      return wanted ? [{ ...span, min: wanted.min * SPEC_SCALE, max: wanted.max * SPEC_SCALE }] : [];
+    }),
+    spanExtents: measured.map(({ span }) => span),
   });
   const facets = sources.flatMap((source) => choiceFacet(shop, source, result, choices.get(source.key) ?? []));
   const extent = result.extents.get('price');
-  if (extent) facets.splice(1, 0, { key: 'price', label: 'Price', type: 'range', values: extent, selected: price });
+  if (extent)
+    facets.splice(1, 0, { key: 'price', label: 'Price', type: 'range', values: extent, selected: chosenSpan(price) });
+  for (const { attribute, span } of measured) {
+    const found = result.extents.get(span.name);
+    const selected = request.spans.get(span.name) ?? null;
+    // Where all have the same number there is nothing to narrow.
+    if (!selected && (!found || found.min === found.max)) continue;
+    facets.push({
+      key: span.name,
+      label: attribute.name,
+      type: 'range',
+      values: { min: (found?.min ?? 0) / SPEC_SCALE, max: (found?.max ?? 0) / SPEC_SCALE },
+      selected: chosenSpan(selected),
+      unit: attribute.unit,
+    });
+  }
   return {
     total: result.total,
     page: request.page,
@@ -213,6 +247,10 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     facets,
   };
 }
+
+const ended = (x: number) => (Number.isFinite(x) ? x : null);
+const chosenSpan = (span: { min: number; max: number } | null) =>
+  span && { min: ended(span.min), max: ended(span.max) };
 
 function choiceFacet(
   shop: ResolvedShop,

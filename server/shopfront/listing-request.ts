@@ -4,8 +4,6 @@ import { problemTypes, type FieldError } from '../../contract/problem';
 import { notFound, ProblemError } from '../problem';
 
 const MAX_VALUES = 50;
-/** Minor units; above any price that can be saved. */
-const MAX_PRICE = 10_000_000_000;
 
 type Query = Record<string, unknown>;
 
@@ -41,21 +39,46 @@ function priceOf(query: Query): ListingRequest['price'] {
   const message = 'Prices look like 10..50, 10.. or ..50.';
   if (!match || (match[1] === undefined && match[2] === undefined)) throw impossible([{ path: ['f.price'], message }]);
   const minor = (amount: string) => Math.round(Number(amount) * 100);
-  const min = match[1] === undefined ? 0 : minor(match[1]);
-  const max = match[2] === undefined ? MAX_PRICE : minor(match[2]);
+  const min = match[1] === undefined ? -Infinity : minor(match[1]);
+  const max = match[2] === undefined ? Infinity : minor(match[2]);
   if (min > max) throw impossible([{ path: ['f.price'], message: 'The lowest price is above the highest.' }]);
+  return { min, max };
+}
+
+/** A wanted span of a spec, such as 80..120, in its unit; undefined when it is a choice. */
+function spanOf(name: string, typed: string): { min: number; max: number } | undefined {
+  if (!typed.includes('..')) return undefined;
+  const match = /^(-?\d{1,9}(?:\.\d{1,3})?)?\.\.(-?\d{1,9}(?:\.\d{1,3})?)?$/.exec(typed);
+  if (!match || (match[1] === undefined && match[2] === undefined))
+    throw impossible([{ path: [name], message: 'Spans look like 80..120, 80.. or ..120.' }]);
+  const [min, max] = [Number(match[1] ?? -Infinity), Number(match[2] ?? Infinity)];
+  if (min > max) throw impossible([{ path: [name], message: 'The lowest is above the highest.' }]);
   return { min, max };
 }
 
 /** Reads a listing request from an address. Unknown parameters are ignored; impossible ones are refused with 400. */
 export function listingRequest(query: Query, at: ListingPlace): ListingRequest {
   const choices = new Map<string, string[]>();
+  const spans = new Map<string, { min: number; max: number }>();
   for (const name of Object.keys(query)) {
     if (!name.startsWith('f.') || name === 'f.price') continue;
+    const span = name.startsWith('f.spec.') ? spanOf(name, text(query, name)) : undefined;
+    if (span) {
+      spans.set(name.slice(2), span);
+      continue;
+    }
     const values = text(query, name).slice(0, 4_000).split(',').filter(Boolean).slice(0, MAX_VALUES);
     if (values.length > 0) choices.set(name.slice(2), values);
   }
-  return { at, q: text(query, 'q'), page: pageOf(query), sort: text(query, 'sort'), choices, price: priceOf(query) };
+  return {
+    at,
+    q: text(query, 'q'),
+    page: pageOf(query),
+    sort: text(query, 'sort'),
+    choices,
+    price: priceOf(query),
+    spans,
+  };
 }
 
 /** The place that `at=category:<slug>`, `at=collection:<slug>` or `at=all` names. */

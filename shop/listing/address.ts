@@ -34,11 +34,12 @@ export function withValue(url: string, facet: string, value: string, isChosen: b
   });
 }
 
-/** Price bounds in minor units; null takes the filter away. */
-export function withPrice(url: string, price: { min: number; max: number } | null): string {
+/** Bounds of a filter in numbers, in its unit; null takes the filter away, an infinite end stays open. */
+export function withSpan(url: string, facet: string, span: { min: number; max: number } | null): string {
+  const end = (x: number) => (Number.isFinite(x) ? String(x) : '');
   return changed(url, (params) => {
-    if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
-    else params.delete('f.price');
+    if (span) params.set(`f.${facet}`, `${end(span.min)}..${end(span.max)}`);
+    else params.delete(`f.${facet}`);
   });
 }
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { formatMoney } from '../../core/catalog/money';
 import type { FacetView } from '../../core/placement/listing-view';
-import { withPrice, withValue } from './address';
+import { withSpan, withValue } from './address';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;
 type Range = Extract<FacetView, { type: 'range' }>;
@@ -56,19 +56,29 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props
   );
 }
 
-function PriceFacet({ facet, url, currency, go }: { facet: Range; url: string; currency: string; go: Props['go'] }) {
+/** One end of a range in words: an amount, or a number with its unit. */
+export const rangeWords = ({ key, unit }: Pick<Range, 'key' | 'unit'>, x: number, currency: string) =>
+  key === 'price' ? formatMoney(x, currency) : `${x} ${unit ?? ''}`.trim();
+
+function RangeFacet({ facet, url, currency, go }: { facet: Range; url: string; currency: string; go: Props['go'] }) {
+  const isPrice = facet.key === 'price';
+  const parts = isPrice ? 100 : 1;
+  const shown = (x: number | null | undefined) => (x === null || x === undefined ? '' : String(x / parts));
   const { values, selected } = facet;
-  const [min, setMin] = useState(selected ? String(selected.min / 100) : '');
-  const [max, setMax] = useState(selected ? String(selected.max / 100) : '');
+  const [min, setMin] = useState(shown(selected?.min));
+  const [max, setMax] = useState(shown(selected?.max));
+  const words = (x: number) => rangeWords(facet, x, currency);
   const apply = () => {
-    const low = min.trim() === '' ? values.min : Math.round(Number(min.replace(',', '.')) * 100);
-    const high = max.trim() === '' ? values.max : Math.round(Number(max.replace(',', '.')) * 100);
-    if (Number.isNaN(low) || Number.isNaN(high)) return;
-    if (min.trim() === '' && max.trim() === '') go(withPrice(url, null));
-    else go(withPrice(url, { min: Math.min(low, high), max: Math.max(low, high) }));
+    const read = (typed: string, open: number) => (typed.trim() === '' ? open : Number(typed.replace(',', '.')));
+    const [low, high] = [read(min, -Infinity), read(max, Infinity)];
+    const isSame = min === shown(selected?.min) && max === shown(selected?.max);
+    if (isSame || Number.isNaN(low) || Number.isNaN(high)) return;
+    const isNone = !Number.isFinite(low) && !Number.isFinite(high);
+    go(withSpan(url, facet.key, isNone ? null : { min: Math.min(low, high), max: Math.max(low, high) }));
   };
   const field =
     'w-full min-w-0 rounded-lg border border-line px-2.5 py-1.5 text-sm tabular-nums text-ink placeholder:text-ink-soft';
+  const name = facet.label.toLowerCase();
   return (
     <fieldset className="border-t border-line py-4">
       <legend className="float-left mb-2 w-full text-sm font-semibold text-ink">{facet.label}</legend>
@@ -82,8 +92,8 @@ function PriceFacet({ facet, url, currency, go }: { facet: Range; url: string; c
       >
         <input
           inputMode="decimal"
-          aria-label="Lowest price"
-          placeholder={(values.min / 100).toFixed(0)}
+          aria-label={`Lowest ${name}`}
+          placeholder={String(Math.floor(values.min / parts))}
           value={min}
           onChange={(event) => setMin(event.target.value)}
           className={field}
@@ -91,18 +101,19 @@ function PriceFacet({ facet, url, currency, go }: { facet: Range; url: string; c
         <span className="text-ink-soft">to</span>
         <input
           inputMode="decimal"
-          aria-label="Highest price"
-          placeholder={Math.ceil(values.max / 100).toFixed(0)}
+          aria-label={`Highest ${name}`}
+          placeholder={String(Math.ceil(values.max / parts))}
           value={max}
           onChange={(event) => setMax(event.target.value)}
           className={field}
         />
+        {facet.unit && <span className="text-sm text-ink-soft">{facet.unit}</span>}
         <button type="submit" className="sr-only">
-          Show these prices
+          Narrow
         </button>
       </form>
       <p className="mt-2 text-xs tabular-nums text-ink-soft">
-        {formatMoney(values.min, currency)} to {formatMoney(values.max, currency)} here
+        {words(values.min)} to {words(values.max)} here
       </p>
     </fieldset>
   );
@@ -115,7 +126,7 @@ export function Filters({ facets, url, currency, go }: Props) {
         facet.type === 'choice' ? (
           <ChoiceFacet key={facet.key} facet={facet} url={url} go={go} />
         ) : (
-          <PriceFacet
+          <RangeFacet
             key={`${facet.key} ${facet.selected?.min} ${facet.selected?.max}`}
             facet={facet}
             url={url}

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { formatMoney } from '../../core/catalog/money';
+import type { FacetView } from '../../core/placement/listing-view';
 import { useBase } from '../base';
 import type { ListingPageData } from '../data';
 import { Crumbs } from '../ui/crumbs';
 import { ProductCard } from '../ui/product-card';
-import { withoutFilters, withPage, withPrice, withSort, withValue } from './address';
-import { Filters } from './filters';
+import { withoutFilters, withPage, withSort, withSpan, withValue } from './address';
+import { Filters, rangeWords } from './filters';
 
 interface Props {
   page: ListingPageData;
@@ -13,6 +13,15 @@ interface Props {
   currency: string;
   /** shows another state of the listing without loading the page again */
   go: (url: string) => void;
+}
+
+/** "Wingspan 80 cm to 120 cm", "from €20.00" */
+function selectedWords(facet: Extract<FacetView, { type: 'range' }>, currency: string): string {
+  const { min, max } = facet.selected!;
+  const words = (x: number) => rangeWords(facet, x, currency);
+  const span =
+    min === null ? `up to ${words(max!)}` : max === null ? `from ${words(min)}` : `${words(min)} to ${words(max)}`;
+  return facet.key === 'price' ? span : `${facet.label} ${span}`;
 }
 
 /** Chosen filters as words that can be taken away one by one. */
@@ -23,8 +32,8 @@ function Chosen({ page, url, currency, go }: Props) {
         ? [
             {
               key: facet.key,
-              label: `${formatMoney(facet.selected.min, currency)} to ${formatMoney(facet.selected.max, currency)}`,
-              without: withPrice(url, null),
+              label: selectedWords(facet, currency),
+              without: withSpan(url, facet.key, null),
             },
           ]
         : [];

@@ -1,7 +1,7 @@
-import { useContext, useState } from 'react';
+import { useState } from 'react';
 import { formatMoney } from '../../core/catalog/money';
 import type { BundlePartView, BundleView } from '../../core/placement/bundle-view';
-import { BaseContext } from '../base';
+import { useBase } from '../base';
 import { Picture } from '../ui/picture';
 import { choose, missingOf, startChoice, sumOf, type BundleChoice } from './bundle-choice';
 
@@ -21,7 +21,7 @@ const stepper =
 
 /** One product of a slot: chosen with a click where one is taken, counted where more are. */
 function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
-  const base = useContext(BaseContext);
+  const base = useBase();
   const chosen = choice[slot.id] ?? {};
   const [wanted, setWanted] = useState<string | null>(null);
   const current =
@@ -150,7 +150,10 @@ export function BundleChooser({ bundle, fixed, currency }: Props) {
           </ul>
         </fieldset>
       ))}
-      <p className="mt-5 flex flex-wrap items-baseline gap-x-3 border-t border-line pt-4" aria-live="polite">
+      <p
+        className="sticky bottom-0 z-10 mt-5 flex flex-wrap items-baseline gap-x-3 border-t border-line bg-white py-3"
+        aria-live="polite"
+      >
         {missing === null ? (
           <>
             <span className="text-sm text-ink-soft">Together</span>

@@ -1,10 +1,9 @@
-import { useContext } from 'react';
 import type { ProductView, VariantView } from '../../core/placement/product-view';
-import { BaseContext } from '../base';
+import { useBase } from '../base';
 
 /** What buyers of this variant download, and the samples and manuals that all may look at. */
 export function FileLinks({ product, variant }: { product: ProductView; variant: VariantView | undefined }) {
-  const base = useContext(BaseContext);
+  const base = useBase();
   const downloads = product.downloads.filter(({ variantId }) => variantId === null || variantId === variant?.id);
   if (downloads.length === 0 && product.files.length === 0) return null;
   const title = { sample: 'Sample', manual: 'Manual' };

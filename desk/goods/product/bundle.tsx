@@ -24,6 +24,9 @@ const readPercent = (typed: string) => {
   return match ? { value: Math.round(Number(match[1]!.replace(',', '.')) * 100) } : { problem: 'Type a percentage.' };
 };
 
+/** A bundle that can be made so few times is about to run out. */
+const FEW = 5;
+
 type Facts = NonNullable<ProductAnswer['bundle']>;
 
 interface SlotProps {
@@ -59,7 +62,7 @@ function SlotRow({ slot, answer, facts, isScarce, change, remove, grip }: SlotPr
     <div className="rounded-[10px] border border-hair bg-paper/40 p-2.5">
       <div className="flex flex-wrap items-center gap-2">
         {grip}
-        <div className="w-40">
+        <div className="w-32">
           <TextField
             label={`Name of slot ${slot.label}`}
             hideLabel
@@ -219,7 +222,7 @@ export function BundlePart({ answer, save }: { answer: ProductAnswer; save: Auto
             answer={answer}
             grip={grip}
             facts={facts?.slots.find(({ id }) => id === slot.id)}
-            isScarce={facts?.stock !== null && (facts?.scarce.includes(slot.label) ?? false)}
+            isScarce={(facts?.stock ?? Infinity) <= FEW && (facts?.scarce.includes(slot.label) ?? false)}
             change={(next) => setSlots(slots.map((each) => (each.id === slot.id ? next : each)))}
             remove={() => setSlots(slots.filter(({ id }) => id !== slot.id))}
           />

@@ -52,6 +52,9 @@ function Clashes({ save }: { save: Autosave }) {
   ));
 }
 
+const relatedCount = ({ relations }: ProductAnswer['product']) =>
+  Object.values(relations).reduce((sum, relation) => sum + (relation.how === 'picked' ? relation.ids.length : 0), 0);
+
 /** "from 3 May 2027, 10:00" for a product that waits for its day. */
 function lifeWords({ life, product, timeZone }: ProductAnswer): string | undefined {
   if (life === 'waiting') return `from ${momentWords(product.liveFrom!, timeZone)}`;
@@ -113,7 +116,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       label: 'Belongs to',
       count: product.categoryIds.length + product.tagIds.length + (product.brandId ? 1 : 0),
     },
-    { id: 'goes-with', label: 'Goes with', count: Object.keys(answer.related).length || undefined },
+    { id: 'goes-with', label: 'Goes with', count: relatedCount(product) || undefined },
     { id: 'search', label: 'In search' },
     { id: 'when', label: 'When' },
     { id: 'history', label: 'History' },
