@@ -45,7 +45,8 @@ export const goodsRowSchema = z.object({
   brand: z.string().nullable(),
   variantCount: z.number().int(),
   thumbnail: z.string().nullable(),
-  focus: focusSchema.nullable(),
+  /** how the thumbnail stands in its frame */
+  frame: z.object({ focus: focusSchema, fit: fitSchema, ground: z.string() }).nullable(),
   life: lifeSchema,
   featured: z.boolean(),
   price: z.object({ min: z.number().int(), max: z.number().int() }),

@@ -24,7 +24,7 @@ export function Tray() {
       <ul className="flex">
         {rows.slice(0, SHOWN).map((row) => (
           <li key={row.id} className="group relative -ml-1 first:ml-0">
-            <Thumb src={row.thumbnail} alt={row.title} focus={row.focus} className="size-7 border-2 border-ink" />
+            <Thumb src={row.thumbnail} alt={row.title} frame={row.frame} className="size-7 border-2 border-ink" />
             <button
               type="button"
               onClick={() => tray.drop([row.id])}

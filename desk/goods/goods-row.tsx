@@ -67,7 +67,7 @@ export function GoodsRow({ row, currency, isInTray, isActive, toggle, activate }
         </button>
       </span>
       <span role="gridcell" className="flex min-w-0 items-center gap-2.5">
-        <Thumb src={row.thumbnail} focus={row.focus} />
+        <Thumb src={row.thumbnail} frame={row.frame} />
         <span className="min-w-0">
           <span className="flex items-center gap-1">
             <Link to={`/goods/${row.id}`} className="truncate font-semibold hover:underline" title={row.title}>

@@ -91,6 +91,14 @@ export function useSaveSpecSheet() {
   });
 }
 
+export function useRemoveSpecSheet() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => call(routes.specSheets.remove, { params: { id } }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['spec-sheets'] }),
+  });
+}
+
 export function useCopyProduct() {
   const keep = useKeepProduct();
   return useMutation({

@@ -1,5 +1,6 @@
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { useState } from 'react';
+import { X } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
 import { attributeTypes, type Attribute, type AttributeType, type SpecSheet } from '../../core/catalog/spec';
 import { CallError, wordsOf } from '../api';
 import { newId } from '../new-id';
@@ -8,8 +9,9 @@ import { Choose } from '../ui/choose';
 import { Dialog } from '../ui/dialog';
 import { TextField } from '../ui/field';
 import { Select } from '../ui/select';
+import { SortableRows } from '../ui/sortable-rows';
 import { Tick } from '../ui/tick';
-import { useSaveSpecSheet, useSpecSheets } from './queries';
+import { useRemoveSpecSheet, useSaveSpecSheet, useSpecSheets } from './queries';
 
 export const typeWords: Record<AttributeType, string> = {
   text: 'Words',
@@ -41,20 +43,20 @@ function choicesFrom(typed: string, before: Attribute['choices']): Attribute['ch
 interface RowProps {
   attribute: Attribute;
   at: number;
-  count: number;
+  grip: ReactNode;
   errors: string[];
   change: (attribute: Attribute) => void;
-  move: (by: number) => void;
   remove: () => void;
 }
 
-function AttributeRow({ attribute, at, count, errors, change, move, remove }: RowProps) {
+function AttributeRow({ attribute, at, grip, errors, change, remove }: RowProps) {
   const [typedChoices, setTypedChoices] = useState(attribute.choices.map(({ name }) => name).join(', '));
   const set = (values: Partial<Attribute>) => change({ ...attribute, ...values });
   const name = attribute.name || `attribute ${at + 1}`;
   return (
-    <li className="rounded-lg border border-hair p-2.5">
-      <div className="flex flex-wrap items-end gap-2">
+    <div className="rounded-lg border border-hair bg-sheet p-2.5">
+      <div className="flex flex-wrap items-center gap-2">
+        {grip}
         <div className="w-44">
           <TextField
             label={`Name of attribute ${at + 1}`}
@@ -93,24 +95,6 @@ function AttributeRow({ attribute, at, count, errors, change, move, remove }: Ro
           />
         </div>
         <span className="ml-auto flex gap-0.5 text-ink-2">
-          <button
-            type="button"
-            disabled={at === 0}
-            aria-label={`Move ${name} up`}
-            onClick={() => move(-1)}
-            className="p-1 disabled:opacity-30"
-          >
-            <ArrowUp size={14} aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            disabled={at === count - 1}
-            aria-label={`Move ${name} down`}
-            onClick={() => move(1)}
-            className="p-1 disabled:opacity-30"
-          >
-            <ArrowDown size={14} aria-hidden="true" />
-          </button>
           <button type="button" aria-label={`Remove ${name}`} onClick={remove} className="p-1 hover:text-rose">
             <X size={14} aria-hidden="true" />
           </button>
@@ -133,7 +117,7 @@ function AttributeRow({ attribute, at, count, errors, change, move, remove }: Ro
       <div className="mt-1 flex flex-wrap gap-x-5">
         <Tick label="Must be filled in" checked={attribute.required} change={(required) => set({ required })} />
         <Tick label="Shoppers see it" checked={attribute.shown} change={(shown) => set({ shown })} />
-        {(hasChoices(attribute.type) || attribute.type === 'yesNo') && (
+        {(hasChoices(attribute.type) || hasUnit(attribute.type) || attribute.type === 'yesNo') && (
           <Tick
             label="Shoppers filter by it"
             checked={attribute.filterable}
@@ -146,7 +130,7 @@ function AttributeRow({ attribute, at, count, errors, change, move, remove }: Ro
           {message}
         </p>
       ))}
-    </li>
+    </div>
   );
 }
 
@@ -166,6 +150,7 @@ const newAttribute = (): Attribute => ({
 export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () => void }) {
   const { data } = useSpecSheets();
   const save = useSaveSpecSheet();
+  const remove = useRemoveSpecSheet();
   const [name, setName] = useState(sheet.name);
   const [attributes, setAttributes] = useState(sheet.attributes);
   const errors = save.error instanceof CallError ? save.error.errors : [];
@@ -180,11 +165,14 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
       { id: sheet.id, name, attributes: attributes.filter((each) => each.name.trim() !== '') },
       { onSuccess: close },
     );
-  const move = (at: number, by: number) => {
-    const next = [...attributes];
-    [next[at], next[at + by]] = [next[at + by]!, next[at]!];
-    setAttributes(next);
-  };
+  const drop = () =>
+    remove.mutate(sheet.id, {
+      onSuccess: () => {
+        toast(`Deleted the spec sheet “${sheet.name}”. Undo brings it back.`);
+        close();
+      },
+      onError: (error) => toast.error(wordsOf(error)),
+    });
   return (
     <Dialog title="Spec sheet" isOpen close={close} width="max-w-3xl">
       <TextField
@@ -194,22 +182,24 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
         error={errors.find(({ path }) => path[0] === 'name')?.message}
         hint="the sort of product that it describes, such as single-line kite"
       />
-      <ul className="mt-3 flex max-h-[52vh] flex-col gap-2 overflow-y-auto">
-        {attributes.map((attribute, at) => (
+      <SortableRows
+        className="mt-3 flex max-h-[52vh] flex-col gap-2 overflow-y-auto"
+        items={attributes}
+        keyOf={({ id }) => id}
+        reorder={setAttributes}
+        draw={(attribute, grip, at) => (
           <AttributeRow
-            key={attribute.id}
             attribute={attribute}
             at={at}
-            count={attributes.length}
+            grip={grip}
             errors={errors
               .filter(({ path }) => path[0] === 'attributes' && path[1] === at)
               .map(({ message }) => message)}
             change={(next) => setAttributes(attributes.map((each, i) => (i === at ? next : each)))}
-            move={(by) => move(at, by)}
             remove={() => setAttributes(attributes.filter((_, i) => i !== at))}
           />
-        ))}
-      </ul>
+        )}
+      />
       <div className="mt-3 flex flex-wrap items-center gap-2">
         <Button onClick={() => setAttributes([...attributes, newAttribute()])}>Add an attribute</Button>
         {elsewhere.length > 0 && (
@@ -223,6 +213,9 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
           />
         )}
         <span className="ml-auto flex gap-2">
+          <Button look="bare" className="!text-rose" disabled={remove.isPending} onClick={drop}>
+            Delete the sheet
+          </Button>
           <Button onClick={close}>Leave it</Button>
           <Button look="main" onClick={submit} disabled={save.isPending}>
             Save the sheet

@@ -50,7 +50,7 @@ function Good({
         <Thumb
           src={row.thumbnail}
           alt={row.title}
-          focus={row.focus}
+          frame={row.frame}
           className={clsx('h-[62px] w-full', (isOut || isHidden) && 'opacity-45')}
         />
       </div>

@@ -1,17 +1,18 @@
 import clsx from 'clsx';
 import { ImageOff } from 'lucide-react';
-import type { Focus } from '../../core/catalog/product';
+import { frameClass, frameStyle, type Frame } from './picture-frame';
 
 interface Props {
   src: string | null;
   /** tells what it shows; empty where the words stand beside it */
   alt?: string;
-  focus?: Focus | null;
+  /** how it stands in the shop's frame; filled around its middle when not told */
+  frame?: Frame | null;
   className?: string;
 }
 
 /** A small square picture of a product, or a quiet sign that there is none. */
-export function Thumb({ src, alt = '', focus, className = 'size-9' }: Props) {
+export function Thumb({ src, alt = '', frame, className = 'size-9' }: Props) {
   if (!src)
     return (
       <span
@@ -31,8 +32,8 @@ export function Thumb({ src, alt = '', focus, className = 'size-9' }: Props) {
       alt={alt}
       loading="lazy"
       draggable={false}
-      className={clsx('shrink-0 rounded-lg bg-sunk object-cover', className)}
-      style={focus ? { objectPosition: `${focus.x * 100}% ${focus.y * 100}%` } : undefined}
+      className={clsx('shrink-0 rounded-lg bg-sunk', frame ? frameClass(frame) : 'object-cover', className)}
+      style={frame ? frameStyle(frame) : undefined}
     />
   );
 }

@@ -66,7 +66,7 @@ export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantCount: product.variants.length,
     thumbnail: face ? mediaUrl(face.media, 160) : null,
-    focus: face?.focus ?? null,
+    frame: face ? { focus: face.focus, fit: face.fit, ground: face.ground } : null,
     life: lifeOf(catalog, product),
     featured: product.featured,
     price: { min: price, max: priceMax },

@@ -1,11 +1,11 @@
 import clsx from 'clsx';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { mediaUrl } from '../../../core/placement/card';
 import type { Picture } from '../../../core/catalog/product';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { TextField } from '../../ui/field';
-import { frameClass, frameStyle, isTooSmall } from './picture-frame';
+import { frameClass, frameStyle, isTooSmall } from '../../ui/picture-frame';
 
 interface EditorProps {
   picture: Picture;
@@ -14,10 +14,12 @@ interface EditorProps {
   close: () => void;
   save: (picture: Picture) => void;
   replace: (file: File) => void;
+  /** what else can be said of the picture */
+  children?: ReactNode;
 }
 
 /** Words for those who cannot see the picture, and the point that stays in view when it is cut. */
-export function PictureEditor({ picture, suggestion, close, save, replace }: EditorProps) {
+export function PictureEditor({ picture, suggestion, close, save, replace, children }: EditorProps) {
   const input = useRef<HTMLInputElement>(null);
   const [fit, setFit] = useState(picture.fit);
   const [alt, setAlt] = useState(picture.alt);
@@ -107,6 +109,7 @@ export function PictureEditor({ picture, suggestion, close, save, replace }: Edi
           onChange={(event) => setAlt(event.target.value)}
         />
       </div>
+      {children}
       <div className="mt-4 flex justify-end gap-2">
         <Button look="bare" className="mr-auto" onClick={() => input.current?.click()}>
           Replace by another…

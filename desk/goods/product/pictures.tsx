@@ -10,11 +10,13 @@ import type { ProductAnswer } from '../../../contract/goods';
 import { mediaUrl } from '../../../core/placement/card';
 import type { Picture } from '../../../core/catalog/product';
 import { pictureWords } from '../../../core/catalog/variants';
-import { call, wordsOf } from '../../api';
+import { call, upload as uploadFiles, wordsOf } from '../../api';
+import { newId } from '../../new-id';
 import { useKeepProduct } from '../queries';
 import { Part } from './part';
 import { PictureEditor } from './picture-editor';
-import { FRAME, frameClass, frameStyle, isTooSmall } from './picture-frame';
+import { PictureTies } from './picture-ties';
+import { FRAME, frameClass, frameStyle, isTooSmall } from '../../ui/picture-frame';
 import { useDragSensors } from '../../ui/drag';
 
 function Tile({
@@ -70,7 +72,7 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
   const { product, revision } = answer;
   const keep = useKeepProduct();
   const input = useRef<HTMLInputElement>(null);
-  const [uploading, setUploading] = useState(0);
+  const [coming, setComing] = useState<{ key: string; done: number }[]>([]);
   const [isOver, setOver] = useState(false);
   const [refused, setRefused] = useState<{ file: string; message: string }[]>([]);
   const [edited, setEdited] = useState<Picture | null>(null);
@@ -89,15 +91,17 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
   };
   const upload = async (files: readonly File[], replace?: string) => {
     setRefused([]);
-    setUploading((n) => n + files.length);
+    const rows = files.map((file) => ({ key: `${newId('q')} ${file.name}`, done: 0, file }));
+    setComing((now) => [...now, ...rows]);
     // One by one: each appears as soon as it is there, and one that is refused stops no other.
-    for (const file of files) {
+    for (const { key, file } of rows) {
+      const tell = (done: number) => setComing((now) => now.map((each) => (each.key === key ? { key, done } : each)));
       try {
-        keep(await call(routes.goods.addPictures, { params, query: { replace }, files: [file] }));
+        keep(await uploadFiles(routes.goods.addPictures, { params, query: { replace }, files: [file] }, tell));
       } catch (error) {
         setRefused((before) => [...before, { file: file.name, message: wordsOf(error) }]);
       }
-      setUploading((n) => n - 1);
+      setComing((now) => now.filter((each) => each.key !== key));
     }
   };
   const latestUpload = useRef(upload);
@@ -152,12 +156,19 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
                   remove={() => set(product.pictures.filter(({ id }) => id !== picture.id))}
                 />
               ))}
-              {Array.from({ length: uploading }, (_, i) => (
+              {coming.map(({ key, done }) => (
                 <li
-                  key={`coming ${i}`}
-                  className="size-20 animate-pulse rounded-[10px] bg-sunk"
-                  aria-label="Picture on its way"
-                />
+                  key={key}
+                  className="flex size-20 flex-col items-center justify-center gap-1.5 rounded-[10px] bg-sunk"
+                >
+                  <progress
+                    value={done}
+                    max={1}
+                    aria-label={`Upload of ${key.slice(key.indexOf(' ') + 1)}`}
+                    className="h-1.5 w-14 accent-petrol"
+                  />
+                  <span className="text-xs text-ink-2">{done < 1 ? `${Math.round(done * 100)} %` : 'sizing …'}</span>
+                </li>
               ))}
               <li>
                 <button
@@ -205,7 +216,9 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
           replace={(file) => void upload([file], edited.id)}
           close={() => setEdited(null)}
           save={(changed) => set(product.pictures.map((picture) => (picture.id === changed.id ? changed : picture)))}
-        />
+        >
+          <PictureTies answer={answer} pictureId={edited.id} />
+        </PictureEditor>
       )}
     </Part>
   );

@@ -1,17 +1,26 @@
+import Image from '@tiptap/extension-image';
+import { TableKit } from '@tiptap/extension-table';
 import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Heading2, Italic, List, ListOrdered, Quote } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import type { Picture } from '../../../core/catalog/product';
+import { LinkTool, PictureTool, TableTool } from './rich-tools';
 import { WritingHelper } from './writing-helper';
 
 interface Props {
   html: string;
+  /** pictures that can be put into the text */
+  pictures: readonly Picture[];
   isUnsaved: boolean;
   change: (html: string) => void;
 }
 
+/** Without the widths that the editor writes into tables: the shop has its own. */
+const plainHtml = (html: string) => html.replace(/<colgroup>.*?<\/colgroup>/g, '').replace(/ style="[^"]*"/g, '');
+
 /** Rich text that is typed as it will look. Pasted text is cut down to what the shop shows. */
-export default function RichField({ html, isUnsaved, change }: Props) {
+export default function RichField({ html, pictures, isUnsaved, change }: Props) {
   /** what the editor was given last, or gave last */
   const known = useRef(html);
   const editor = useEditor({
@@ -23,12 +32,14 @@ export default function RichField({ html, isUnsaved, change }: Props) {
         // It would add an empty paragraph as soon as the cursor comes in, and so change what nobody touched.
         trailingNode: false,
       }),
+      Image,
+      TableKit.configure({ table: { resizable: false } }),
     ],
     content: html,
     injectCSS: false,
     editorProps: { attributes: { 'aria-label': 'Description', role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: changed }) => {
-      known.current = changed.isEmpty ? '' : changed.getHTML();
+      known.current = changed.isEmpty ? '' : plainHtml(changed.getHTML());
       change(known.current);
     },
   });
@@ -62,7 +73,11 @@ export default function RichField({ html, isUnsaved, change }: Props) {
   ] as const;
   return (
     <div className="rich-field field !p-0" data-unsaved={isUnsaved || undefined}>
-      <div role="toolbar" aria-label="Shape the text" className="flex gap-0.5 border-b border-hair px-1.5 py-1">
+      <div
+        role="toolbar"
+        aria-label="Shape the text"
+        className="flex flex-wrap gap-0.5 border-b border-hair px-1.5 py-1"
+      >
         {tools.map(({ key, words, icon: Icon, run }) => (
           <button
             key={key}
@@ -76,6 +91,9 @@ export default function RichField({ html, isUnsaved, change }: Props) {
             <Icon size={14} aria-hidden="true" />
           </button>
         ))}
+        <LinkTool editor={editor} />
+        <TableTool editor={editor} />
+        <PictureTool editor={editor} pictures={pictures} />
         <WritingHelper editor={editor} />
       </div>
       <EditorContent editor={editor} />

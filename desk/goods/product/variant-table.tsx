@@ -29,7 +29,7 @@ function PictureCell({ answer, variant, save }: { answer: ProductAnswer; variant
   return (
     <td className="border border-hair px-1.5">
       <label className="relative flex items-center">
-        <Thumb src={shown ? mediaUrl(shown.media, 160) : null} className="size-6" />
+        <Thumb src={shown ? mediaUrl(shown.media, 160) : null} frame={shown} className="size-6" />
         <select
           aria-label={`Picture of ${variantName(answer.product.options, variant) || 'this product'}`}
           value={chosen ?? ''}

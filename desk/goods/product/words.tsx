@@ -43,6 +43,7 @@ export function Words({ answer: { product }, save }: Props) {
           <Suspense fallback={<div className="field h-40 animate-pulse" />}>
             <RichField
               html={product.description}
+              pictures={product.pictures}
               isUnsaved={'description' in save.drafts}
               change={(description) => save.change({ description })}
             />
