@@ -19,6 +19,8 @@ const choice = (facet: string, values: string[], onVariant: boolean) =>
     values: fc.uniqueArray(fc.constantFrom(...values), { minLength: 1, maxLength: 2 }),
   });
 
+const wind = { name: 'wind', low: 'wind.from', high: 'wind.upTo' };
+
 const query = fc.record({
   text: queryText,
   choices: fc
@@ -41,11 +43,22 @@ const query = fc.record({
   limit: fc.integer({ min: 0, max: 6 }),
   count: fc.constant(['brand', 'colour', 'size', 'available']),
   extent: fc.constant(['price']),
+  spans: fc.oneof(
+    fc.constant([]),
+    fc
+      .tuple(fc.constantFrom(-Infinity, 0, 1, 3), fc.constantFrom(0, 2, Infinity))
+      .map(([from, more]) => [{ ...wind, min: from, max: Math.max(from, 0) + more }]),
+  ),
+  spanExtents: fc.constant([wind]),
+  lastBrand: fc.constantFrom(null, ...brands),
 });
 
-function answer(index: FinderIndex, asked: ListingQuery & { text: string }) {
+type Asked = ListingQuery & { text: string; sort: string; lastBrand?: string | null };
+
+function answer(index: FinderIndex, asked: Asked) {
   const sort = asked.sort === 'match' && asked.text === '' ? 'newest' : asked.sort;
-  const result = list(index, { ...asked, sort });
+  const last = !asked.lastBrand ? undefined : index.posting('brand', asked.lastBrand);
+  const result = list(index, { ...asked, sort, last });
   const counts = new Map(
     [...result.counts].map(([facet, of]) => [
       facet,
@@ -55,7 +68,7 @@ function answer(index: FinderIndex, asked: ListingQuery & { text: string }) {
   return { total: result.total, ids: result.slots.map((slot) => index.id(slot)), counts, extents: result.extents };
 }
 
-const expected = (all: readonly FinderEntry[], asked: ListingQuery & { text: string; sort: string }) =>
+const expected = (all: readonly FinderEntry[], asked: Asked) =>
   referenceListing(
     all,
     { ...asked, sort: asked.sort === 'match' && asked.text === '' ? 'newest' : asked.sort },

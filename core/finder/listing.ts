@@ -40,6 +40,8 @@ export interface ListingQuery {
   tieOrder?: string;
   offset: number;
   limit: number;
+  /** products that come after all others, whatever the order */
+  last?: Bitset;
   /** facets whose values are counted */
   count?: readonly string[];
   /** variant columns whose lowest and highest value is wanted */
@@ -350,12 +352,25 @@ class Listing {
     return min <= max ? { min, max } : null;
   }
 
+  /** The slots of the page: those that come last stand behind the others, each in the same order. */
   #page(products: Bitset, total: number): number[] {
+    const { offset, limit, last } = this.query;
+    const lastTotal = last ? last.countAnd(products) : 0;
+    if (!last || lastTotal === 0) return this.#pageOf(products, total, offset, limit);
+    const { scratch } = this.index;
+    const firstTotal = total - lastTotal;
+    const first = this.#pageOf(scratch.copy(products).andNot(last), firstTotal, offset, limit);
+    if (first.length === limit) return first;
+    const rest = scratch.copy(products).and(last);
+    return [...first, ...this.#pageOf(rest, lastTotal, Math.max(0, offset - firstTotal), limit - first.length)];
+  }
+
+  #pageOf(products: Bitset, total: number, offset: number, limit: number): number[] {
     const { index, query } = this;
-    const { offset, limit, sort } = query;
+    const { sort } = query;
     if (offset >= total || limit <= 0) return [];
     if (typeof sort !== 'string') return pick(sort.length, (i) => sort[i]!, products, offset, limit);
-    if (sort === 'match' && this.#scores) return this.#bestMatches(products, this.#scores);
+    if (sort === 'match' && this.#scores) return this.#bestMatches(products, this.#scores, offset, limit);
     const order = index.order(sort);
     if (!order) throw new Error(`There is no order "${sort}".`);
     if (total * 24 > index.size) return pick(order.length, (place) => order.at(place), products, offset, limit);
@@ -367,11 +382,11 @@ class Listing {
   }
 
   /** Highest score first: only scores that can reach the page are sorted. */
-  #bestMatches(products: Bitset, scores: Uint32Array): number[] {
+  #bestMatches(products: Bitset, scores: Uint32Array, offset: number, limit: number): number[] {
     const { index, query } = this;
     const order = index.order(query.tieOrder ?? this.index.shape.sorts[0]!.key)!;
     const ranks = order.ranks(index.alive.size);
-    const needed = query.offset + query.limit;
+    const needed = offset + limit;
     const slots = index.scratch.slots(index.alive.size);
     const total = products.writeSlots(slots);
     let highest = 0;
@@ -388,10 +403,10 @@ class Listing {
       const score = scores[slot]!;
       if (score > lowest) above.push((highest - score) * span + ranks[slot]!);
     }
-    const sorted = Float64Array.from(above).sort().subarray(query.offset, needed);
+    const sorted = Float64Array.from(above).sort().subarray(offset, needed);
     const page = Array.from(sorted, (key) => order.at(key % span));
-    let skip = Math.max(0, query.offset - above.length);
-    for (let place = 0; place < order.length && page.length < query.limit; place++) {
+    let skip = Math.max(0, offset - above.length);
+    for (let place = 0; place < order.length && page.length < limit; place++) {
       const slot = order.at(place);
       if (scores[slot] === lowest && products.has(slot) && skip-- <= 0) page.push(slot);
     }

@@ -14,6 +14,9 @@ export const LISTED = 'listed';
 /** Facet of products whose price is not told; its only value is 'price'. */
 export const UNTOLD = 'untold';
 
+/** Facet of sold-out products that are to stand last; its only value is 'yes'. */
+export const LAST = 'last';
+
 /** Facet of variants that can be bought now; its only value is 'in'. */
 export const AVAILABLE = 'available';
 
@@ -149,6 +152,7 @@ export function entryOf(
   for (const id of facts.tag) values.push(['tag', id]);
   for (const standing of facts.standing) values.push(['standing', standing]);
   if (facts.brand) values.push(['brand', facts.brand]);
+  if (facts.last) values.push([LAST, 'yes']);
   if (product.priceOnRequest) values.push([UNTOLD, 'price']);
   for (const [field, fact] of Object.entries(facts.specs)) {
     if (typeof fact === 'boolean') values.push([field, fact ? 'yes' : 'no']);
@@ -162,8 +166,7 @@ export function entryOf(
       priceMax: facts.priceMax,
       stock: facts.stock,
       created: facts.created,
-      // Sold-out goods that are to come last do so in the usual order, whatever else holds.
-      featured: facts.last ? -1 : facts.featured ? 1 : 0,
+      featured: facts.featured ? 1 : 0,
       ...numbersOf(facts.specs),
     },
     values,

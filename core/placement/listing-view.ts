@@ -2,7 +2,7 @@ import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import type { Bitset } from '../finder/bitset';
 import { list, type ChoiceFilter, type ListingResult, type ProductSpan } from '../finder/listing';
 import { cardOf, type ProductCard } from './card';
-import { AVAILABLE, UNTOLD } from './facts';
+import { AVAILABLE, LAST, UNTOLD } from './facts';
 import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';
 import { keptWhileUnchanged } from './kept';
 import type { ResolvedShop } from './resolved-shop';
@@ -210,6 +210,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     tieOrder: 'featured',
     offset: (request.page - 1) * PAGE_SIZE,
     limit: PAGE_SIZE,
+    last: shop.index.posting(LAST, 'yes'),
     count: sources.map(({ facet }) => facet),
     extent: ['price'],
     extentWithout: untold,

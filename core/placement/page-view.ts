@@ -1,5 +1,6 @@
 import { list } from '../finder/listing';
 import { cardOf, pictureView, type PictureView, type ProductCard } from './card';
+import { LAST } from './facts';
 import { placeSet, type ListingPlace } from './listing-view';
 import type { Page, Section, Target } from './page';
 import type { ResolvedShop } from './resolved-shop';
@@ -58,7 +59,8 @@ export function stripSlots(
 export function firstSlots(shop: ResolvedShop, at: ListingPlace, limit: number, now: number) {
   const collection = at.kind === 'collection' ? shop.collections.get(at.id) : undefined;
   const sort = collection ? shop.orderOf(collection) : 'featured';
-  return list(shop.index, { base: placeSet(shop, at, now), sort, offset: 0, limit });
+  const last = shop.index.posting(LAST, 'yes');
+  return list(shop.index, { base: placeSet(shop, at, now), sort, offset: 0, limit, last });
 }
 
 function faceOfPlace(shop: ResolvedShop, at: ListingPlace, now: number): PictureView | null {

@@ -33,6 +33,9 @@ export interface DocumentUpdate {
 /** From this many changed products on, building the index afresh is considered. */
 const REBUILD_FROM = 1_000;
 
+/** Rules that speak of time are worked out once a minute, for its end: what was added within it is in. */
+const endOf = (minute: number) => (minute + 1) * 60;
+
 interface CachedMembers {
   collection: Collection;
   set: Bitset;
@@ -208,7 +211,7 @@ export class ResolvedShop {
     const cached = this.#members.get(collectionId);
     const minute = this.#speaksOfTime(collection) ? Math.floor(now / 60) : undefined;
     if (cached && cached.minute === minute) return cached.set;
-    const set = this.#allMembers(collection, now).and(this.listed);
+    const set = this.#allMembers(collection, minute === undefined ? now : endOf(minute)).and(this.listed);
     this.#members.set(collectionId, { collection, set, minute });
     return set;
   }
@@ -422,7 +425,7 @@ export class ResolvedShop {
         isListed &&
         (collection.source === 'picked'
           ? collection.picked.includes(id)
-          : takesIn(collection.rule, facts, this.fields, (cached.minute ?? 0) * 60));
+          : takesIn(collection.rule, facts, this.fields, endOf(cached.minute ?? 0)));
       if (isMember) cached.set.add(slot);
       else cached.set.delete(slot);
     }

@@ -26,7 +26,7 @@ export interface ProductFacts {
   /** seconds since 1970 */
   created: number;
   featured: boolean;
-  /** to stand last in the usual order */
+  /** sold out, and to stand last then */
   last: boolean;
   /** by field key: ids of choices, yes/no, or a number in thousandths of its unit (days in seconds since 1970) */
   specs: Readonly<Record<string, readonly string[] | number | boolean>>;

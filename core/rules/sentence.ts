@@ -22,9 +22,10 @@ function valueWords(field: Field, condition: Condition, currency: string): strin
   return typeof value === 'number' ? number(value) : `“${value ?? ''}”`;
 }
 
-/** What a field read from a product, in words; '' when it is nothing. */
+/** What a field read from a product, in words; '' when there is nothing to say. */
 export function actualWords(field: Field, actual: ReturnType<Field['read']>, currency: string): string {
-  if (typeof actual === 'boolean') return actual ? 'yes' : 'no';
+  // Whether it holds says it all.
+  if (typeof actual === 'boolean') return '';
   if (typeof actual === 'number') return numberWords(field, actual, currency);
   if (typeof actual === 'string') return `“${actual}”`;
   return actual.flatMap((value) => field.choices?.get(value) ?? []).join(', ');

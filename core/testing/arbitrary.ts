@@ -29,9 +29,10 @@ export function entryArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<FinderEnt
       extra: fc.array(fc.constantFrom(...words), { maxLength: 2 }).map((x) => x.join(' ')),
       brand: fc.option(fc.constantFrom(...brands)),
       created: fc.integer({ min: 0, max: 5 }),
+      span: fc.option(fc.tuple(fc.integer({ min: 0, max: 4 }), fc.integer({ min: 0, max: 3 }))),
       variants: fc.array(variant, { maxLength: 4 }),
     })
-    .map(({ id, title, extra, brand, created, variants }) => ({
+    .map(({ id, title, extra, brand, created, span, variants }) => ({
       id,
       title,
       numbers: {
@@ -40,6 +41,7 @@ export function entryArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<FinderEnt
         stock: variants.reduce((sum, each) => sum + each.stock, 0),
         created,
         featured: 0,
+        ...(span ? { 'wind.from': span[0], 'wind.upTo': span[0] + span[1] } : {}),
       },
       values: brand ? [['brand', brand] as const] : [],
       texts: [

@@ -66,7 +66,7 @@ export function referenceOrder(sort: SortKey): (a: FinderEntry, b: FinderEntry) 
 /** What a listing must answer, by plain loops over the entries. */
 export function referenceListing(
   entries: readonly FinderEntry[],
-  query: Omit<ListingQuery, 'sort' | 'base'> & { sort: string },
+  query: Omit<ListingQuery, 'sort' | 'base' | 'last'> & { sort: string; lastBrand?: string | null },
   sorts: readonly SortKey[],
 ) {
   const found = query.text === undefined ? undefined : scores(entries, query.text);
@@ -92,7 +92,11 @@ export function referenceListing(
       const isVariantFree =
         !(query.choices ?? []).some((choice) => choice.onVariant && choice.facet !== without) &&
         !(query.ranges ?? []).some((range) => range.column !== without);
-      return onProduct && (isVariantFree || passing(entry, without).length > 0);
+      const inSpans = (query.spans ?? []).every(
+        ({ name, low, high, min, max }) =>
+          name === without || ((entry.numbers[high] ?? NaN) >= min && (entry.numbers[low] ?? NaN) <= max),
+      );
+      return onProduct && inSpans && (isVariantFree || passing(entry, without).length > 0);
     });
   const counts = new Map<string, Map<string, number>>();
   for (const facet of query.count ?? []) {
@@ -114,12 +118,20 @@ export function referenceListing(
       return [column, numbers.length ? { min: Math.min(...numbers), max: Math.max(...numbers) } : null] as const;
     }),
   );
+  for (const { name, low, high } of query.spanExtents ?? []) {
+    const of = matches(name).filter((entry) => entry.numbers[low] !== undefined);
+    const min = Math.min(...of.map((entry) => entry.numbers[low]!));
+    extents.set(name, of.length ? { min, max: Math.max(...of.map((entry) => entry.numbers[high]!)) } : null);
+  }
   const order = referenceOrder(
     sorts.find(({ key }) => key === (query.sort === 'match' ? query.tieOrder : query.sort))!,
   );
-  const all = matches().sort((a, b) =>
-    query.sort === 'match' && found ? found.get(b.id)! - found.get(a.id)! || order(a, b) : order(a, b),
-  );
+  const isLast = ({ values }: FinderEntry) =>
+    Number(values.some(([facet, value]) => facet === 'brand' && value === query.lastBrand));
+  const all = matches().sort((a, b) => {
+    const byScore = query.sort === 'match' && found ? found.get(b.id)! - found.get(a.id)! : 0;
+    return isLast(a) - isLast(b) || byScore || order(a, b);
+  });
   return {
     total: all.length,
     ids: all.slice(query.offset, query.offset + query.limit).map((entry) => entry.id),

@@ -101,7 +101,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
     { id: 'pictures', label: 'Pictures', count: product.pictures.length },
     { id: 'words', label: 'Words' },
     ...(kind.slots ? [{ id: 'bundle', label: 'What is in it', count: product.bundle?.slots.length ?? 0 }] : []),
-    ...(kind.options ? [{ id: 'options', label: 'Options', count: product.options.length }] : []),
+    ...(kind.options ? [{ id: 'options', label: 'Options', count: product.options.length || undefined }] : []),
     { id: 'prices', label: 'Price & stock', count: product.variants.length },
     {
       id: 'specs',

@@ -114,7 +114,7 @@ export function VariantTable({ answer, save, fields }: Props) {
         <table className="w-full border-collapse">
           <thead className="sticky top-0 z-[5] bg-paper text-left text-xs text-ink-2">
             <tr>
-              <th className="border border-hair px-2 py-1.5 font-semibold">Variant</th>
+              <th className="sticky left-0 z-[1] border border-hair bg-paper px-2 py-1.5 font-semibold">Variant</th>
               <th className="border border-hair px-1 font-semibold">
                 <span className="sr-only">Picture</span>
               </th>
@@ -145,7 +145,7 @@ export function VariantTable({ answer, save, fields }: Props) {
               const margin = margins[variant.id];
               return (
                 <tr key={variant.id} className="group/row">
-                  <th scope="row" className="max-w-60 border border-hair px-2 text-left font-medium">
+                  <th scope="row" className="sticky left-0 z-[1] max-w-60 border border-hair bg-sheet px-2 text-left font-medium">
                     <span className="flex items-center gap-1.5">
                       {swatch && (
                         <span
