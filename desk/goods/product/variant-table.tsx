@@ -145,7 +145,10 @@ export function VariantTable({ answer, save, fields }: Props) {
               const margin = margins[variant.id];
               return (
                 <tr key={variant.id} className="group/row">
-                  <th scope="row" className="sticky left-0 z-[1] max-w-60 border border-hair bg-sheet px-2 text-left font-medium">
+                  <th
+                    scope="row"
+                    className="sticky left-0 z-[1] max-w-60 border border-hair bg-sheet px-2 text-left font-medium"
+                  >
                     <span className="flex items-center gap-1.5">
                       {swatch && (
                         <span
