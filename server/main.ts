@@ -28,6 +28,10 @@ function shopAssets(): ShopAssets {
   };
 }
 
+/** Comparing what was taken for unchanged goes on beside the work, a few milliseconds at a time. */
+const VERIFIED_AT_ONCE = 40;
+const VERIFY_EVERY_MS = 25;
+
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 function start(): void {
@@ -41,7 +45,12 @@ function start(): void {
   server.listen(port, host, () =>
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
+  const verify = () => {
+    if (!catalog.verifySome(VERIFIED_AT_ONCE)) verifying = setTimeout(verify, VERIFY_EVERY_MS);
+  };
+  let verifying = setTimeout(verify, VERIFY_EVERY_MS);
   const stop = () => {
+    clearTimeout(verifying);
     server.close();
     server.closeAllConnections();
     catalog.close();

@@ -27,7 +27,7 @@ const NO_LIMIT = 2 ** 31 - 1;
  * products and variants; those of removed ones are used again. Queries are in listing.ts.
  */
 export class FinderIndex {
-  readonly text = new TextIndex();
+  text = new TextIndex();
   /** sets for the queries of listing.ts */
   readonly scratch = new Scratch();
   alive: Bitset;
@@ -43,8 +43,8 @@ export class FinderIndex {
   readonly facetValues: FacetValue[] = [];
   /** how many products have each facet value */
   totals = new Uint32Array(256);
-  readonly valuesOf = new IdLists(16);
-  readonly variantValuesOf = new IdLists(16);
+  valuesOf = new IdLists(16);
+  variantValuesOf = new IdLists(16);
   #variantStart = new Uint32Array(64);
   #variantCount = new Uint32Array(64);
   variantProduct = new Uint32Array(64);
@@ -199,6 +199,35 @@ export class FinderIndex {
     this.#loadOrders(slots);
     this.valuesOf.trim(slots.length);
     this.variantValuesOf.trim(this.#variantEnd);
+  }
+
+  /** An index that answers alike and changes by itself. Costs little more than the memory it takes. */
+  copy(): FinderIndex {
+    const copy = new FinderIndex(this.shape);
+    copy.text = this.text.copy();
+    copy.alive = this.alive.clone();
+    copy.aliveVariants = this.aliveVariants.clone();
+    copy.totals = this.totals.slice();
+    copy.valuesOf = this.valuesOf.copy();
+    copy.variantValuesOf = this.variantValuesOf.copy();
+    copy.#variantStart = this.#variantStart.slice();
+    copy.#variantCount = this.#variantCount.slice();
+    copy.variantProduct = this.variantProduct.slice();
+    copy.#variantIds = this.#variantIds.slice();
+    copy.#variantEnd = this.#variantEnd;
+    // Orders compare by these arrays and columns, so they are filled, not replaced.
+    for (const id of this.#ids) copy.#ids.push(id);
+    for (const title of this.#titles) copy.#titles.push(title);
+    for (const [id, slot] of this.#slotOf) copy.#slotOf.set(id, slot);
+    for (const slot of this.#freeSlots) copy.#freeSlots.push(slot);
+    for (const [length, runs] of this.#freeVariants) copy.#freeVariants.set(length, runs.slice());
+    for (const [name, column] of this.#columns) copy.#column(name).at = column.at.slice();
+    for (const [name, column] of this.#variantColumns) copy.#variantColumns.get(name)!.at = column.at.slice();
+    for (const [facet, values] of this.#valueIds) copy.#valueIds.set(facet, new Map(values));
+    for (const { facet, value, products, variants } of this.facetValues)
+      copy.facetValues.push({ facet, value, products: products.clone(), variants: variants?.clone() });
+    for (const [key, order] of this.#orders) copy.#orders.get(key)!.load(order.slots());
+    return copy;
   }
 
   /** Adds a product or replaces the one with the same id. `sameTexts`: its texts are known to be those it had. */

@@ -25,6 +25,17 @@ export class IdLists {
     this.#pool = poolOf(bits, 1024);
   }
 
+  copy(): IdLists {
+    const copy = new IdLists(this.#bits);
+    copy.#start = this.#start.slice();
+    copy.#length = this.#length.slice();
+    copy.#room = this.#room.slice();
+    copy.#pool = this.#pool.slice();
+    copy.#end = this.#end;
+    copy.#waste = this.#waste;
+    return copy;
+  }
+
   get bytes(): number {
     return this.#pool.byteLength + 2 * this.#start.byteLength;
   }

@@ -115,6 +115,25 @@ test('an index changed product by product answers like one built afresh', () => 
   );
 });
 
+test('a copy answers alike, and neither feels what happens to the other', () => {
+  const edits = fc.array(entryArbitrary(fc.constantFrom(...ids)), { maxLength: 8 });
+  fc.assert(
+    fc.property(entries, edits, fc.subarray(ids), query, (start, later, gone, asked) => {
+      const index = built(start);
+      const copy = index.copy();
+      expect(answer(copy, asked)).toEqual(expected(start, asked));
+      const all = new Map(start.map((entry) => [entry.id, entry]));
+      for (const entry of later) all.set(entry.id, entry);
+      for (const id of gone) all.delete(id);
+      for (const entry of later) copy.put(entry);
+      for (const id of gone) copy.remove(id);
+      expect(answer(copy, asked)).toEqual(expected([...all.values()], asked));
+      expect(answer(index, asked)).toEqual(expected(start, asked));
+    }),
+    { numRuns: 200 },
+  );
+});
+
 test('taking everything out leaves no posting, total or word behind', () => {
   fc.assert(
     fc.property(entries, (all) => {

@@ -1,6 +1,6 @@
 /** Slots kept in order. Changing one slot is a binary search and one block move; ranks are made again when asked for. */
 export class SortedOrder {
-  #slots = new Uint32Array(64);
+  #slots: Uint32Array<ArrayBuffer> = new Uint32Array(64);
   #ranks = new Uint32Array(0);
   #stale = true;
   length = 0;
@@ -27,6 +27,11 @@ export class SortedOrder {
     this.#slots = slots;
     this.length = slots.length;
     this.#stale = true;
+  }
+
+  /** A copy of its slots, in order. */
+  slots(): Uint32Array<ArrayBuffer> {
+    return this.#slots.slice(0, this.length);
   }
 
   insert(slot: number): void {

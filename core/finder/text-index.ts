@@ -24,7 +24,7 @@ const posting = (slot: number, weight: number) => ((slot << 8) | weight) >>> 0;
 
 /** Words → the slots they stand in. Every word of a query must be met: exactly, as a beginning, or else with one slip. */
 export class TextIndex {
-  readonly #vocabulary = new Vocabulary();
+  #vocabulary = new Vocabulary();
   /** number of postings by term id */
   #counts = new Uint32Array(256);
   /** Many words, such as SKUs, stand in one product only: their posting is here, and spares itself a list. */
@@ -32,7 +32,7 @@ export class TextIndex {
   /** postings in rising order, of the words that have two or more */
   readonly #lists: (Uint32Array | undefined)[] = [];
   /** term ids of a slot, packed into bytes */
-  readonly #termsOf = new IdLists(8);
+  #termsOf = new IdLists(8);
   #scores = new Uint32Array(0);
   #best = new Uint32Array(0);
   /** the words of the text being read: their ids, and by id their weight, which is 0 for all others */
@@ -51,6 +51,18 @@ export class TextIndex {
     bytes += this.#counts.byteLength + this.#only.byteLength + this.#weightOf.byteLength;
     for (const list of this.#lists) if (list) bytes += list.byteLength;
     return bytes;
+  }
+
+  copy(): TextIndex {
+    const copy = new TextIndex();
+    copy.#vocabulary = this.#vocabulary.copy();
+    copy.#counts = this.#counts.slice();
+    copy.#only = this.#only.slice();
+    copy.#weightOf = this.#weightOf.slice();
+    copy.#termsOf = this.#termsOf.copy();
+    // Few words have a list of their own; those that have none are left undefined.
+    for (const list of this.#lists) copy.#lists.push(list?.slice());
+    return copy;
   }
 
   /** Fills an empty index with the texts of the slots 0 to `count`−1. Linear, but for putting the words in order. */

@@ -51,6 +51,19 @@ export class Vocabulary {
     return this.#words.length;
   }
 
+  /** One that knows the same words under the same ids, and changes by itself. */
+  copy(): Vocabulary {
+    this.#sort();
+    const copy = new Vocabulary();
+    for (const word of this.#words) copy.#words.push(word);
+    for (const id of this.#freeIds) copy.#freeIds.push(id);
+    copy.#table = this.#table.slice();
+    copy.#order = this.#order.slice();
+    copy.#heads = this.#heads.slice();
+    copy.size = this.size;
+    return copy;
+  }
+
   /** New words are put in order by the next search or single change only. For filling an index. */
   deferSorting(): void {
     this.#sorted = false;

@@ -159,6 +159,37 @@ export class ResolvedShop {
     this.#rebuild();
   }
 
+  /**
+   * Starts over as another shop is now, index and all, sharing its documents, which are never changed in place. Where the
+   * inputs of the two differ, products must be applied again.
+   */
+  copyFrom(other: ResolvedShop): void {
+    const into = <K, V>(target: Map<K, V>, source: ReadonlyMap<K, V>) => {
+      target.clear();
+      for (const [key, value] of source) target.set(key, value);
+    };
+    into(this.products, other.products);
+    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page'] as const)
+      into(this.#mapOf(kind) as Map<string, unknown>, other.#mapOf(kind));
+    into(this.#facts, other.#facts);
+    into(this.#slugs, other.#slugs);
+    into(this.#edges, other.#edges);
+    into(this.#bundles, other.#bundles);
+    this.#options.clear();
+    for (const [key, { label, values, swatches }] of other.#options)
+      this.#options.set(key, { label, values: new Map(values), swatches: new Map(swatches) });
+    this.menu = other.menu;
+    this.settings = other.settings;
+    this.now = other.now;
+    this.#nextEdge = other.#nextEdge;
+    this.index = other.index.copy();
+    this.#tree = undefined;
+    this.#fields = undefined;
+    this.#members.clear();
+    this.#staleBundles.clear();
+    this.version++;
+  }
+
   /** `apply` for many documents: when a large part of the products changes, building the index afresh is quicker. */
   applyAll(changes: readonly DocumentUpdate[]): void {
     const products = changes.filter((change) => change.kind === 'product');

@@ -2,10 +2,10 @@ import { EventEmitter } from 'node:events';
 import { join } from 'node:path';
 import { openDatabase, type Db } from '../database/connection';
 import {
+  readUntouchedProducts,
   repeatEdition,
   writeEdition,
   type DocumentKey,
-  type EditionStep,
   type StoredDocument,
 } from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
@@ -19,6 +19,9 @@ export interface CatalogEvent {
   id: number;
   subjects: string[];
 }
+
+/** From so many documents on, an edition is a large one. */
+const MANY = 1_000;
 
 /** Everything one shop's data needs: database, journal, working catalog, live shop. Time comes in from outside. */
 export class Catalog {
@@ -42,9 +45,11 @@ export class Catalog {
     this.live = new LiveShop(this.db, stock, this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
-    this.live.load();
-    this.working.load();
+    this.working.load(readUntouchedProducts(this.db));
     for (const ref of this.live.hashes.keys()) if (!this.working.hash(ref)) this.working.changed.add(ref);
+    const different = [...this.working.changed, ...this.working.withheld];
+    if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);
+    else this.live.load();
     this.journal.onChange(({ changeId, subjects }) => {
       const restocked = this.working.refresh(subjects);
       this.live.shop.refreshAll(restocked);
@@ -63,6 +68,16 @@ export class Catalog {
     this.working.shop.passTime(this.now);
   }
 
+  /**
+   * Compares some of the products that were taken for as they are live when the catalog was opened, and mends what is
+   * not. Answers true when all were compared: to be called again and again while there is nothing else to do.
+   */
+  verifySome(count: number): boolean {
+    const wrong = this.working.verifySome(count);
+    if (wrong?.length) this.live.readAgain(wrong);
+    return wrong === undefined;
+  }
+
   actor(userId: string | null): Actor {
     return { userId, at: this.clock().toISOString() };
   }
@@ -77,23 +92,29 @@ export class Catalog {
       else gone.push(splitRef(ref));
     }
     const number = writeEdition(this.db, { label, at: this.clock().toISOString(), userId }, put, gone);
-    this.#moved({ number, put, gone });
+    this.working.compare(this.live.note(number, put, gone));
+    // What was put live is what the working copy shows: a large edition is copied from there rather than read again.
+    if (put.length >= MANY && put.length * 4 >= this.working.products.size)
+      this.live.copyFrom(this.working.shop, this.working.withheld);
+    else this.live.show(put, gone);
+    this.#tellEdition(number);
     return number;
   }
 
   /** Makes the content of an older edition live again, as a new edition. The working copy stays as it is. */
   goBack(old: number, label: string, userId: string | null): number {
-    const edition = repeatEdition(this.db, { label, at: this.clock().toISOString(), userId }, old);
-    this.#moved(edition);
-    return edition.number;
+    const { number, put, gone } = repeatEdition(this.db, { label, at: this.clock().toISOString(), userId }, old);
+    this.live.show(put, gone);
+    this.working.compare(this.live.note(number, put, gone));
+    this.#tellEdition(number);
+    return number;
   }
 
   close(): void {
     this.db.close();
   }
 
-  #moved({ number, put, gone }: EditionStep): void {
-    this.working.compare(this.live.moveTo(number, put, gone));
+  #tellEdition(number: number): void {
     this.events.emit('event', { type: 'edition', id: number, subjects: [] });
   }
 }

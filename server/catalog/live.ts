@@ -1,8 +1,16 @@
-import { documentBody } from '../../core/editions/document';
+import { documentBody, type DocumentBodies, type DocumentKind } from '../../core/editions/document';
 import { ResolvedShop } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
-import { latestEdition, readLatest, type DocumentKey, type StoredDocument } from '../database/editions';
-import { refOf, type StockMap } from './working';
+import {
+  latestEdition,
+  readLatest,
+  readLatestBody,
+  readLatestRefs,
+  type DocumentKey,
+  type DocumentRef,
+  type StoredDocument,
+} from '../database/editions';
+import { refOf, splitRef, type StockMap } from './working';
 
 /** What shoppers see: the latest edition, resolved with live stock. */
 export class LiveShop {
@@ -16,24 +24,47 @@ export class LiveShop {
     now: number,
   ) {
     this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, now });
+    this.edition = latestEdition(db);
+    this.#note(readLatestRefs(db), []);
   }
 
+  /** Reads all documents of the edition. */
   load(): void {
-    this.edition = latestEdition(this.db);
-    const documents = readLatest(this.db);
-    for (const { kind, key, hash } of documents) this.hashes.set(refOf(kind, key), hash);
-    this.shop.load(documents);
+    this.shop.load(readLatest(this.db));
   }
 
-  /** Moves on to an edition that was just written, which differs from the one before by these. Answers their refs. */
-  moveTo(edition: number, put: readonly StoredDocument[], gone: readonly DocumentKey[]): string[] {
-    for (const { kind, key, hash } of put) this.hashes.set(refOf(kind, key), hash);
-    for (const { kind, key } of gone) this.hashes.delete(refOf(kind, key));
+  /** Begins again as a copy of the working shop, and takes over what differs from it: much quicker while little does. */
+  copyFrom(working: ResolvedShop, different: Iterable<string>): void {
+    this.shop.copyFrom(working);
+    this.readAgain(different);
+  }
+
+  /** Puts what the edition holds under these refs into the shop; what it does not hold goes. */
+  readAgain(refs: Iterable<string>): void {
+    const updates = Array.from(refs, (ref) => {
+      const key = splitRef(ref);
+      return { ...key, body: readLatestBody(this.db, key) as DocumentBodies[DocumentKind] | undefined };
+    });
+    this.shop.applyAll(updates);
+  }
+
+  /** Notes an edition that was just written, which differs from the one before by these. Answers their refs. */
+  note(edition: number, put: readonly DocumentRef[], gone: readonly DocumentKey[]): string[] {
+    this.edition = edition;
+    return this.#note(put, gone);
+  }
+
+  /** Shows documents in place of those of the same key, and no longer those that are gone. */
+  show(put: readonly StoredDocument[], gone: readonly DocumentKey[]): void {
     this.shop.applyAll([
       ...put.map(({ kind, key, body }) => ({ kind, key, body: documentBody(kind, body) })),
       ...gone.map(({ kind, key }) => ({ kind, key, body: undefined })),
     ]);
-    this.edition = edition;
+  }
+
+  #note(put: readonly DocumentRef[], gone: readonly DocumentKey[]): string[] {
+    for (const { kind, key, hash } of put) this.hashes.set(refOf(kind, key), hash);
+    for (const { kind, key } of gone) this.hashes.delete(refOf(kind, key));
     return [...put, ...gone].map(({ kind, key }) => refOf(kind, key));
   }
 }

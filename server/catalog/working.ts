@@ -26,6 +26,13 @@ export function splitRef(ref: string): { kind: DocumentKind; key: string } {
   return { kind: ref.slice(0, colon) as DocumentKind, key: ref.slice(colon + 1) };
 }
 
+function* firstOf<T>(items: Iterable<T>, count: number): Generator<T> {
+  for (const item of items) {
+    if (count-- <= 0) return;
+    yield item;
+  }
+}
+
 /** The stored form of a document, as shoppers may see it, and its content hash. */
 export function serialise(document: ShopDocument): { hash: string; body: string } {
   const text = documentText(document);
@@ -42,6 +49,8 @@ export class WorkingCatalog {
   readonly changed = new Set<string>();
   readonly shop: ResolvedShop;
   readonly #hashes = new Map<string, string>();
+  /** products that no change touched since they were put live, and that were not compared yet */
+  readonly #unverified = new Set<string>();
 
   constructor(
     readonly db: Db,
@@ -56,11 +65,36 @@ export class WorkingCatalog {
     });
   }
 
-  /** Reads everything. */
-  load(): void {
+  /** Reads everything. Products that are known to be as they are live need not be compared. */
+  load(untouched: ReadonlySet<string>): void {
     const documents = documentKinds.flatMap((kind) => this.#read(kind));
-    for (const document of documents) this.#note(document.kind, document.key, document);
+    for (const document of documents) {
+      const { kind, key } = document;
+      if (kind === 'product' && untouched.has(key)) {
+        this.products.set(key, document.body as Product);
+        this.#hashes.set(refOf(kind, key), this.liveHash(refOf(kind, key))!);
+        this.#unverified.add(key);
+      } else this.#note(kind, key, document);
+    }
     this.shop.load(documents);
+  }
+
+  /**
+   * Compares some of the products that were taken for untouched after all. Answers the refs of those that are not as they
+   * are live, or undefined when there is nothing left to compare.
+   */
+  verifySome(count: number): string[] | undefined {
+    if (this.#unverified.size === 0) return undefined;
+    const some = [...firstOf(this.#unverified, count)];
+    for (const id of some) this.#note('product', id, this.#body('product', id));
+    const wrong = some.filter((id) => this.changed.has(refOf('product', id)));
+    this.shop.refreshAll(wrong);
+    return wrong.map((id) => refOf('product', id));
+  }
+
+  /** Refs of what the working shop shows to the seller but is not for shoppers, such as drafts. */
+  get withheld(): string[] {
+    return [...this.products.keys()].map((id) => refOf('product', id)).filter((ref) => !this.#hashes.has(ref));
   }
 
   /** Reads again what a change touched, such as product:p_1. Answers the products whose stock that changed. */
@@ -120,6 +154,7 @@ export class WorkingCatalog {
 
   #note(kind: DocumentKind, key: string, document: ShopDocument | undefined): void {
     const ref = refOf(kind, key);
+    if (kind === 'product') this.#unverified.delete(key);
     if (kind === 'product' && document) this.products.set(key, document.body as Product);
     if (document && isForShoppers(document)) this.#hashes.set(ref, serialise(document).hash);
     else this.#hashes.delete(ref);

@@ -46,6 +46,39 @@ export function readLatest(db: Db): (ShopDocument & { hash: string })[] {
   return rows.map((row) => ({ ...row, body: documentBody(row.kind, row.body) }) as ShopDocument & { hash: string });
 }
 
+/** Which documents the newest edition holds. */
+export function readLatestRefs(db: Db): DocumentRef[] {
+  return db.prepare(`SELECT kind, key, hash FROM edition_span WHERE until IS NULL`).all() as DocumentRef[];
+}
+
+/** One document of the newest edition; undefined when it holds none of this key. */
+export function readLatestBody(db: Db, { kind, key }: DocumentKey): ShopDocument['body'] | undefined {
+  const body = db
+    .prepare(
+      `SELECT body FROM edition_span JOIN document USING (hash) WHERE edition_span.kind = ? AND key = ? AND until IS NULL`,
+    )
+    .pluck()
+    .get(kind, key) as string | undefined;
+  return body === undefined ? undefined : documentBody(kind, body);
+}
+
+/**
+ * Ids of the products that are in the newest edition and that no change has touched since they were put live: their
+ * working copy is what is live. What came back with an older edition is not among them.
+ */
+export function readUntouchedProducts(db: Db): Set<string> {
+  const ids = db
+    .prepare(
+      `SELECT key FROM edition_span AS span JOIN edition ON edition.number = span.since
+       WHERE span.kind = 'product' AND span.until IS NULL AND of_edition IS NULL AND NOT EXISTS (
+         SELECT 1 FROM journal WHERE subject = 'product:' || key AND journal.change_id > edition.change_id)
+         AND edition.change_id IS NOT NULL`,
+    )
+    .pluck()
+    .all() as string[];
+  return new Set(ids);
+}
+
 interface NewEdition {
   label: string;
   at: string;
@@ -53,13 +86,10 @@ interface NewEdition {
 }
 
 function insertEdition(db: Db, number: number, { label, at, userId }: NewEdition, ofEdition: number | null): void {
-  db.prepare(`INSERT INTO edition (number, label, at, user_id, of_edition) VALUES (?, ?, ?, ?, ?)`).run(
-    number,
-    label,
-    at,
-    userId,
-    ofEdition,
-  );
+  db.prepare(
+    `INSERT INTO edition (number, label, at, user_id, of_edition, change_id)
+     VALUES (?, ?, ?, ?, ?, (SELECT ifnull(max(id), 0) FROM change))`,
+  ).run(number, label, at, userId, ofEdition);
 }
 
 /** Puts documents into the edition `number`, in place of those that stand there under the same key, and takes some out. */

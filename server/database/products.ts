@@ -1,90 +1,112 @@
-import type { Option, Picture, Product, Relation, Variant } from '../../core/catalog/product';
+import type {
+  Option,
+  OptionValue,
+  Picture,
+  Product,
+  Relation,
+  RelationKind,
+  Variant,
+} from '../../core/catalog/product';
 import { canonicalJson } from '../../core/editions/document';
 import type { Db } from './connection';
 
 type Row = Record<string, unknown>;
 
-function groupBy<T extends { product_id: string }>(rows: T[]): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const group = groups.get(row.product_id);
-    if (group) group.push(row);
-    else groups.set(row.product_id, [row]);
-  }
-  return groups;
-}
+/** What of a product stands in tables of its own. */
+type ProductParts = Pick<Product, 'categoryIds' | 'tagIds' | 'options' | 'variants' | 'pictures'>;
+
+/** Values of the columns of a row, in order. Reading a catalog makes very many of them: as lists they cost half as much. */
+type Cells = [productId: string, ...cells: unknown[]];
 
 /** Reads whole products: those with these ids, or all. */
 export function readProducts(db: Db, ids?: readonly string[]): Product[] {
   const list = ids ? JSON.stringify(ids) : null;
   const only = (column: string) => (list === null ? '' : `WHERE ${column} IN (SELECT value FROM json_each(@list))`);
-  const all = <T>(sql: string): T[] => (list === null ? db.prepare(sql).all() : db.prepare(sql).all({ list })) as T[];
-  type Owned = Row & { product_id: string };
-  const of = (sql: string) => groupBy(all<Owned>(sql));
-  const categories = of(`SELECT product_id, category_id FROM product_category ${only('product_id')} ORDER BY position`);
-  const tags = of(`SELECT product_id, tag_id FROM product_tag ${only('product_id')} ORDER BY tag_id`);
-  const options = of(`SELECT * FROM option ${only('product_id')} ORDER BY position`);
-  const values = of(`SELECT * FROM option_value ${only('product_id')} ORDER BY position`);
-  const pictures = of(
-    `SELECT picture.*, media.width, media.height, media.ground FROM picture JOIN media ON media.hash = media_hash
-     ${only('product_id')} ORDER BY position`,
+  const parameters = list === null ? [] : [{ list }];
+  /** What the rows of a query make, by the product id in their first column. */
+  const grouped = <T>(sql: string, make: (cells: Cells) => T): Map<string, T[]> => {
+    const groups = new Map<string, T[]>();
+    for (const cells of db
+      .prepare(sql)
+      .raw()
+      .all(...parameters) as Cells[]) {
+      const group = groups.get(cells[0]);
+      if (group) group.push(make(cells));
+      else groups.set(cells[0], [make(cells)]);
+    }
+    return groups;
+  };
+  const second = (cells: Cells) => cells[1] as string;
+  const categories = grouped(
+    `SELECT product_id, category_id FROM product_category ${only('product_id')} ORDER BY position`,
+    second,
   );
-  const variants = of(
-    `SELECT variant.*, stock.count FROM variant LEFT JOIN stock ON stock.variant_id = variant.id
+  const tags = grouped(`SELECT product_id, tag_id FROM product_tag ${only('product_id')} ORDER BY tag_id`, second);
+  const values = grouped(
+    `SELECT product_id, option_id, id, name, swatch, picture_id FROM option_value ${only('product_id')} ORDER BY position`,
+    ([, optionId, id, name, swatch, pictureId]) => ({
+      optionId,
+      value: { id, name, swatch, pictureId } as OptionValue,
+    }),
+  );
+  const options = grouped(
+    `SELECT product_id, id, name, list_id FROM option ${only('product_id')} ORDER BY position`,
+    ([productId, id, name, listId]) =>
+      ({
+        id,
+        name,
+        listId,
+        values: (values.get(productId) ?? []).filter(({ optionId }) => optionId === id).map(({ value }) => value),
+      }) as Option,
+  );
+  const pictures = grouped(
+    `SELECT product_id, id, media_hash, width, height, alt, focus_x, focus_y, fit, ground
+     FROM picture JOIN media ON media.hash = media_hash ${only('product_id')} ORDER BY position`,
+    ([, id, media, width, height, alt, x, y, fit, ground]) =>
+      ({ id, media, width, height, alt, focus: { x, y }, fit, ground }) as Picture,
+  );
+  const variants = grouped(
+    `SELECT variant.product_id, id, value_ids, sku, price, sale_price, cost, picture_id, stock.count, barcode,
+       supplier_number, warn_at, content, weight, size, package_sort, dispatch_days
+     FROM variant LEFT JOIN stock ON stock.variant_id = variant.id
      ${only('variant.product_id')} ORDER BY variant.position`,
+    variantOf,
   );
-  return all<Row>(`SELECT * FROM product ${only('id')}`).map((row): Product => {
-    const id = row.id as string;
-    const ownValues = values.get(id) ?? [];
-    return {
-      id,
-      ...fieldsOfRow(row),
-      categoryIds: (categories.get(id) ?? []).map((each) => each.category_id as string),
-      tagIds: (tags.get(id) ?? []).map((each) => each.tag_id as string),
-      options: (options.get(id) ?? []).map((option): Option => ({
-        id: option.id as string,
-        name: option.name as string,
-        listId: option.list_id as string | null,
-        values: ownValues
-          .filter((value) => value.option_id === option.id)
-          .map((value) => ({
-            id: value.id as string,
-            name: value.name as string,
-            swatch: value.swatch as string | null,
-            pictureId: value.picture_id as string | null,
-          })),
-      })),
-      variants: (variants.get(id) ?? []).map((variant): Variant => ({
-        id: variant.id as string,
-        values: JSON.parse(variant.value_ids as string) as string[],
-        sku: variant.sku as string,
-        price: variant.price as number,
-        salePrice: variant.sale_price as number | null,
-        cost: variant.cost as number | null,
-        pictureId: variant.picture_id as string | null,
-        stock: (variant.count as number | null | undefined) ?? null,
-        barcode: variant.barcode as string,
-        supplierNumber: variant.supplier_number as string,
-        warnAt: variant.warn_at as number | null,
-        content: variant.content as number | null,
-        weight: variant.weight as number | null,
-        size: fromColumn(variant.size, 'json') as Variant['size'],
-        packageSort: variant.package_sort as string,
-        dispatchDays: variant.dispatch_days as number | null,
-      })),
-      pictures: (pictures.get(id) ?? []).map((picture): Picture => ({
-        id: picture.id as string,
-        media: picture.media_hash as string,
-        width: picture.width as number,
-        height: picture.height as number,
-        alt: picture.alt as string,
-        focus: { x: picture.focus_x as number, y: picture.focus_y as number },
-        fit: picture.fit as Picture['fit'],
-        ground: picture.ground as string,
-      })),
-      created: row.created as string,
-    };
+  const rows = db.prepare(`SELECT * FROM product ${only('id')}`).all(...parameters) as (Row & {
+    id: string;
+    created: string;
+  })[];
+  return rows.map((row) => {
+    const { id } = row;
+    return productOf(row, {
+      categoryIds: categories.get(id) ?? [],
+      tagIds: tags.get(id) ?? [],
+      options: options.get(id) ?? [],
+      variants: variants.get(id) ?? [],
+      pictures: pictures.get(id) ?? [],
+    });
   });
+}
+
+function variantOf(cells: Cells): Variant {
+  return {
+    id: cells[1],
+    values: JSON.parse(cells[2] as string) as string[],
+    sku: cells[3],
+    price: cells[4],
+    salePrice: cells[5],
+    cost: cells[6],
+    pictureId: cells[7],
+    stock: cells[8],
+    barcode: cells[9],
+    supplierNumber: cells[10],
+    warnAt: cells[11],
+    content: cells[12],
+    weight: cells[13],
+    size: fromColumn(cells[14], 'json'),
+    packageSort: cells[15],
+    dispatchDays: cells[16],
+  } as Variant;
 }
 
 /** Fields of a product that are columns of its row. */
@@ -159,14 +181,66 @@ function toColumn(value: unknown, as: ProductColumn['as']): unknown {
   return as === 'json' && value !== null ? canonicalJson(value) : value;
 }
 
-function fieldsOfRow(row: Row): Omit<ProductFields, 'goesWith' | 'stepUp' | 'similar'> & Pick<Product, 'relations'> {
-  const fields: Record<string, unknown> = {};
-  for (const name of productFieldNames) {
+/**
+ * A product, its fields one by one: an object that is filled in a loop would be kept as a table of names, which takes
+ * several times the room and time.
+ */
+function productOf(
+  row: Row & { id: string; created: string },
+  { categoryIds, tagIds, options, variants, pictures }: ProductParts,
+): Product {
+  const read = (name: keyof ProductFields): unknown => {
     const { column, as } = productColumns[name];
-    fields[name] = fromColumn(row[column], as);
-  }
-  const { goesWith, stepUp, similar, ...plain } = fields as unknown as ProductFields;
-  return { ...plain, relations: { goesWith, stepUp, similar } };
+    return fromColumn(row[column], as);
+  };
+  const relation = (kind: RelationKind) => read(kind) as Relation;
+  return {
+    id: row.id,
+    kind: read('kind') as Product['kind'],
+    title: read('title') as Product['title'],
+    summary: read('summary') as Product['summary'],
+    description: read('description') as Product['description'],
+    slug: read('slug') as Product['slug'],
+    standing: read('standing') as Product['standing'],
+    featured: read('featured') as Product['featured'],
+    brandId: read('brandId') as Product['brandId'],
+    leftOut: read('leftOut') as Product['leftOut'],
+    saleFrom: read('saleFrom') as Product['saleFrom'],
+    saleUntil: read('saleUntil') as Product['saleUntil'],
+    quantityPrices: read('quantityPrices') as Product['quantityPrices'],
+    unitPricing: read('unitPricing') as Product['unitPricing'],
+    taxClass: read('taxClass') as Product['taxClass'],
+    priceOnRequest: read('priceOnRequest') as Product['priceOnRequest'],
+    hidePriceWhenSoldOut: read('hidePriceWhenSoldOut') as Product['hidePriceWhenSoldOut'],
+    whenSoldOut: read('whenSoldOut') as Product['whenSoldOut'],
+    orderDelay: read('orderDelay') as Product['orderDelay'],
+    weight: read('weight') as Product['weight'],
+    size: read('size') as Product['size'],
+    packageSort: read('packageSort') as Product['packageSort'],
+    dispatchDays: read('dispatchDays') as Product['dispatchDays'],
+    duration: read('duration') as Product['duration'],
+    ownValue: read('ownValue') as Product['ownValue'],
+    bundle: read('bundle') as Product['bundle'],
+    files: read('files') as Product['files'],
+    downloadLimit: read('downloadLimit') as Product['downloadLimit'],
+    downloadDays: read('downloadDays') as Product['downloadDays'],
+    supplier: read('supplier') as Product['supplier'],
+    metaTitle: read('metaTitle') as Product['metaTitle'],
+    metaDescription: read('metaDescription') as Product['metaDescription'],
+    noindex: read('noindex') as Product['noindex'],
+    liveFrom: read('liveFrom') as Product['liveFrom'],
+    liveUntil: read('liveUntil') as Product['liveUntil'],
+    specSheetId: read('specSheetId') as Product['specSheetId'],
+    specs: read('specs') as Product['specs'],
+    customFields: read('customFields') as Product['customFields'],
+    relations: { goesWith: relation('goesWith'), stepUp: relation('stepUp'), similar: relation('similar') },
+    categoryIds,
+    tagIds,
+    options,
+    variants,
+    pictures,
+    created: row.created,
+  };
 }
 
 /** Adds a product; fields that are not given are what the database takes for usual. */
