@@ -122,6 +122,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
   globalThis.gc?.();
   // As on any other day: everything is live, and little has changed since.
   const { ms: startMs, value: catalog } = timeOnce(() => new Catalog(folder));
+  globalThis.gc?.();
 
   const some = scaled.products.slice(0, 100);
   const oneChange = spreadOf(

@@ -216,7 +216,7 @@ export const variantFieldsSchema = z
   })
   .partial();
 
-export const copiedPartSchema = z.enum(['specs', 'delivery', 'relations', 'prices', 'search', 'belongs']);
+export const copiedPartSchema = z.enum(['options', 'prices', 'specs', 'delivery', 'relations', 'search', 'belongs']);
 export type CopiedPart = z.infer<typeof copiedPartSchema>;
 
 const seen = z.number().int().min(0);
@@ -371,7 +371,11 @@ export const goodsRoutes = {
       to: z.array(idSchema).min(1, 'Choose at least one product.').max(5_000),
       parts: z.array(copiedPartSchema).min(1, 'Choose at least one part.'),
     }),
-    answer: z.object({ changed: z.number().int() }),
+    answer: z.object({
+      changed: z.number().int(),
+      /** products that keep their options, and why */
+      kept: z.array(z.object({ title: z.string(), reason: z.string() })),
+    }),
   }),
   remove: route({
     method: 'DELETE',

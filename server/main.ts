@@ -28,6 +28,9 @@ function shopAssets(): ShopAssets {
   };
 }
 
+/** Sales begin and end in open tabs, too, within this time. */
+const LOOK_AT_CLOCK_MS = 1_000;
+
 /** Comparing what was taken for unchanged goes on beside the work, a few milliseconds at a time. */
 const VERIFIED_AT_ONCE = 40;
 const VERIFY_EVERY_MS = 25;
@@ -45,11 +48,13 @@ function start(): void {
   server.listen(port, host, () =>
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
+  const clock = setInterval(() => catalog.passTime(), LOOK_AT_CLOCK_MS);
   const verify = () => {
     if (!catalog.verifySome(VERIFIED_AT_ONCE)) verifying = setTimeout(verify, VERIFY_EVERY_MS);
   };
   let verifying = setTimeout(verify, VERIFY_EVERY_MS);
   const stop = () => {
+    clearInterval(clock);
     clearTimeout(verifying);
     server.close();
     server.closeAllConnections();

@@ -283,11 +283,58 @@ test('parts are copied to several products in one change', async () => {
   const others = [await addProduct(server, 'Wren'), await addProduct(server, 'Tern')];
   const to = others.map(({ product }) => product.id);
   const answer = await server.call('POST', `/api/products/${made.product.id}/copy-parts`, { to, parts: ['delivery'] });
-  expect(answer.body).toEqual({ changed: 2 });
+  expect(answer.body).toEqual({ changed: 2, kept: [] });
   const read = async (id: string) => (await server.call<ProductAnswer>('GET', `/api/products/${id}`)).body.product;
   for (const id of to) expect(await read(id)).toMatchObject({ weight: 350, packageSort: 'tube', quantityPrices: [] });
   await server.call('POST', '/api/undo');
   for (const id of to) expect(await read(id)).toMatchObject({ weight: null, packageSort: '' });
+});
+
+test('options and prices are copied where no variant with work would go, which is told', async () => {
+  const made = await addProduct(server, 'Harrier');
+  const option = (name: string, ...values: string[]) => ({
+    id: null,
+    name,
+    values: values.map((value) => ({ id: null, name: value, swatch: null })),
+  });
+  const setOptions = async (id: string, ...options: object[]) =>
+    (await server.call<ProductAnswer>('PUT', `/api/products/${id}/options`, { seen: Number.MAX_SAFE_INTEGER, options }))
+      .body;
+  const priced = await setOptions(made.product.id, option('Colour', 'Red', 'Blue'), option('Size', 'S', 'L'));
+  await server.call('PATCH', `/api/products/${made.product.id}/variants`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    changes: priced.product.variants.map(({ id }, i) => ({ id, fields: { price: 1_000 + i } })),
+  });
+  const free = await addProduct(server, 'Wren', 500);
+  const kept = await setOptions((await addProduct(server, 'Tern')).product.id, option('colour', 'red', 'Green'));
+  await cells(kept, { stock: 3 });
+  const to = [free.product.id, kept.product.id];
+  const answer = await server.call('POST', `/api/products/${made.product.id}/copy-parts`, { to, parts: ['options'] });
+  const reason = 'would lose variants with SKU, stock or a sale price';
+  expect(answer.body).toEqual({ changed: 2, kept: [{ title: 'Tern', reason }] });
+  const read = async (id: string) => (await server.call<ProductAnswer>('GET', `/api/products/${id}`)).body.product;
+  const got = await read(free.product.id);
+  expect(got.options.map(({ name, values }) => [name, ...values.map((value) => value.name)])).toEqual([
+    ['Colour', 'Red', 'Blue'],
+    ['Size', 'S', 'L'],
+  ]);
+  expect(got.variants.map(({ price }) => price)).toEqual([1_000, 1_001, 1_002, 1_003]);
+  expect((await read(kept.product.id)).variants).toHaveLength(2);
+  await server.call('POST', '/api/undo');
+  expect((await read(free.product.id)).options).toEqual([]);
+});
+
+test('open tabs hear when a sale begins by the clock', async () => {
+  const made = await addProduct(server, 'Harrier');
+  const priced = await cells(made, { price: 6400, salePrice: 5800 });
+  await patch(priced.body, { saleFrom: iso(2) });
+  const heard: string[] = [];
+  server.catalog.events.on('event', ({ type }) => void heard.push(type));
+  server.catalog.passTime();
+  expect(heard).toEqual([]);
+  now = START + 2 * HOUR;
+  server.catalog.passTime();
+  expect(heard).toEqual(['changed']);
 });
 
 test('the same SKU or barcode elsewhere is found and named', async () => {

@@ -48,9 +48,7 @@ export function goodsApi(catalog: Catalog): Router {
     relateBack(catalog, user, params.id!, body.kind, body.to);
     return { ok: true as const };
   });
-  answer(router, goodsRoutes.copyParts, ({ params, body, user }) => ({
-    changed: copyParts(catalog, user, params.id!, body),
-  }));
+  answer(router, goodsRoutes.copyParts, ({ params, body, user }) => copyParts(catalog, user, params.id!, body));
   answer(router, stockRoutes.ledger, ({ params }) => stockLedger(catalog, params.id!));
   answer(router, stockRoutes.move, ({ params, body, user }) => {
     moveStock(catalog, user, params.id!, body);

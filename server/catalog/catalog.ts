@@ -15,7 +15,7 @@ import { serialise, splitRef, WorkingCatalog, type StockMap } from './working';
 
 export interface CatalogEvent {
   type: 'changed' | 'edition';
-  /** change id, or edition number */
+  /** change id, or edition number; 0 for what time alone changed */
   id: number;
   subjects: string[];
 }
@@ -64,8 +64,12 @@ export class Catalog {
 
   /** Lets both shops catch up with the clock: sales and days on the shop begin and end by themselves. */
   passTime(): void {
+    const { shop } = this.working;
+    const before = shop.version;
     this.live.shop.passTime(this.now);
-    this.working.shop.passTime(this.now);
+    shop.passTime(this.now);
+    // What began or ended by the clock shows in open tabs as any change does.
+    if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   }
 
   /**

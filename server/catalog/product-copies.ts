@@ -1,6 +1,14 @@
 import { freeSlug, slugFrom } from '../../core/catalog/identity';
-import { emptiedBy } from '../../core/catalog/kinds';
-import { relationKinds, type Product, type Relation, type RelationKind } from '../../core/catalog/product';
+import { emptiedBy, kindParts } from '../../core/catalog/kinds';
+import {
+  relationKinds,
+  type Option,
+  type OptionValue,
+  type Product,
+  type Relation,
+  type RelationKind,
+} from '../../core/catalog/product';
+import { optionKeyWords } from '../../core/catalog/variants';
 import type { CopiedPart } from '../../contract/goods';
 import { isSlugTaken } from '../database/groups';
 import {
@@ -17,6 +25,7 @@ import { newId } from '../ids';
 import { invalidField } from '../problem';
 import type { Catalog } from './catalog';
 import { productOrRefuse, type UserId } from './product-or-refuse';
+import { variantsOf } from './variant-writes';
 
 const COPY = 'Copy of ';
 
@@ -71,7 +80,7 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
 }
 
 /** What of a product each part is that can be given to others. */
-const partFields: Record<CopiedPart, (product: Product) => Partial<ProductFields>> = {
+const partFields: Record<Exclude<CopiedPart, 'options'>, (product: Product) => Partial<ProductFields>> = {
   specs: ({ specSheetId, specs, customFields }) => ({ specSheetId, specs, customFields }),
   delivery: ({ weight, size, packageSort, dispatchDays }) => ({ weight, size, packageSort, dispatchDays }),
   relations: ({ relations }) => relations,
@@ -88,18 +97,58 @@ const partFields: Record<CopiedPart, (product: Product) => Partial<ProductFields
   belongs: ({ brandId, supplier }) => ({ brandId, supplier }),
 };
 
-/** Gives parts of a product to others, as one change. Answers how many got them. */
+/** Options like those of another product; what has the same name already keeps its id. */
+function optionsLike(source: Product, target: Product): { options: Option[]; fresh: Map<string, string> } {
+  const isSame = (a: { name: string }, b: { name: string }) => optionKeyWords(a.name) === optionKeyWords(b.name);
+  const fresh = new Map<string, string>();
+  const options = source.options.map((option): Option => {
+    const known = target.options.find((each) => isSame(each, option));
+    const values = option.values.map((value): OptionValue => {
+      const own = known?.values.find((each) => isSame(each, value));
+      fresh.set(value.id, own?.id ?? newId('optionValue'));
+      return { ...value, id: fresh.get(value.id)!, pictureId: own?.pictureId ?? null };
+    });
+    return { ...option, id: known?.id ?? newId('option'), values };
+  });
+  return { options, fresh };
+}
+
+/** Gives a product the options of another, and their prices. Answers why not, when it would lose work by that. */
+function giveOptions(catalog: Catalog, source: Product, target: Product): string | undefined {
+  if (!kindParts[target.kind].options) return 'is a bundle and has no options';
+  const { options, fresh } = optionsLike(source, target);
+  const leftOut = source.leftOut.map((values) => values.map((value) => fresh.get(value)!));
+  const { made, losing } = variantsOf(target, target.variants, options, leftOut);
+  if (losing.length > 0) return 'would lose variants with SKU, stock or a sale price';
+  const prices = new Map(
+    source.variants.map((variant) => [variant.values.map((value) => fresh.get(value)).join(' '), variant]),
+  );
+  const priced = made.map((variant) => {
+    const like = prices.get(variant.values.join(' '));
+    return like ? { ...variant, price: like.price, salePrice: like.salePrice } : variant;
+  });
+  setOptions(catalog.db, target.id, options);
+  setVariants(catalog.db, target.id, priced);
+  updateProduct(catalog.db, target.id, { leftOut });
+  return undefined;
+}
+
+/** Gives parts of a product to others, as one change. Answers how many got them, and which got no options and why. */
 export function copyParts(
   catalog: Catalog,
   user: UserId,
   id: string,
   { to, parts }: { to: readonly string[]; parts: readonly CopiedPart[] },
-): number {
+): { changed: number; kept: { title: string; reason: string }[] } {
   const product = productOrRefuse(catalog, id);
   const targets = [...new Set(to)].filter((target) => target !== id && catalog.working.products.has(target));
-  const fields = Object.assign({}, ...parts.map((part) => partFields[part](product))) as Partial<ProductFields>;
+  const fields = Object.assign(
+    {},
+    ...parts.map((part) => (part === 'options' ? {} : partFields[part](product))),
+  ) as Partial<ProductFields>;
   const notItself = (relation: Relation, target: string): Relation =>
     relation.how === 'picked' ? { how: 'picked', ids: relation.ids.filter((other) => other !== target) } : relation;
+  const kept: { title: string; reason: string }[] = [];
   catalog.journal.change(
     `Copied parts of “${product.title}” to ${targets.length} products`,
     catalog.actor(user),
@@ -110,13 +159,18 @@ export function copyParts(
         const own = { ...fields, ...Object.fromEntries(emptied.filter(([name]) => name in fields)) };
         for (const kind of relationKinds) if (own[kind]) own[kind] = notItself(own[kind], target);
         updateProduct(catalog.db, target, own);
+        if (parts.includes('options')) {
+          const other = catalog.working.products.get(target)!;
+          const reason = giveOptions(catalog, product, other);
+          if (reason) kept.push({ title: other.title, reason });
+        }
         if (!parts.includes('belongs')) continue;
         setProductCategories(catalog.db, target, product.categoryIds);
         setProductTags(catalog.db, target, product.tagIds);
       }
     },
   );
-  return targets.length;
+  return { changed: targets.length, kept };
 }
 
 /** Makes another product lead to this one too, after those that it picked already. */

@@ -1,6 +1,6 @@
 import { kindParts } from '../../core/catalog/kinds';
 import { formatMoney } from '../../core/catalog/money';
-import { variantDefaults, type Option, type Variant } from '../../core/catalog/product';
+import { variantDefaults, type Option, type Product, type Variant } from '../../core/catalog/product';
 import {
   checkOptions,
   holdsWork,
@@ -45,6 +45,28 @@ export function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost
     packageSort: like.packageSort ?? '',
     dispatchDays: like.dispatchDays ?? null,
   };
+}
+
+/** The variants that follow from options, in their order, and those with work in them that would go. */
+export function variantsOf(
+  { options: before }: Pick<Product, 'options'>,
+  variants: readonly Variant[],
+  options: readonly Option[],
+  leftOut: readonly (readonly string[])[],
+): { made: Variant[]; losing: Variant[] } {
+  const plan = planVariants(before, options, variants, leftOut);
+  const made = [
+    ...plan.keep.map(({ variant, values }) => ({ ...variant, values })),
+    ...plan.add.map(({ values, like }) => newVariant(values, like ?? { price: 0, cost: null })),
+  ];
+  const place = new Map(options.map((option) => [option.id, new Map(option.values.map((value, i) => [value.id, i]))]));
+  const rank = (variant: Variant) => variant.values.map((value, i) => place.get(options[i]!.id)!.get(value)!);
+  made.sort((a, b) => {
+    const [x, y] = [rank(a), rank(b)];
+    const at = x.findIndex((n, i) => n !== y[i]);
+    return at < 0 ? 0 : x[at]! - y[at]!;
+  });
+  return { made, losing: plan.drop.filter(holdsWork) };
 }
 
 /** Sets the options; the variants follow. Asks first when variants with work in them would go. */
@@ -97,10 +119,8 @@ export function changeOptions(
   for (const [from, to] of into)
     if (kept.has(from) || !kept.has(to))
       throw invalidField(['merge'], 'A value that goes can only be merged into one that stays.');
-  const plan = planVariants(product.options, options, mergeValues(product.variants, into), leftOut);
-  if (plan.keep.length + plan.add.length === 0)
-    throw invalidField(['leftOut'], 'At least one combination must be sold.');
-  const losing = plan.drop.filter(holdsWork);
+  const { made, losing } = variantsOf(product, mergeValues(product.variants, into), options, leftOut);
+  if (made.length === 0) throw invalidField(['leftOut'], 'At least one combination must be sold.');
   if (losing.length > 0 && !confirmed)
     throw needsConfirmation(
       losing.length === 1
@@ -114,17 +134,6 @@ export function changeOptions(
         )
         .join('\n') + (losing.length > 8 ? `\nand ${losing.length - 8} more` : ''),
     );
-  const made = [
-    ...plan.keep.map(({ variant, values }) => ({ ...variant, values })),
-    ...plan.add.map(({ values, like }) => newVariant(values, like ?? { price: 0, cost: null })),
-  ];
-  const place = new Map(options.map((option) => [option.id, new Map(option.values.map((value, i) => [value.id, i]))]));
-  const rank = (variant: Variant) => variant.values.map((value, i) => place.get(options[i]!.id)!.get(value)!);
-  made.sort((a, b) => {
-    const [x, y] = [rank(a), rank(b)];
-    const at = x.findIndex((n, i) => n !== y[i]);
-    return at < 0 ? 0 : x[at]! - y[at]!;
-  });
   journal.change(`Changed options of “${product.title}”`, catalog.actor(user), () => {
     setOptions(catalog.db, id, options);
     setVariants(catalog.db, id, made);

@@ -11,6 +11,7 @@ import { Dialog } from '../../ui/dialog';
 import { Tick } from '../../ui/tick';
 
 const partWords: Record<CopiedPart, string> = {
+  options: 'Options with their values, and the prices of each combination',
   specs: 'Specs and its spec sheet',
   delivery: 'Delivery',
   relations: 'Goes with, step up, similar',
@@ -33,8 +34,12 @@ export function CopyParts({ id, title, close }: Props) {
   const { undo } = useUndo();
   const copy = useMutation({
     mutationFn: () => call(routes.goods.copyParts, { params: { id }, body: { to, parts } }),
-    onSuccess: ({ changed }) => {
-      toast(`Copied to ${changed} products`, { action: { label: 'Undo', onClick: () => undo.mutate() } });
+    onSuccess: ({ changed, kept }) => {
+      const notes = kept.map(({ title: other, reason }) => `${other} keeps its options: it ${reason}.`);
+      toast(`Copied to ${changed} products`, {
+        description: notes.length ? notes.slice(0, 4).join(' ') : undefined,
+        action: { label: 'Undo', onClick: () => undo.mutate() },
+      });
       close();
     },
   });

@@ -1,6 +1,6 @@
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { arrayMove, rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Picture } from '../../../core/catalog/product';
 import { useDragSensors } from '../../ui/drag';
 import { colourOf, isOfColours, type OptionDraft } from './option-drafts';
@@ -9,6 +9,8 @@ import { OptionValue } from './option-value';
 
 interface Props {
   row: OptionDraft;
+  /** what the option is dragged by */
+  grip: ReactNode;
   pictures: readonly Picture[];
   errors: readonly string[];
   change: (row: OptionDraft) => void;
@@ -17,7 +19,7 @@ interface Props {
 }
 
 /** One option: its name and its values one after the other. */
-export function OptionRow({ row, pictures, errors, change, removeValue, remove }: Props) {
+export function OptionRow({ row, grip, pictures, errors, change, removeValue, remove }: Props) {
   const [typed, setTyped] = useState('');
   const sensors = useDragSensors();
   const hasSwatches = isOfColours(row);
@@ -35,8 +37,9 @@ export function OptionRow({ row, pictures, errors, change, removeValue, remove }
     change({ ...row, values: arrayMove(row.values, from, to) });
   };
   return (
-    <li>
+    <div>
       <div className="flex flex-wrap items-center gap-2">
+        {grip}
         <input
           aria-label="Name of the option"
           defaultValue={row.name}
@@ -80,6 +83,6 @@ export function OptionRow({ row, pictures, errors, change, removeValue, remove }
           {message}
         </p>
       ))}
-    </li>
+    </div>
   );
 }

@@ -6,6 +6,7 @@ import { holdsWork, MAX_OPTIONS, variantName } from '../../../core/catalog/varia
 import { call, CallError, wordsOf } from '../../api';
 import { Button } from '../../ui/button';
 import { useConfirm } from '../../ui/confirm';
+import { SortableRows } from '../../ui/sortable-rows';
 import { useKeepProduct } from '../queries';
 import { MergeValue } from './merge-value';
 import type { OptionDraft } from './option-drafts';
@@ -88,11 +89,15 @@ export function Options({ answer }: { answer: ProductAnswer }) {
         )
       }
     >
-      <ul className="flex flex-col gap-2.5">
-        {rows.map((row, at) => (
+      <SortableRows
+        className="flex flex-col gap-2.5"
+        items={rows}
+        keyOf={({ id, name }) => id ?? `new ${name}`}
+        reorder={(next) => save(next)}
+        draw={(row, grip, at) => (
           <OptionRow
-            key={at}
             row={row}
+            grip={rows.length > 1 && grip}
             pictures={product.pictures}
             removeValue={(value) => removeValue(at, value)}
             errors={[
@@ -102,8 +107,8 @@ export function Options({ answer }: { answer: ProductAnswer }) {
             change={(changed) => save(rows.map((each, i) => (i === at ? changed : each)))}
             remove={() => save(rows.filter((_, i) => i !== at))}
           />
-        ))}
-      </ul>
+        )}
+      />
       <div className="mt-2.5 flex gap-2">
         {rows.length < MAX_OPTIONS && (
           <input

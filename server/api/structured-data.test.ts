@@ -1,0 +1,105 @@
+import { z } from 'zod';
+import type { ProductAnswer } from '../../contract/goods';
+import { addProduct, startServer, type Harness } from '../testing/harness';
+
+let server: Harness;
+beforeEach(async () => {
+  server = await startServer();
+});
+afterEach(() => server.close());
+
+/** What schema.org asks of these types, as those who read them check it: nothing else may stand in them. */
+const address = z.url({ protocol: /^https?$/ });
+const amount = z.string().regex(/^\d+\.\d{2}$/);
+const currency = z.string().regex(/^[A-Z]{3}$/);
+const availability = z.enum(['InStock', 'OutOfStock', 'BackOrder'].map((name) => `https://schema.org/${name}`));
+const offer = z.strictObject({
+  '@type': z.literal('Offer'),
+  url: address,
+  sku: z.string().min(1).optional(),
+  gtin: z
+    .string()
+    .regex(/^(\d{8}|\d{12,14})$/)
+    .optional(),
+  price: amount,
+  priceCurrency: currency,
+  priceValidUntil: z.iso.date().optional(),
+  availability,
+  itemCondition: z.literal('https://schema.org/NewCondition'),
+});
+const aggregateOffer = z
+  .strictObject({
+    '@type': z.literal('AggregateOffer'),
+    lowPrice: amount,
+    highPrice: amount,
+    priceCurrency: currency,
+    availability,
+  })
+  .refine(({ lowPrice, highPrice }) => Number(lowPrice) <= Number(highPrice));
+const product = z.strictObject({
+  '@context': z.literal('https://schema.org'),
+  '@type': z.literal('Product'),
+  name: z.string().min(1),
+  url: address,
+  description: z.string().min(1).optional(),
+  image: z.array(address).min(1).optional(),
+  brand: z.strictObject({ '@type': z.literal('Brand'), name: z.string().min(1) }).optional(),
+  offers: z.union([z.array(offer).min(1), aggregateOffer]).optional(),
+  additionalProperty: z.array(
+    z.strictObject({ '@type': z.literal('PropertyValue'), name: z.string().min(1), value: z.string().min(1) }),
+  ),
+});
+
+const ALL = Number.MAX_SAFE_INTEGER;
+const patch = (id: string, fields: object) =>
+  server.call<ProductAnswer>('PATCH', `/api/products/${id}`, { seen: ALL, fields });
+const cells = ({ product: { id, variants } }: ProductAnswer, fields: object) =>
+  server.call('PATCH', `/api/products/${id}/variants`, {
+    seen: ALL,
+    changes: variants.map((variant) => ({ id: variant.id, fields })),
+  });
+
+/** The structured data of a live product page; throws where it is not valid. */
+async function structured(slug: string) {
+  await server.call('POST', '/api/editions', {});
+  const html = await (await server.raw(`/p/${slug}`)).text();
+  const [, json] = /<script type="application\/ld\+json">(.*?)<\/script>/s.exec(html)!;
+  return product.parse(JSON.parse(json!));
+}
+
+test('a product with everything is valid, with an offer for each variant', async () => {
+  const made = await addProduct(server, 'Harrier </script><b>', 6_400);
+  const { id, slug } = made.product;
+  await cells(made, { sku: 'HD-1', barcode: '4006381333931', salePrice: 5_800, stock: 0 });
+  const brand = (await server.call<{ id: string }>('POST', '/api/brands', { name: 'Tern' })).body.id;
+  await patch(id, {
+    brandId: brand,
+    summary: 'A kite.',
+    saleUntil: new Date(Date.now() + 86_400_000).toISOString(),
+    customFields: [{ label: 'In the box', value: 'kite' }],
+  });
+  const data = await structured(slug);
+  expect(data).toMatchObject({ name: 'Harrier </script><b>', url: `${server.url}/p/${slug}`, brand: { name: 'Tern' } });
+  expect(data.offers).toMatchObject([
+    { sku: 'HD-1', gtin: '4006381333931', price: '58.00', availability: 'https://schema.org/OutOfStock' },
+  ]);
+});
+
+test('what can be ordered while sold out says so, and a price on request tells none', async () => {
+  const made = await addProduct(server, 'Harrier', 6_400);
+  await cells(made, { stock: 0 });
+  await patch(made.product.id, { whenSoldOut: 'order' });
+  expect((await structured('harrier')).offers).toMatchObject([{ availability: 'https://schema.org/BackOrder' }]);
+  await patch(made.product.id, { priceOnRequest: true });
+  expect((await structured('harrier')).offers).toBeUndefined();
+});
+
+test('a bundle of parts tells the ends of its price', async () => {
+  const parts = [await addProduct(server, 'Kite', 4_000), await addProduct(server, 'Sled', 2_000)];
+  const made = await addProduct(server, 'Set');
+  await patch(made.product.id, { kind: 'bundle' });
+  const from = { how: 'picked', ids: parts.map((part) => part.product.id) };
+  const slots = [{ id: 'z_kite00000', label: 'Kite', from, min: 1, max: 1, usual: null }];
+  await patch(made.product.id, { bundle: { slots, pricing: { how: 'parts', off: 1_000 } } });
+  expect((await structured('set')).offers).toMatchObject({ lowPrice: '18.00', highPrice: '36.00' });
+});
