@@ -598,7 +598,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
   const tell = (title: string, fields: Parameters<typeof changeProduct>[3]['fields']) =>
     changeProduct(catalog, userId, productIds.get(title)!, { seen: Number.MAX_SAFE_INTEGER, fields });
   sell('Meridian box kite', (variant) => ({ price: variant.price + 400 }));
-  sell('Ribbon tail 6 m', () => ({ salePrice: 590 }));
+  sell('Ribbon tail 6 m', ({ price }) => ({ salePrice: price - 200 }));
   tell('Petrel delta 240', {
     title: 'Petrel delta 240 light',
     summary: 'Two metres forty of calm, now a quarter lighter.',

@@ -20,6 +20,31 @@ test('what shoppers notice is told field by field, in their words', () => {
   });
 });
 
+test('prices are told variant by variant where they differ, and in one line where they do not', () => {
+  const options = [
+    {
+      id: 'o_1',
+      name: 'Size',
+      values: ['S', 'L'].map((name) => ({ id: `w_${name}`, name, swatch: null, pictureId: null })),
+    },
+  ];
+  const sized = (...prices: number[]) =>
+    kite({
+      options,
+      variants: prices.map((price, i) => ({ ...kite().variants[0]!, id: `v${i}`, values: [i ? 'w_L' : 'w_S'], price })),
+    });
+  const told = (before: number[], after: number[]) =>
+    documentChange(shopOf([sized(...before)]), shopOf([sized(...after)]), 'product', 'p_kite')!.fields.map(
+      ({ label, before: was, after: is }) => [label, was, is],
+    );
+  expect(told([700, 900], [500, 500])).toEqual([
+    ['Price S', '€7.00', '€5.00'],
+    ['Price L', '€9.00', '€5.00'],
+  ]);
+  expect(told([700, 700], [500, 500])).toEqual([['Price', '€7.00', '€5.00']]);
+  expect(told([700, 700], [700, 500])).toEqual([['Price L', '€7.00', '€5.00']]);
+});
+
 test('a draft is not there for shoppers: putting it on the shop is new, taking it off is gone', () => {
   const [draft, live] = [shopOf([kite({ standing: 'draft' })]), shopOf([kite()])];
   expect(documentChange(draft, live, 'product', 'p_kite')!.what).toBe('new');

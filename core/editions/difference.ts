@@ -103,16 +103,8 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
     'Picture words and focus',
     product.pictures.map((picture) => `${picture.alt} ${picture.fit} ${picture.focus.x} ${picture.focus.y}`).join('; '),
   );
-  const prices = product.variants.map((variant) => shopPrice(shop, product, variant).price);
-  const isOne = new Set(prices).size <= 1;
-  if (isOne) fields.set('Price', prices.length ? formatPriceRange(prices[0]!, prices[0]!, currency) : '');
-  for (const variant of product.variants) {
-    const name = variantName(product.options, variant);
-    const { price, wasPrice } = shopPrice(shop, product, variant);
-    const text = formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
-    if (!isOne) fields.set(`Price ${name}`, text);
-    else if (wasPrice !== null) fields.set('Price', text);
-  }
+  for (const variant of product.variants)
+    fields.set(PRICE_OF + variantName(product.options, variant), priceWords(shop, product, variant));
   if (product.saleFrom || product.saleUntil) fields.set('Sale', spanWords(shop, product.saleFrom, product.saleUntil));
   fields.set(
     'Quantity prices',
@@ -120,7 +112,7 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
   );
   fields.set('Unit price', product.unitPricing ? unitPricingWords[product.unitPricing].words : '');
   fields.set(
-    'Price shown',
+    'Whether the price is told',
     product.priceOnRequest ? 'on request' : product.hidePriceWhenSoldOut ? 'not when sold out' : '',
   );
   fields.set('When sold out', soldOutWords[product.whenSoldOut]);
@@ -182,6 +174,30 @@ function productFields(shop: ResolvedShop, product: ProductDocument): Map<string
     product.variants.map((variant) => product.pictures.findIndex(({ id }) => id === variant.pictureId) + 1).join(' '),
   );
   return fields;
+}
+
+/** Begins the label of the price of one variant. */
+const PRICE_OF = 'Price ';
+
+function priceWords(
+  shop: ResolvedShop,
+  product: ProductDocument,
+  variant: ProductDocument['variants'][number],
+): string {
+  const { currency } = shop.settings;
+  const { price, wasPrice } = shopPrice(shop, product, variant);
+  return formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
+}
+
+/** Where the prices of all variants were the same and are the same again, one line tells it. */
+function joinPrices(changes: FieldChange[], variants: number): FieldChange[] {
+  const prices = changes.filter(({ label }) => label.startsWith(PRICE_OF));
+  const [first] = prices;
+  const isOne = prices.every(({ before, after }) => before === first!.before && after === first!.after);
+  if (!first || prices.length < variants || !isOne) return changes;
+  return changes.flatMap((change) =>
+    change === first ? [{ ...first, label: PRICE_OF.trim() }] : prices.includes(change) ? [] : [change],
+  );
 }
 
 function slotText(shop: ResolvedShop, { from, min, max, usual }: Slot): string {
@@ -330,13 +346,9 @@ export function documentChange(
   const title = titleOf(kind, (after ?? before)!);
   if (!before) return { kind, key, title, what: 'new', fields: [] };
   if (!after) return { kind, key, title, what: 'gone', fields: [] };
-  return {
-    kind,
-    key,
-    title,
-    what: 'changed',
-    fields: fieldChanges(fieldsOf(live, kind, before), fieldsOf(work, kind, after)),
-  };
+  const changes = fieldChanges(fieldsOf(live, kind, before), fieldsOf(work, kind, after));
+  const fields = kind === 'product' ? joinPrices(changes, (after as ProductDocument).variants.length) : changes;
+  return { kind, key, title, what: 'changed', fields };
 }
 
 const SHOWN = 12;

@@ -135,7 +135,7 @@ export function BundleChooser({ bundle, fixed, currency }: Props) {
             <span className="font-semibold text-ink">{slot.label}</span> {takes(slot)}
           </legend>
           {slot.parts.length === 0 && <p className="text-sm text-ink-soft">Nothing to choose from at the moment.</p>}
-          <ul className="grid gap-2 sm:max-h-96 sm:overflow-y-auto sm:p-px">
+          <ul className="grid grid-cols-1 gap-2 sm:max-h-96 sm:overflow-y-auto sm:p-px">
             {slot.parts.map((part) => (
               <Part
                 key={part.id}

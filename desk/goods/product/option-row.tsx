@@ -1,5 +1,6 @@
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { arrayMove, rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
+import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { Picture } from '../../../core/catalog/product';
 import { useDragSensors } from '../../ui/drag';
@@ -46,7 +47,7 @@ export function OptionRow({ row, grip, pictures, errors, change, removeValue, re
           key={row.name}
           onBlur={(event) => event.target.value !== row.name && change({ ...row, name: event.target.value })}
           onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-          className="w-28 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
+          className="w-24 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
         />
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={keys} strategy={rectSortingStrategy}>
@@ -71,11 +72,16 @@ export function OptionRow({ row, grip, pictures, errors, change, removeValue, re
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && add()}
           onBlur={add}
-          className="w-32 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
+          className="w-28 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
         />
         <OptionLists row={row} change={change} />
-        <button type="button" onClick={remove} className="text-ink-2 hover:text-rose hover:underline">
-          remove option
+        <button
+          type="button"
+          onClick={remove}
+          aria-label={`Remove the option ${row.name}`}
+          className="rounded p-1 text-ink-2 hover:text-rose"
+        >
+          <X size={13} aria-hidden="true" />
         </button>
       </div>
       {errors.map((message) => (
