@@ -183,3 +183,19 @@ describe('strangers', () => {
     expect(policy).not.toMatch(/script-src[^;]*unsafe/);
   });
 });
+
+test('what only the seller knows stays his, even where the live shop shares documents with the working one', async () => {
+  const { product } = await addProduct(server, 'Harrier', 6_400);
+  const seen = Number.MAX_SAFE_INTEGER;
+  const fields = { cost: 987_654, supplierNumber: 'secret-number', warnAt: 7_654_321, stock: 1_234_567 };
+  const changes = product.variants.map(({ id }) => ({ id, fields }));
+  await server.call('PATCH', `/api/products/${product.id}/variants`, { seen, changes });
+  await server.call('PATCH', `/api/products/${product.id}`, { seen, fields: { supplier: 'secret supplier' } });
+  await server.call('POST', '/api/editions', {});
+  server.catalog.live.copyFrom(server.catalog.working.shop, []);
+  for (const path of ['/p/harrier', '/search', '/shop-api/products/harrier', '/shop-api/listing?at=all']) {
+    const text = await (await server.raw(path)).text();
+    expect(text).toContain('Harrier');
+    expect(text).not.toMatch(/987654|secret|7654321|1234567/);
+  }
+});
