@@ -10,19 +10,13 @@ import type { Autosave } from '../../use-autosave';
 import { Button } from '../../ui/button';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
+import { readPercent, readWhole } from '../../ui/readings';
 import { Select } from '../../ui/select';
 import { SortableRows } from '../../ui/sortable-rows';
 import { Thumb } from '../../ui/thumb';
 import { PickedProducts } from '../picked-products';
 import { fieldOf } from './fields';
 import { Part } from './part';
-
-const readPieces = (typed: string) =>
-  /^\d{1,2}$/.test(typed.trim()) ? { value: Number(typed) } : { problem: 'Type a whole number up to 99.' };
-const readPercent = (typed: string) => {
-  const match = /^(\d+(?:[.,]\d{1,2})?)\s*%?$/.exec(typed.trim());
-  return match ? { value: Math.round(Number(match[1]!.replace(',', '.')) * 100) } : { problem: 'Type a percentage.' };
-};
 
 /** A bundle that can be made so few times is about to run out. */
 const FEW = 5;
@@ -46,7 +40,7 @@ function Pieces({ label, value, change }: { label: string; value: number; change
         label={label}
         hideLabel
         shown={String(value)}
-        read={readPieces}
+        read={readWhole}
         change={(next) => change(next as number)}
         className="text-right"
       />

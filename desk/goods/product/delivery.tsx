@@ -4,13 +4,9 @@ import { packageWords, readMeasure, readSize, weightWords } from '../../../core/
 import type { Autosave } from '../../use-autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
+import { readWholeOrNone } from '../../ui/readings';
 import { fieldOf } from './fields';
 import { Part } from './part';
-
-const readDays = (typed: string) => {
-  if (typed.trim() === '') return { value: null };
-  return /^\d+$/.test(typed.trim()) ? { value: Number(typed) } : { problem: 'Type whole days, like 2.' };
-};
 
 export function Delivery({ answer: { product }, save }: { answer: ProductAnswer; save: Autosave }) {
   const weight = fieldOf(product, save, 'weight');
@@ -59,7 +55,7 @@ export function Delivery({ answer: { product }, save }: { answer: ProductAnswer;
           label="Days to dispatch"
           hint="0: on the same day"
           shown={days.value === null ? '' : String(days.value)}
-          read={readDays}
+          read={readWholeOrNone}
           error={days.error}
           unsaved={days.unsaved}
           change={(value) => days.change(value as number | null)}

@@ -9,6 +9,7 @@ import { upload, wordsOf } from '../../api';
 import type { Autosave } from '../../use-autosave';
 import { Button } from '../../ui/button';
 import { MeasureField } from '../../ui/measure-field';
+import { readWholeOrNone } from '../../ui/readings';
 import { Select } from '../../ui/select';
 import { SortableRows } from '../../ui/sortable-rows';
 import { TextField } from '../../ui/field';
@@ -167,11 +168,6 @@ function Role({ role, answer, save }: { role: FileRole; answer: ProductAnswer; s
   );
 }
 
-const readCount = (typed: string) => {
-  if (typed.trim() === '') return { value: null };
-  return /^\d{1,4}$/.test(typed.trim()) ? { value: Number(typed) } : { problem: 'Type a whole number, or nothing.' };
-};
-
 /** Files of a product: what buyers download, what all may look at. */
 export function Files({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
   const { product } = answer;
@@ -191,7 +187,7 @@ export function Files({ answer, save }: { answer: ProductAnswer; save: Autosave 
                 label="How often each can be fetched"
                 placeholder="no limit"
                 shown={shown(limit.value)}
-                read={readCount}
+                read={readWholeOrNone}
                 error={limit.error}
                 unsaved={limit.unsaved}
                 change={(value) => limit.change(value as number | null)}
@@ -201,7 +197,7 @@ export function Files({ answer, save }: { answer: ProductAnswer; save: Autosave 
                 label="For how many days"
                 placeholder="no end"
                 shown={shown(days.value)}
-                read={readCount}
+                read={readWholeOrNone}
                 error={days.error}
                 unsaved={days.unsaved}
                 change={(value) => days.change(value as number | null)}

@@ -16,6 +16,7 @@ import { Button } from '../../ui/button';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
 import { MomentField } from '../../ui/moment-field';
+import { readPercent, readWhole } from '../../ui/readings';
 import { Select } from '../../ui/select';
 import { Tick } from '../../ui/tick';
 import { fieldOf } from './fields';
@@ -26,13 +27,6 @@ const soldOutWords: Record<WhenSoldOut, string> = {
   last: 'Show it last',
   hide: 'Hide it from listings',
   order: 'Let it be ordered',
-};
-
-const readWhole = (typed: string) =>
-  /^\d+$/.test(typed.trim()) ? { value: Number(typed) } : { problem: 'Type a whole number.' };
-const readPercent = (typed: string) => {
-  const match = /^(\d+(?:[.,]\d{1,2})?)\s*%?$/.exec(typed.trim());
-  return match ? { value: Math.round(Number(match[1]!.replace(',', '.')) * 100) } : { problem: 'Type a percentage.' };
 };
 
 function QuantityPrices({ answer, save }: { answer: ProductAnswer; save: Autosave }) {

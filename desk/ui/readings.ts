@@ -1,0 +1,18 @@
+/** What was typed into a field, as a value or as what is wrong with it. */
+export type Reading<T> = { value: T } | { problem: string };
+
+export function readWhole(typed: string): Reading<number> {
+  return /^\d{1,9}$/.test(typed.trim()) ? { value: Number(typed) } : { problem: 'Type a whole number.' };
+}
+
+/** Nothing typed is null. */
+export function readWholeOrNone(typed: string): Reading<number | null> {
+  if (typed.trim() === '') return { value: null };
+  return 'value' in readWhole(typed) ? { value: Number(typed) } : { problem: 'Type a whole number, or nothing.' };
+}
+
+/** Basis points: "12.5 %" is 1250. */
+export function readPercent(typed: string): Reading<number> {
+  const match = /^(\d+(?:[.,]\d{1,2})?)\s*%?$/.exec(typed.trim());
+  return match ? { value: Math.round(Number(match[1]!.replace(',', '.')) * 100) } : { problem: 'Type a percentage.' };
+}
