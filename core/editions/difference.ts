@@ -186,6 +186,8 @@ function priceWords(
 ): string {
   const { currency } = shop.settings;
   const { price, wasPrice } = shopPrice(shop, product, variant);
+  const range = shop.bundle(product.id)?.price;
+  if (range) return formatPriceRange(range.low, range.high, currency);
   return formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
 }
 

@@ -14,7 +14,8 @@ const LONGEST = 0xffff;
 export class IdLists {
   #start = new Uint32Array(64);
   #length = new Uint16Array(64);
-  #room = new Uint16Array(64);
+  /** room of the lists that have more of it than they fill; of the others, it is their length */
+  readonly #room = new Map<number, number>();
   #bits: 8 | 16 | 32;
   #pool: Pool;
   #end = 0;
@@ -29,7 +30,7 @@ export class IdLists {
     const copy = new IdLists(this.#bits);
     copy.#start = this.#start.slice();
     copy.#length = this.#length.slice();
-    copy.#room = this.#room.slice();
+    for (const [row, room] of this.#room) copy.#room.set(row, room);
     copy.#pool = this.#pool.slice();
     copy.#end = this.#end;
     copy.#waste = this.#waste;
@@ -37,7 +38,7 @@ export class IdLists {
   }
 
   get bytes(): number {
-    return this.#pool.byteLength + 2 * this.#start.byteLength;
+    return this.#pool.byteLength + this.#start.byteLength + this.#length.byteLength;
   }
 
   get pool(): Pool {
@@ -61,19 +62,20 @@ export class IdLists {
   set(row: number, ids: ArrayLike<number>, length = ids.length): void {
     if (length > LONGEST) throw new RangeError(`A list can hold ${LONGEST} numbers, not ${length}.`);
     if (row >= this.#start.length) this.#resizeRows(Math.max(row + 1, Math.ceil(this.#start.length * 1.2)));
-    if (length > this.#room[row]!) {
-      this.#waste += this.#room[row]!;
+    const room = this.#room.get(row) ?? this.#length[row]!;
+    if (length > room) {
+      this.#waste += room;
+      this.#room.delete(row);
       if (this.#waste > this.#pool.length / 2) {
-        this.#room[row] = 0;
         this.#length[row] = 0;
         this.#compact();
       }
       if (this.#end + length > this.#pool.length)
         this.#resizePool(Math.max(this.#end + length, Math.ceil(this.#pool.length * 1.2)));
       this.#start[row] = this.#end;
-      this.#room[row] = length;
       this.#end += length;
-    }
+    } else if (length < room) this.#room.set(row, room);
+    else this.#room.delete(row);
     if (this.#bits < 32) {
       let bits = 0;
       for (let i = 0; i < length; i++) bits |= ids[i]!;
@@ -103,7 +105,6 @@ export class IdLists {
     };
     this.#start = resized(this.#start, new Uint32Array(rows));
     this.#length = resized(this.#length, new Uint16Array(rows));
-    this.#room = resized(this.#room, new Uint16Array(rows));
   }
 
   #resizePool(size: number): void {
@@ -119,9 +120,9 @@ export class IdLists {
       const length = this.#length[row]!;
       next.set(this.#pool.subarray(this.#start[row]!, this.#start[row]! + length), end);
       this.#start[row] = end;
-      this.#room[row] = length;
       end += length;
     }
+    this.#room.clear();
     this.#pool = next;
     this.#end = end;
     this.#waste = 0;

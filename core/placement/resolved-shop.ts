@@ -123,6 +123,10 @@ export class ResolvedShop {
     return this.#bundles.get(productId);
   }
 
+  get bundleIds(): Iterable<string> {
+    return this.#bundles.keys();
+  }
+
   stock(variantId: string): number | null {
     return this.inputs.stock(variantId);
   }
@@ -208,6 +212,7 @@ export class ResolvedShop {
   /** Works products out again after their stock or standing changed. */
   refreshAll(productIds: readonly string[]): void {
     const known = productIds.filter((id) => this.products.has(id));
+    if (known.length === 0) return;
     if (this.#isLargePart(known.length)) this.#rebuild();
     else for (const id of known) this.#index(this.products.get(id)!, { sameTexts: true });
     this.#settle();

@@ -74,6 +74,12 @@ test('a price of a part changes what shoppers pay only with the next edition', a
     return ((await page.json()) as { page: { product: ProductView } }).page.product.priceRange.low;
   };
   expect([await price('/p/starter-set'), await price('/preview/p/starter-set')]).toEqual([3_600, 5_400]);
+  const { changes } = (await server.call<{ changes: { title: string; fields: object[] }[] }>('GET', '/api/review'))
+    .body;
+  expect(changes.map(({ title }) => title).sort()).toEqual(['Kite', 'Starter set']);
+  expect(changes.find(({ title }) => title === 'Starter set')!.fields).toEqual([
+    { label: 'Price', before: '€36.00', after: '€54.00' },
+  ]);
 });
 
 describe('what cannot be a bundle is refused in plain words', () => {

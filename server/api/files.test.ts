@@ -97,6 +97,12 @@ describe('what is not taken is refused in plain words, and leaves nothing behind
     expect(problem(await patch(id, { kind: 'service' })).title).toMatch(/loses its files for buyers/);
   });
 
+  test('a file that is to be something else is not let in at all', async () => {
+    const id = await plan();
+    expect(problem(await send(id, 'secret', 'x')).errors![0]!.path).toEqual(['role']);
+    expect(arriving()).toEqual([]);
+  });
+
   test('addresses that do not lead to a file', async () => {
     const id = await plan();
     for (const path of [`/files/${id}/f_gone00000`, '/files/p_gone00000/f_x', `/files/${id}/..%2F..%2Fdispona.sqlite`])

@@ -1,6 +1,6 @@
 import { Router, type RequestHandler } from 'express';
 import multer, { diskStorage, MulterError } from 'multer';
-import { MAX_FILE_BYTES } from '../../core/catalog/files';
+import { fileRoleSchema, MAX_FILE_BYTES } from '../../core/catalog/files';
 import { goodsRoutes } from '../../contract/goods';
 import type { Catalog } from '../catalog/catalog';
 import { addFile, refuseFile } from '../catalog/file-writes';
@@ -16,14 +16,18 @@ function arrive(folder: string): RequestHandler {
     storage: diskStorage({ destination: arrivingFolder(folder) }),
     limits: { fileSize: MAX_FILE_BYTES, files: 1 },
   }).array('files', 1);
-  return (request, response, next) =>
-    void take(request, response, (error: unknown) =>
+  return (request, response, next) => {
+    // Before anything arrives: a request that will be refused leaves no file behind.
+    if (!fileRoleSchema.safeParse(request.query.role).success)
+      throw invalidField(['role'], 'A file is a download, a sample or a manual.');
+    take(request, response, (error: unknown) =>
       next(
         error instanceof MulterError && error.code === 'LIMIT_FILE_SIZE'
           ? invalidField(['files'], 'This file is too large: a file may have up to 300 MB.')
           : error,
       ),
     );
+  };
 }
 
 /** Files of products: downloads, samples and manuals. */

@@ -7,13 +7,18 @@ import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';
 import { pagesOverview } from './groups';
-import { splitRef } from './working';
+import { refOf, splitRef } from './working';
 
 type Review = AnswerOf<typeof deskRoutes.review>;
 
 /** Changes told one by one; the rest are counted only. */
 const TOLD = 500;
 const THUMBS = 14;
+
+/** Bundles that nobody changed, but whose price may follow from parts that were. */
+function followingBundles({ working }: Catalog): string[] {
+  return [...working.shop.bundleIds].map((id) => refOf('product', id)).filter((ref) => !working.changed.has(ref));
+}
 
 /** What shoppers will notice if the working copy goes live now. */
 export function review(catalog: Catalog): Review {
@@ -28,10 +33,11 @@ export function review(catalog: Catalog): Review {
     thumbnail: thumbnail(id),
   });
   const refs = [...working.changed];
-  const changes = refs.slice(0, TOLD).flatMap((ref) => {
+  const changes = [...refs, ...followingBundles(catalog)].slice(0, TOLD).flatMap((ref) => {
     const { kind, key } = splitRef(ref);
     const change = documentChange(live.shop, working.shop, kind, key);
-    return change ? [{ ...change, thumbnail: kind === 'product' ? thumbnail(key) : null }] : [];
+    const isNoticed = change && (working.changed.has(ref) || change.fields.length > 0);
+    return isNoticed ? [{ ...change, thumbnail: kind === 'product' ? thumbnail(key) : null }] : [];
   });
   const places = placeChanges(live.shop, working.shop, catalog.now).map((place) => ({
     ...place,

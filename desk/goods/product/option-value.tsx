@@ -25,7 +25,10 @@ function Swatch({ value, pictures, change }: Pick<Props, 'value' | 'pictures' | 
       <PopoverButton
         aria-label={`Swatch of ${value.name}`}
         className="size-4 overflow-hidden rounded-full ring-1 ring-ink/15"
-        style={{ background: value.swatch ?? 'repeating-linear-gradient(45deg,#fff 0 3px,#ded4c2 3px 5px)' }}
+        style={{
+          background:
+            value.swatch ?? 'repeating-linear-gradient(45deg, var(--color-sheet) 0 3px, var(--color-line) 3px 5px)',
+        }}
       >
         {picture && <img src={mediaUrl(picture.media, 160)} alt="" className="size-full object-cover" />}
       </PopoverButton>
