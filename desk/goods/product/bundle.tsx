@@ -23,6 +23,8 @@ const FEW = 5;
 
 type Facts = NonNullable<ProductAnswer['bundle']>;
 
+const runsOut = ({ stock }: Facts) => (stock === 0 ? 'has run out' : 'runs out first');
+
 interface SlotProps {
   slot: Slot;
   answer: ProductAnswer;
@@ -92,10 +94,12 @@ function SlotRow({ slot, answer, facts, isScarce, change, remove, grip }: SlotPr
           }
         />
         {facts && (
-          <span className={isScarce ? 'font-semibold text-rose-ink' : 'text-ink-2'}>
+          <span className={isScarce || facts.total === 0 ? 'font-semibold text-rose-ink' : 'text-ink-2'}>
             {facts.total === 0
               ? 'nothing to choose yet'
-              : `${facts.total} to choose from${isScarce ? ', runs out first' : ''}`}
+              : isScarce
+                ? runsOut(answer.bundle!)
+                : facts.total > 1 && `${facts.total} to choose from`}
           </span>
         )}
         <button
@@ -183,7 +187,7 @@ function Outcome({ facts, slots, currency }: { facts: Facts; slots: readonly Slo
           Can be made <strong className={facts.stock === 0 ? 'text-rose-ink' : undefined}>{made}</strong>
           {facts.scarce.length > 0 && facts.stock !== null
             ? facts.scarce.length === 1
-              ? `; “${facts.scarce[0]}” runs out first.`
+              ? `; “${facts.scarce[0]}” ${runsOut(facts)}.`
               : `; ${facts.scarce.map((label) => `“${label}”`).join(' and ')} share goods that run out first.`
             : '.'}
         </>

@@ -39,47 +39,51 @@ export function OptionRow({ row, grip, pictures, errors, change, removeValue, re
   };
   return (
     <div>
-      <div className="flex flex-wrap items-center gap-2">
-        {grip}
-        <input
-          aria-label="Name of the option"
-          defaultValue={row.name}
-          key={row.name}
-          onBlur={(event) => event.target.value !== row.name && change({ ...row, name: event.target.value })}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-          className="w-24 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
-        />
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-          <SortableContext items={keys} strategy={rectSortingStrategy}>
-            {row.values.map((value, at) => (
-              <OptionValue
-                key={keys[at]}
-                id={keys[at]!}
-                value={value}
-                optionName={row.name}
-                hasSwatches={hasSwatches}
-                pictures={pictures}
-                change={(next) => change({ ...row, values: row.values.map((each, i) => (i === at ? next : each)) })}
-                remove={() => removeValue(at)}
-              />
-            ))}
-          </SortableContext>
-        </DndContext>
-        <input
-          aria-label={`New value of ${row.name || 'this option'}`}
-          placeholder="type, then Enter"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          onKeyDown={(event) => event.key === 'Enter' && add()}
-          onBlur={add}
-          className="w-28 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
-        />
-        <OptionLists row={row} change={change} />
+      <div className="flex items-start gap-2">
+        <span className="flex shrink-0 items-center">
+          {grip}
+          <input
+            aria-label="Name of the option"
+            defaultValue={row.name}
+            key={row.name}
+            onBlur={(event) => event.target.value !== row.name && change({ ...row, name: event.target.value })}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            className="w-24 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
+          />
+        </span>
+        <div className="flex min-w-0 flex-1 flex-wrap items-center gap-2">
+          <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+            <SortableContext items={keys} strategy={rectSortingStrategy}>
+              {row.values.map((value, at) => (
+                <OptionValue
+                  key={keys[at]}
+                  id={keys[at]!}
+                  value={value}
+                  optionName={row.name}
+                  hasSwatches={hasSwatches}
+                  pictures={pictures}
+                  change={(next) => change({ ...row, values: row.values.map((each, i) => (i === at ? next : each)) })}
+                  remove={() => removeValue(at)}
+                />
+              ))}
+            </SortableContext>
+          </DndContext>
+          <input
+            aria-label={`New value of ${row.name || 'this option'}`}
+            placeholder="type, then Enter"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+            onKeyDown={(event) => event.key === 'Enter' && add()}
+            onBlur={add}
+            className="w-32 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
+          />
+          <OptionLists row={row} change={change} />
+        </div>
         <button
           type="button"
           onClick={remove}
           aria-label={`Remove the option ${row.name}`}
-          className="rounded p-1 text-ink-2 hover:text-rose"
+          className="shrink-0 rounded p-1.5 text-ink-2 hover:text-rose"
         >
           <X size={13} aria-hidden="true" />
         </button>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ProductAnswer } from '../../../contract/goods';
 import { mediaUrl } from '../../../core/placement/card';
+import { kindParts } from '../../../core/catalog/kinds';
 import type { Variant } from '../../../core/catalog/product';
 import { variantName } from '../../../core/catalog/variants';
 import type { Autosave } from '../../use-autosave';
@@ -103,9 +104,11 @@ export function VariantTable({ answer, save, fields }: Props) {
               Set a column…
             </Button>
           )}
-          <Button look="bare" onClick={() => setMoving(true)}>
-            Stock moved…
-          </Button>
+          {!kindParts[product.kind].slots && (
+            <Button look="bare" onClick={() => setMoving(true)}>
+              Stock moved…
+            </Button>
+          )}
           <ColumnChoice product={product} columns={columns} choose={setColumns} />
         </span>
       }
@@ -114,7 +117,7 @@ export function VariantTable({ answer, save, fields }: Props) {
         <table className="w-full border-collapse">
           <thead className="sticky top-0 z-[5] bg-paper text-left text-xs text-ink-2">
             <tr>
-              <th className="sticky left-0 z-[1] border border-hair bg-paper px-2 py-1.5 font-semibold">Variant</th>
+              <th className="left-0 z-[1] border border-hair bg-paper md:sticky px-2 py-1.5 font-semibold">Variant</th>
               <th className="border border-hair px-1 font-semibold">
                 <span className="sr-only">Picture</span>
               </th>
@@ -147,7 +150,7 @@ export function VariantTable({ answer, save, fields }: Props) {
                 <tr key={variant.id} className="group/row">
                   <th
                     scope="row"
-                    className="sticky left-0 z-[1] max-w-60 border border-hair bg-sheet px-2 text-left font-medium"
+                    className="left-0 z-[1] max-w-60 border border-hair bg-sheet md:sticky px-2 text-left font-medium"
                   >
                     <span className="flex items-center gap-1.5">
                       {swatch && (
