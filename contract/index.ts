@@ -1,6 +1,7 @@
 import { deskRoutes } from './desk';
-import { goodsRoutes, optionListRoutes, specSheetRoutes } from './goods';
+import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
+import { optionListRoutes, specSheetRoutes } from './lists';
 import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
 import { shopfrontRoutes } from './shopfront';

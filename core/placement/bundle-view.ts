@@ -20,7 +20,7 @@ export interface BundleView {
 }
 
 export function bundleView(shop: ResolvedShop, product: ProductDocument): BundleView | null {
-  const facts = shop.bundle(product.id);
+  const facts = shop.bundles.get(product.id);
   if (!facts || !product.bundle) return null;
   const { pricing } = product.bundle;
   return {

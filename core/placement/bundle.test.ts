@@ -134,8 +134,8 @@ test('facts of bundles stay true while their parts change one by one and time pa
           } else shop.passTime((now += each.seconds));
         }
         const fresh = shopOf([...all.values(), set], left, now);
-        const { slots, ...facts } = shop.bundle('p_set')!;
-        const { slots: freshSlots, ...freshFacts } = fresh.bundle('p_set')!;
+        const { slots, ...facts } = shop.bundles.get('p_set')!;
+        const { slots: freshSlots, ...freshFacts } = fresh.bundles.get('p_set')!;
         const idsOf = (of: typeof slots) => of.map(({ products }) => products.map(({ id }) => id).sort());
         expect({ ...facts, ids: idsOf(slots) }).toEqual({ ...freshFacts, ids: idsOf(freshSlots) });
         expect(shop.facts('p_set')).toEqual(fresh.facts('p_set'));

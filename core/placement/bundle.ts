@@ -1,11 +1,12 @@
 import type { Slot } from '../catalog/bundle';
 import type { ProductDocument } from '../editions/document';
 import { bundlePrice, bundleStock, type BundlePart } from '../pricing/bundle';
-import { effectivePrice, type EffectivePrice } from '../pricing/price';
 import type { ProductFacts } from '../rules/facts';
+import type { FinderIndex } from '../finder/finder-index';
+import type { FieldRegistry } from '../rules/field';
 import { membersOf } from '../rules/members';
+import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
-import type { ResolvedShop } from './resolved-shop';
 
 /** Most products of one slot; a rule may take in more, but nobody could choose among them. */
 export const MOST_PARTS = 60;
@@ -20,6 +21,16 @@ export interface BundleFacts {
   slots: readonly { slot: Slot; products: readonly ProductDocument[] }[];
 }
 
+/** What bundles are worked out from: the products of a shop, at one moment. */
+export interface BundleSources {
+  readonly products: ReadonlyMap<string, ProductDocument>;
+  readonly index: FinderIndex;
+  readonly fields: FieldRegistry;
+  /** seconds since 1970 */
+  readonly now: number;
+  facts(productId: string): ProductFacts | undefined;
+}
+
 /** A product as it may stand in a bundle: on the shop, with a told price, and no bundle itself. */
 function isPart(product: ProductDocument | undefined, facts: ProductFacts | undefined): product is ProductDocument {
   return (
@@ -28,7 +39,7 @@ function isPart(product: ProductDocument | undefined, facts: ProductFacts | unde
 }
 
 /** The products that may stand in a slot, in the order in which they are offered. */
-function productsOf(shop: ResolvedShop, { from }: Slot): ProductDocument[] {
+function productsOf(shop: BundleSources, { from }: Slot): ProductDocument[] {
   const { index } = shop;
   const ids =
     from.how === 'picked'
@@ -49,7 +60,7 @@ function partOf({ id, variants, stock }: ProductFacts): BundlePart {
 }
 
 /** Works out what a bundle can cost, how often it can be made, and from what. Costs what its rules cost. */
-export function bundleFacts(shop: ResolvedShop, { bundle }: ProductDocument): BundleFacts {
+export function bundleFacts(shop: BundleSources, { bundle }: ProductDocument): BundleFacts {
   const slots = (bundle?.slots ?? []).map((slot) => ({ slot, products: productsOf(shop, slot) }));
   const parts = slots.map(({ slot, products }) => ({
     min: slot.min,
@@ -70,19 +81,63 @@ export const speaksOfTime = ({ bundle }: ProductDocument): boolean =>
     ({ from }) => from.how === 'rule' && conditionsOf(from.rule).some(({ condition }) => condition.is === 'inLast'),
   );
 
-/** What one piece costs now; of a bundle priced by its parts, the least it can come to. */
-export function shopPrice(
-  shop: ResolvedShop,
-  product: ProductDocument,
-  variant: ProductDocument['variants'][number],
-): EffectivePrice {
-  const price = shop.bundle(product.id)?.price;
-  return price ? { price: price.low, wasPrice: null } : effectivePrice(product, variant, shop.now);
-}
+/** The bundles of a shop, with what follows from their parts; knows which of them a changed product concerns. */
+export class Bundles {
+  readonly #facts = new Map<string, BundleFacts>();
+  /** bundles whose parts changed, to be worked out again before the change is over */
+  readonly #stale = new Set<string>();
 
-/** Pieces left of a variant, or how often a bundle can be made; null when there is no end. */
-export function shopStock(shop: ResolvedShop, product: ProductDocument, variantId: string): number | null {
-  const facts = shop.bundle(product.id);
-  if (!facts) return shop.stock(variantId);
-  return Number.isFinite(facts.stock) ? facts.stock : null;
+  constructor(readonly shop: BundleSources) {}
+
+  get ids(): Iterable<string> {
+    return this.#facts.keys();
+  }
+
+  /** What follows for a bundle from its parts; undefined for other kinds. */
+  get(productId: string): BundleFacts | undefined {
+    return this.#facts.get(productId);
+  }
+
+  /** Works a product out if it is a bundle; forgets it as one if it is none (any more). */
+  put(product: ProductDocument): BundleFacts | undefined {
+    if (product.kind !== 'bundle') {
+      this.#facts.delete(product.id);
+      return undefined;
+    }
+    const facts = bundleFacts(this.shop, product);
+    this.#facts.set(product.id, facts);
+    return facts;
+  }
+
+  remove(productId: string): void {
+    this.#facts.delete(productId);
+  }
+
+  /** Notes the bundles that a product is, or might now be, a part of. */
+  noteChangeOf(productId: string): void {
+    const changed = this.shop.facts(productId);
+    for (const [bundleId, { slots }] of this.#facts) {
+      if (bundleId === productId || this.#stale.has(bundleId)) continue;
+      const isConcerned = slots.some(
+        ({ slot: { from }, products }) =>
+          products.some(({ id }) => id === productId) ||
+          (from.how === 'picked'
+            ? from.ids.includes(productId)
+            : changed !== undefined && takesIn(from.rule, changed, this.shop.fields, this.shop.now)),
+      );
+      if (isConcerned) this.#stale.add(bundleId);
+    }
+  }
+
+  /** Calls back for each bundle that was noted, once; those noted meanwhile included. */
+  settle(work: (bundleId: string) => void): void {
+    for (const id of this.#stale) work(id);
+    this.#stale.clear();
+  }
+
+  copyFrom(other: Bundles): void {
+    this.#facts.clear();
+    this.#stale.clear();
+    for (const [id, facts] of other.#facts) this.#facts.set(id, facts);
+  }
 }

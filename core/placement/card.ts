@@ -2,7 +2,7 @@ import type { Fit, Focus, Picture } from '../catalog/product';
 import type { ProductDocument } from '../editions/document';
 import type { Bitset } from '../finder/bitset';
 import { unitPrice, unitPricingWords } from '../pricing/price';
-import { shopPrice } from './bundle';
+import { shopPrice } from './shop-price';
 import type { ResolvedShop } from './resolved-shop';
 
 export const pictureSizes = [160, 480, 960, 1600] as const;

@@ -7,7 +7,7 @@ import { durationWords, packageWords, weightWords } from '../catalog/units';
 import type { ProductDocument } from '../editions/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
 import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
-import { shopPrice, shopStock } from './bundle';
+import { shopPrice, shopStock } from './shop-price';
 import { bundleView, type BundleView } from './bundle-view';
 import { mediaUrl, pictureView, pricingOf, type PictureView, type PricingShown } from './card';
 import { optionKey, optionValueKey } from './facts';

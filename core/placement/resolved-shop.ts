@@ -10,7 +10,7 @@ import { fieldRegistry, type FieldRegistry } from '../rules/field';
 import { membersOf } from '../rules/members';
 import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
-import { bundleFacts, speaksOfTime, type BundleFacts } from './bundle';
+import { Bundles, speaksOfTime } from './bundle';
 import { entryOf, factsOf, finderShape, LISTED, optionKey, optionValueKey } from './facts';
 import type { Menu, Page, Settings } from './page';
 
@@ -66,6 +66,7 @@ export class ResolvedShop {
   readonly tags = new Map<string, Tag>();
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
+  readonly bundles = new Bundles(this);
   index = new FinderIndex(finderShape);
   menu: Menu = { items: [] };
   settings: Settings = emptySettings;
@@ -77,9 +78,6 @@ export class ResolvedShop {
   readonly #edges = new Map<string, number>();
   #nextEdge = Infinity;
   readonly #facts = new Map<string, ProductFacts>();
-  readonly #bundles = new Map<string, BundleFacts>();
-  /** bundles whose parts changed, to be worked out again before the change is over */
-  readonly #staleBundles = new Set<string>();
   readonly #slugs = new Map<string, string>();
   readonly #members = new Map<string, CachedMembers>();
   readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
@@ -116,15 +114,6 @@ export class ResolvedShop {
 
   facts(productId: string): ProductFacts | undefined {
     return this.#facts.get(productId);
-  }
-
-  /** What follows for a bundle from its parts; undefined for other kinds. */
-  bundle(productId: string): BundleFacts | undefined {
-    return this.#bundles.get(productId);
-  }
-
-  get bundleIds(): Iterable<string> {
-    return this.#bundles.keys();
   }
 
   stock(variantId: string): number | null {
@@ -178,7 +167,7 @@ export class ResolvedShop {
     into(this.#facts, other.#facts);
     into(this.#slugs, other.#slugs);
     into(this.#edges, other.#edges);
-    into(this.#bundles, other.#bundles);
+    this.bundles.copyFrom(other.bundles);
     this.#options.clear();
     for (const [key, { label, values, swatches }] of other.#options)
       this.#options.set(key, { label, values: new Map(values), swatches: new Map(swatches) });
@@ -190,7 +179,6 @@ export class ResolvedShop {
     this.#tree = undefined;
     this.#fields = undefined;
     this.#members.clear();
-    this.#staleBundles.clear();
     this.version++;
   }
 
@@ -276,28 +264,11 @@ export class ResolvedShop {
 
   /** Ends a change: bundles follow their parts. */
   #settle(): void {
-    for (const id of this.#staleBundles) {
+    this.bundles.settle((id) => {
       const product = this.products.get(id);
       if (product) this.#index(product, { sameTexts: true });
-    }
-    this.#staleBundles.clear();
+    });
     this.version++;
-  }
-
-  /** Notes the bundles that a product is, or might now be, a part of. */
-  #noteBundlesWith(id: string): void {
-    const facts = this.#facts.get(id);
-    for (const [bundleId, { slots }] of this.#bundles) {
-      if (bundleId === id || this.#staleBundles.has(bundleId)) continue;
-      const isConcerned = slots.some(
-        ({ slot: { from }, products }) =>
-          products.some((part) => part.id === id) ||
-          (from.how === 'picked'
-            ? from.ids.includes(id)
-            : facts !== undefined && takesIn(from.rule, facts, this.fields, this.now)),
-      );
-      if (isConcerned) this.#staleBundles.add(bundleId);
-    }
   }
 
   #rebuild(): void {
@@ -310,7 +281,6 @@ export class ResolvedShop {
     this.index.load(products.filter((product) => !isBundle(product)).map((product) => this.#entry(product)));
     // Bundles come last: what they cost, and whether there are any, follows from the others.
     for (const bundle of products.filter(isBundle)) this.index.put(this.#entry(bundle));
-    this.#staleBundles.clear();
     this.version++;
   }
 
@@ -371,9 +341,7 @@ export class ResolvedShop {
   }
 
   #entry(product: ProductDocument) {
-    const bundle = product.kind === 'bundle' ? bundleFacts(this, product) : undefined;
-    if (bundle) this.#bundles.set(product.id, bundle);
-    else this.#bundles.delete(product.id);
+    const bundle = this.bundles.put(product);
     const facts = factsOf(product, {
       stock: this.inputs.stock,
       tree: this.tree,
@@ -423,7 +391,7 @@ export class ResolvedShop {
   #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
     this.index.put(this.#entry(product), known);
     this.#refreshMembership(product.id);
-    if (this.#bundles.size > 0) this.#noteBundlesWith(product.id);
+    this.bundles.noteChangeOf(product.id);
   }
 
   #removeProduct(id: string): void {
@@ -431,7 +399,7 @@ export class ResolvedShop {
     const slot = this.index.slot(id)!;
     this.#forgetProduct(id);
     this.index.remove(id);
-    this.#noteBundlesWith(id);
+    this.bundles.noteChangeOf(id);
     for (const cached of this.#members.values()) cached.set.delete(slot);
   }
 
@@ -441,7 +409,7 @@ export class ResolvedShop {
     this.products.delete(id);
     this.#facts.delete(id);
     this.#edges.delete(id);
-    this.#bundles.delete(id);
+    this.bundles.remove(id);
   }
 
   /** A slug may have passed to another thing meanwhile; then it stays. */

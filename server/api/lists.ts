@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { optionListRoutes, specSheetRoutes } from '../../contract/goods';
+import { optionListRoutes, specSheetRoutes } from '../../contract/lists';
 import type { Catalog } from '../catalog/catalog';
 import { changeOptionList, createOptionList, optionLists, removeOptionList } from '../catalog/option-list-writes';
 import { changeSpecSheet, createSpecSheet, removeSpecSheet, specSheets } from '../catalog/spec-sheet-writes';

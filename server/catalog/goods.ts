@@ -3,7 +3,7 @@ import { variantName } from '../../core/catalog/variants';
 import { relationKinds, type Product } from '../../core/catalog/product';
 import { phaseOf } from '../../core/catalog/standing';
 import { list, type ChoiceFilter } from '../../core/finder/listing';
-import { shopPrice } from '../../core/placement/bundle';
+import { shopPrice } from '../../core/placement/shop-price';
 import { mediaUrl } from '../../core/placement/card';
 import { keptWhileUnchanged } from '../../core/placement/kept';
 import { placeCounts, whereItShows } from '../../core/placement/where-it-shows';
@@ -159,7 +159,7 @@ const PARTS_SHOWN = 12;
 /** What follows from the parts of a bundle, as the seller is told. */
 function bundleAnswer(catalog: Catalog, product: Product): ProductAnswer['bundle'] {
   const { shop } = catalog.working;
-  const facts = shop.bundle(product.id);
+  const facts = shop.bundles.get(product.id);
   if (!facts) return null;
   const { price, priceMax } = shop.facts(product.id)!;
   const finite = (stock: number) => (Number.isFinite(stock) ? stock : null);

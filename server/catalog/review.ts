@@ -1,5 +1,5 @@
 import { documentChange, placeChanges } from '../../core/editions/difference';
-import { shopPrice } from '../../core/placement/bundle';
+import { shopPrice } from '../../core/placement/shop-price';
 import { mediaUrl } from '../../core/placement/card';
 import { formatMoney } from '../../core/catalog/money';
 import { reachableListings, whereItShows } from '../../core/placement/where-it-shows';
@@ -17,7 +17,7 @@ const THUMBS = 14;
 
 /** Bundles that nobody changed, but whose price may follow from parts that were. */
 function followingBundles({ working }: Catalog): string[] {
-  return [...working.shop.bundleIds].map((id) => refOf('product', id)).filter((ref) => !working.changed.has(ref));
+  return [...working.shop.bundles.ids].map((id) => refOf('product', id)).filter((ref) => !working.changed.has(ref));
 }
 
 /** What shoppers will notice if the working copy goes live now. */

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { optionListSchema } from '../core/catalog/option-list';
+import { attributeSchema, specSheetSchema } from '../core/catalog/spec';
+import { route } from './route';
+
+const done = z.object({ ok: z.literal(true) });
+
+export const optionListRoutes = {
+  list: route({
+    method: 'GET',
+    path: '/api/option-lists',
+    summary: 'Option lists with the number of products that use each',
+    answer: z.object({ lists: z.array(optionListSchema.extend({ products: z.number().int() })) }),
+  }),
+  create: route({
+    method: 'POST',
+    path: '/api/option-lists',
+    summary: 'Keep the values of an option as a list',
+    body: optionListSchema.omit({ id: true }),
+    answer: z.object({ id: z.string() }),
+  }),
+  update: route({
+    method: 'PUT',
+    path: '/api/option-lists/:id',
+    summary: 'Change a list; renamed values and other colours reach every product that uses it, in one change',
+    body: optionListSchema.omit({ id: true }).extend({
+      /** names that changed, as they were and as they are now */
+      renamed: z.array(z.object({ from: z.string(), to: z.string() })).default([]),
+    }),
+    answer: z.object({ changed: z.number().int() }),
+  }),
+  remove: route({
+    method: 'DELETE',
+    path: '/api/option-lists/:id',
+    summary: 'Delete an option list; products keep their values (can be undone)',
+    answer: done,
+  }),
+};
+
+const sheetBody = z.object({
+  name: specSheetSchema.shape.name,
+  attributes: z.array(attributeSchema).max(80, 'A spec sheet can have at most 80 attributes.'),
+});
+
+export const specSheetRoutes = {
+  list: route({
+    method: 'GET',
+    path: '/api/spec-sheets',
+    summary: 'Spec sheets with the number of products that use each',
+    answer: z.object({ sheets: z.array(specSheetSchema.extend({ products: z.number().int() })) }),
+  }),
+  create: route({
+    method: 'POST',
+    path: '/api/spec-sheets',
+    summary: 'Add a spec sheet',
+    body: z.object({ name: specSheetSchema.shape.name }),
+    answer: z.object({ id: z.string() }),
+  }),
+  update: route({
+    method: 'PUT',
+    path: '/api/spec-sheets/:id',
+    summary: 'Change the name and the attributes of a spec sheet',
+    body: sheetBody,
+    answer: done,
+  }),
+  remove: route({
+    method: 'DELETE',
+    path: '/api/spec-sheets/:id',
+    summary: 'Delete a spec sheet; values of products stay with them until they get another sheet (can be undone)',
+    answer: done,
+  }),
+};
