@@ -56,16 +56,33 @@ export const menuSchema = z.object({
 });
 export type Menu = z.infer<typeof menuSchema>;
 
+const taxRateSchema = z
+  .number({ error: 'Type a percentage.' })
+  .int('At most two decimals.')
+  .min(0, 'A tax rate cannot be below zero.')
+  .max(10_000, 'At most 100 %.');
+
+function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+export const currencies = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD', 'NZD'] as const;
+
 export const settingsSchema = z.object({
   name: z.string().trim().min(1, 'The shop needs a name.').max(80, 'A name can have at most 80 characters.'),
   tagline: z.string().trim().max(160, 'At most 160 characters.'),
-  currency: z.enum(['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD', 'NZD']),
+  currency: z.enum(currencies),
   /** basis points */
-  taxRate: z.number().int().min(0).max(10_000),
+  taxRate: taxRateSchema,
   /** basis points, of the goods of the class "reduced" */
-  reducedTaxRate: z.number().int().min(0).max(10_000),
+  reducedTaxRate: taxRateSchema,
   taxIncluded: z.boolean(),
-  timeZone: z.string(),
+  timeZone: z.string().refine(isTimeZone, 'There is no such time zone.'),
   locale: z.string(),
 });
 export type Settings = z.infer<typeof settingsSchema>;

@@ -1,10 +1,13 @@
 import { Plus } from 'lucide-react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import clsx from 'clsx';
+import { Button } from '../ui/button';
 import { Failed, Loading } from '../ui/states';
 import { MenuEditor } from './menu-editor';
 import { PageEditor } from './page-editor';
-import { useMenu, usePages, useShopfrontWrites } from './queries';
+import { useMenu, usePages, useSettings, useShopfrontWrites } from './queries';
+import { ShopSettings } from './shop-settings';
 
 /** Pages as their sections, and the menu that leads to them. */
 export function ShopfrontPage() {
@@ -12,6 +15,8 @@ export function ShopfrontPage() {
   const { data: menu } = useMenu();
   const { createPage } = useShopfrontWrites();
   const [params, setParams] = useSearchParams();
+  const { data: settings } = useSettings();
+  const [isSetting, setSetting] = useState(false);
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
   const current = data.pages.find((page) => page.id === params.get('page')) ?? data.pages[0];
@@ -43,6 +48,10 @@ export function ShopfrontPage() {
         >
           <Plus size={13} aria-hidden="true" /> New page
         </button>
+        <Button look="bare" className="ml-auto" onClick={() => setSetting(true)}>
+          The shop…
+        </Button>
+        {isSetting && settings && <ShopSettings settings={settings} close={() => setSetting(false)} />}
       </div>
       <div className="flex items-start gap-4 px-4 pb-6 max-md:flex-col">
         <MenuEditor menu={menu} />
