@@ -2,7 +2,7 @@ import { clothPiece, family, fixing, handles, lineSet, type DemoProduct } from '
 
 const lengths: DemoProduct['option'] = ['Length', ['60 cm', 0], ['82 cm', 0.8], ['100 cm', 1.4], ['150 cm', 2.6]];
 const all = ['Ember', 'Sun', 'Moss', 'Pine', 'Sea', 'Plum'];
-const few = ['Ember', 'Sea', 'Plum'];
+const few = ['Ember', 'Sea', 'Plum', 'Pine'];
 
 /** The rest of the shop: what comes after the goods that everybody asks for. */
 export const moreGoods: DemoProduct[] = [

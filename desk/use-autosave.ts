@@ -50,6 +50,8 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
   const pending = useRef<Values>({});
   const refused = useRef<Values>({});
   const isSaving = useRef(false);
+  /** saved, each at a revision that is perhaps not shown yet */
+  const saved = useRef<{ values: Values; revision: number }[]>([]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const latest = useRef({ seen, save, keyOf });
   const revision = useRef(seen);
@@ -59,6 +61,25 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
     latest.current = { seen, save, keyOf };
     revision.current = Math.max(revision.current, seen);
   });
+
+  /**
+   * What is saved stays a draft until what is shown has caught up with it: otherwise the old state would come back for a
+   * moment, and whoever acts in that moment would build on it.
+   */
+  const dropSaved = useCallback(() => {
+    const isShown = ({ revision: of }: { revision: number }) => of <= latest.current.seen;
+    const shown = saved.current.filter(isShown);
+    if (shown.length === 0) return;
+    saved.current = saved.current.filter((each) => !isShown(each));
+    setDrafts((now) =>
+      Object.fromEntries(
+        Object.entries(now).filter(
+          ([key, value]) => !shown.some(({ values }) => key in values && values[key] === value),
+        ),
+      ),
+    );
+  }, []);
+  useEffect(dropSaved, [seen, dropSaved]);
 
   const flush = useCallback(async () => {
     clearTimeout(timer.current);
@@ -71,8 +92,10 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
     try {
       const from = isForced.current ? Number.MAX_SAFE_INTEGER : revision.current;
       isForced.current = false;
-      revision.current = Math.max(revision.current, await latest.current.save(sent, from));
-      setDrafts((now) => Object.fromEntries(Object.entries(now).filter(([key, value]) => sent[key] !== value)));
+      const reached = await latest.current.save(sent, from);
+      revision.current = Math.max(revision.current, reached);
+      saved.current.push({ values: sent, revision: reached });
+      dropSaved();
       setProblem(null);
       setState(Object.keys(refused.current).length > 0 ? 'refused' : 'saved');
     } catch (error) {
@@ -104,7 +127,7 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
       isSaving.current = false;
     }
     if (Object.keys(pending.current).length > 0) timer.current = setTimeout(() => void flush(), wait);
-  }, []);
+  }, [dropSaved]);
 
   const change = useCallback(
     (values: Values) => {

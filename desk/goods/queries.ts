@@ -40,8 +40,19 @@ export function useGoodsChunks(filter: GoodsFilter, chunks: readonly number[]) {
 
 export const productKey = (id: string) => ['product', id];
 
+/** Of two answers about a product the newer one; of two of the same state the one that came last. */
+const newer = (kept: ProductAnswer | undefined, answer: ProductAnswer) =>
+  kept && kept.revision > answer.revision ? kept : answer;
+
 export function useProduct(id: string) {
-  return useQuery({ queryKey: productKey(id), queryFn: () => call(routes.goods.get, { params: { id } }) });
+  return useQuery({
+    queryKey: productKey(id),
+    // A read that began before a save ended may come in after its answer, and must not put the old state back.
+    queryFn: async ({ client }) => {
+      const answer = await call(routes.goods.get, { params: { id } });
+      return newer(client.getQueryData(productKey(id)), answer);
+    },
+  });
 }
 
 export function useHistory(id: string) {
@@ -55,9 +66,7 @@ export function useHistory(id: string) {
 export function useKeepProduct() {
   const client = useQueryClient();
   return (answer: ProductAnswer) => {
-    client.setQueryData<ProductAnswer>(productKey(answer.product.id), (kept) =>
-      kept && kept.revision > answer.revision ? kept : answer,
-    );
+    client.setQueryData<ProductAnswer>(productKey(answer.product.id), (kept) => newer(kept, answer));
     return answer;
   };
 }
