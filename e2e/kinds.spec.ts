@@ -132,6 +132,27 @@ test('options: values from a list, dragged by keys, merged when they go, with a 
     expect(await names()).toEqual(['Ember', 'Pine', 'Sea']);
   });
 
+  await test.step('values typed faster than they are saved are all there, each once', async () => {
+    const slow = '**/api/products/*/options';
+    await page.route(slow, async (route) => {
+      await new Promise((wait) => setTimeout(wait, 300));
+      await route.continue();
+    });
+    const field = page.getByLabel('New value of Colourway');
+    for (const value of ['Moss', 'Rose', 'Slate']) {
+      await field.fill(value);
+      await field.press('Enter');
+    }
+    await expect(page.getByText('6 variants').first()).toBeVisible();
+    await expect.poll(names).toEqual(['Ember', 'Pine', 'Sea', 'Moss', 'Rose', 'Slate']);
+    await expect(page.getByLabel('In stock, Slate', { exact: true })).toBeVisible();
+    await page.unroute(slow);
+    for (const value of ['Moss', 'Rose', 'Slate']) {
+      await page.getByRole('button', { name: `Remove ${value}` }).click();
+      await expect(page.getByLabel(`In stock, ${value}`, { exact: true })).toBeHidden();
+    }
+  });
+
   await test.step('Sea goes to the front by keys', async () => {
     await page.getByRole('button', { name: /^Move Sea/ }).focus();
     await page.keyboard.press('Space');

@@ -1,4 +1,6 @@
 import { fold } from '../../../core/catalog/identity';
+import type { Option } from '../../../core/catalog/product';
+import { optionKeyWords } from '../../../core/catalog/variants';
 
 /** An option value as it is being edited; one without an id is new. */
 export interface OptionValueDraft {
@@ -37,3 +39,20 @@ export const colourOf = (name: string) => knownColours[fold(name).trim()] ?? '#9
 
 export const isOfColours = ({ name, values }: OptionDraft) =>
   values.some((value) => value.swatch) || /colou?r/i.test(name);
+
+const isSame = (a: { name: string }, b: { name: string }) => optionKeyWords(a.name) === optionKeyWords(b.name);
+
+/** Options that were edited while they were being saved, with the ids that saving gave to what was new. */
+export function withIds(rows: readonly OptionDraft[], saved: readonly Option[]): OptionDraft[] {
+  return rows.map((row) => {
+    const known = saved.find((option) => (row.id === null ? isSame(option, row) : option.id === row.id));
+    return {
+      ...row,
+      id: known?.id ?? row.id,
+      values: row.values.map((value) => ({
+        ...value,
+        id: value.id ?? known?.values.find((each) => isSame(each, value))?.id ?? null,
+      })),
+    };
+  });
+}

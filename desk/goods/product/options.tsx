@@ -1,59 +1,20 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
-import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { holdsWork, MAX_OPTIONS, variantName } from '../../../core/catalog/variants';
-import { call, CallError, wordsOf } from '../../api';
 import { Button } from '../../ui/button';
-import { useConfirm } from '../../ui/confirm';
 import { SortableRows } from '../../ui/sortable-rows';
-import { useKeepProduct } from '../queries';
 import { MergeValue } from './merge-value';
-import type { OptionDraft } from './option-drafts';
 import { OptionRow } from './option-row';
 import { Part } from './part';
+import { useOptions } from './use-options';
 
 export function Options({ answer }: { answer: ProductAnswer }) {
-  const { product, revision } = answer;
-  const keep = useKeepProduct();
-  const [ask, dialog] = useConfirm();
-  /** what is typed while it cannot be saved yet: an option without values, or with names that clash */
-  const [draft, setDraft] = useState<OptionDraft[] | null>(null);
-  const [errors, setErrors] = useState<{ option: number; message: string }[]>([]);
+  const { product } = answer;
+  const { rows, isUnsaved, errors, save, discard, dialog } = useOptions(answer);
   const [naming, setNaming] = useState('');
   /** a value that is to go although variants with work in them have it */
   const [leaving, setLeaving] = useState<{ row: number; at: number } | null>(null);
-  const rows: OptionDraft[] = draft ?? product.options;
 
-  const save = (next: OptionDraft[], confirmed = false, merge: { from: string; into: string }[] = []) => {
-    setDraft(next);
-    setErrors([]);
-    if (next.some((row) => row.values.length === 0)) return;
-    call(routes.goods.setOptions, {
-      params: { id: product.id },
-      body: { seen: revision, options: next, merge, confirmed },
-    })
-      .then((saved) => {
-        keep(saved);
-        setDraft(null);
-      })
-      .catch((error: unknown) => {
-        if (error instanceof CallError && error.is('confirm')) {
-          setDraft(null);
-          ask({
-            title: error.message,
-            detail: error.problem.detail,
-            doIt: 'Remove them',
-            run: () => save(next, true, merge),
-          });
-        } else if (error instanceof CallError && error.is('invalid'))
-          setErrors(error.errors.map(({ path, message }) => ({ option: Number(path[1] ?? 0), message })));
-        else {
-          setDraft(null);
-          toast.error(wordsOf(error));
-        }
-      });
-  };
   const without = (row: number, at: number) =>
     rows.map((each, i) => (i === row ? { ...each, values: each.values.filter((_, v) => v !== at) } : each));
   const held = (row: number, at: number) => {
@@ -102,7 +63,7 @@ export function Options({ answer }: { answer: ProductAnswer }) {
             removeValue={(value) => removeValue(at, value)}
             errors={[
               ...errors.filter(({ option }) => option === at).map(({ message }) => message),
-              ...(draft && row.values.length === 0 ? ['Add a value, and the option is saved.'] : []),
+              ...(isUnsaved && row.values.length === 0 ? ['Add a value, and the option is saved.'] : []),
             ]}
             change={(changed) => save(rows.map((each, i) => (i === at ? changed : each)))}
             remove={() => save(rows.filter((_, i) => i !== at))}
@@ -121,14 +82,8 @@ export function Options({ answer }: { answer: ProductAnswer }) {
             className="w-56 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
           />
         )}
-        {draft && (
-          <Button
-            look="bare"
-            onClick={() => {
-              setDraft(null);
-              setErrors([]);
-            }}
-          >
+        {isUnsaved && (
+          <Button look="bare" onClick={discard}>
             Back to what is saved
           </Button>
         )}

@@ -79,15 +79,23 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
   const sensors = useDragSensors();
   const params = { id: product.id };
 
+  /** the write under way, which the next one waits for, and the revision that it reached */
+  const writing = useRef<Promise<number>>(Promise.resolve(0));
   const set = (pictures: readonly Picture[]) => {
     keep({ ...answer, product: { ...product, pictures: [...pictures] } });
-    const body = { seen: revision, pictures: pictures.map(({ id, alt, focus, fit }) => ({ id, alt, focus, fit })) };
-    call(routes.goods.setPictures, { params, body })
-      .then(keep)
-      .catch((error: unknown) => {
+    const wanted = pictures.map(({ id, alt, focus, fit }) => ({ id, alt, focus, fit }));
+    writing.current = writing.current.then(async (reached) => {
+      try {
+        const body = { seen: Math.max(revision, reached), pictures: wanted };
+        const saved = await call(routes.goods.setPictures, { params, body });
+        keep(saved);
+        return saved.revision;
+      } catch (error) {
         keep(answer);
         toast.error(wordsOf(error));
-      });
+        return reached;
+      }
+    });
   };
   const upload = async (files: readonly File[], replace?: string) => {
     setRefused([]);
