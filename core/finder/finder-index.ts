@@ -40,6 +40,8 @@ export class FinderIndex {
   readonly #variantColumns: Map<string, Column<Int32Array>>;
   readonly #orders = new Map<string, SortedOrder>();
   readonly #valueIds = new Map<string, Map<string, number>>();
+  #lastFacet = '';
+  #lastValues: Map<string, number> | undefined;
   readonly facetValues: FacetValue[] = [];
   /** how many products have each facet value */
   totals = new Uint32Array(256);
@@ -346,29 +348,37 @@ export class FinderIndex {
     const start = this.#takeVariantRun(count);
     this.#variantStart[slot] = start;
     this.#variantCount[slot] = count;
-    entry.variants.forEach((variant, i) => {
+    const { variantProduct, aliveVariants } = this;
+    // Plain loops: filling an index comes through here for every value of every variant.
+    for (let i = 0; i < count; i++) {
+      const variant = entry.variants[i]!;
       const at = start + i;
-      this.variantProduct[at] = slot;
+      variantProduct[at] = slot;
       this.#variantIds[at] = variant.id;
-      this.aliveVariants.add(at);
-      for (const [name, column] of this.#variantColumns) column.at[at] = Math.min(variant.numbers[name]!, NO_LIMIT);
+      aliveVariants.add(at);
+      for (const name of this.shape.variantColumns)
+        this.#variantColumns.get(name)!.at[at] = Math.min(variant.numbers[name]!, NO_LIMIT);
       const met = this.#variantMet.empty();
-      for (const [facet, value] of variant.values) {
-        const id = this.#valueIdFor(facet, value);
+      const { values } = variant;
+      for (let v = 0; v < values.length; v++) {
+        const id = this.#valueIdFor(values[v]![0], values[v]![1]);
         met.add(id);
         this.#productMet.add(id);
         const posting = this.facetValues[id]!;
         if (!posting.variants || at >= posting.variants.size)
-          posting.variants = posting.variants?.sized(this.aliveVariants.size) ?? new Bitset(this.aliveVariants.size);
+          posting.variants = posting.variants?.sized(aliveVariants.size) ?? new Bitset(aliveVariants.size);
         posting.variants.add(at);
       }
       this.variantValuesOf.set(at, met.ids, met.length);
-    });
+    }
   }
 
   #valueIdFor(facet: string, value: string): number {
-    let values = this.#valueIds.get(facet);
+    // Values of one facet mostly come one after the other.
+    let values = facet === this.#lastFacet ? this.#lastValues : this.#valueIds.get(facet);
     if (!values) this.#valueIds.set(facet, (values = new Map()));
+    this.#lastFacet = facet;
+    this.#lastValues = values;
     let id = values.get(value);
     if (id === undefined) {
       id = this.facetValues.length;
