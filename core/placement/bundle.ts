@@ -9,7 +9,7 @@ import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
 
 /** Most products of one slot; a rule may take in more, but nobody could choose among them. */
-export const MOST_PARTS = 60;
+const MOST_PARTS = 60;
 
 /** What follows for a bundle from its parts, at one moment. */
 export interface BundleFacts {

@@ -76,7 +76,7 @@ export const currencies = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN
 export const settingsSchema = z.object({
   name: z.string().trim().min(1, 'The shop needs a name.').max(80, 'A name can have at most 80 characters.'),
   tagline: z.string().trim().max(160, 'At most 160 characters.'),
-  currency: z.enum(currencies),
+  currency: z.enum(currencies, 'Choose a currency.'),
   /** basis points */
   taxRate: taxRateSchema,
   /** basis points, of the goods of the class "reduced" */

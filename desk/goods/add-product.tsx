@@ -8,11 +8,10 @@ interface Props {
   /** ids that are not offered (any more) */
   taken: readonly string[];
   add: (id: string, title: string) => void;
-  label?: string;
 }
 
 /** Finds products by what is typed. */
-export function AddProduct({ taken, add, label = 'Add a product' }: Props) {
+export function AddProduct({ taken, add }: Props) {
   const [typed, setTyped] = useState('');
   const { data } = useQuery({
     queryKey: ['goods', 'pick', typed],
@@ -21,7 +20,7 @@ export function AddProduct({ taken, add, label = 'Add a product' }: Props) {
   });
   return (
     <Choose
-      label={label}
+      label="Add a product"
       onType={setTyped}
       choices={(data?.rows ?? [])
         .filter(({ id }) => !taken.includes(id))

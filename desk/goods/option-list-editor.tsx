@@ -8,6 +8,7 @@ import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { TextField } from '../ui/field';
 import { SortableRows } from '../ui/sortable-rows';
+import { PLAIN_SWATCH } from './product/option-drafts';
 import { useRemoveOptionList, useSaveOptionList } from './queries';
 
 /** The name that a value had when editing began; '' for a new one. */
@@ -55,7 +56,7 @@ export function OptionListEditor({ list, close }: { list: OptionList; close: () 
               <input
                 type="color"
                 aria-label={`Colour of ${row.name}`}
-                value={row.swatch ?? '#9aa5ad'}
+                value={row.swatch ?? PLAIN_SWATCH}
                 onChange={(event) => set(row.key, { swatch: event.target.value })}
                 className="size-6 cursor-pointer border-0 bg-transparent p-0"
               />
@@ -83,7 +84,7 @@ export function OptionListEditor({ list, close }: { list: OptionList; close: () 
         look="bare"
         className="-ml-2 mt-1"
         onClick={() =>
-          setRows([...rows, { key: newId('q'), was: '', name: '', swatch: hasSwatches ? '#9aa5ad' : null }])
+          setRows([...rows, { key: newId('q'), was: '', name: '', swatch: hasSwatches ? PLAIN_SWATCH : null }])
         }
       >
         <Plus size={13} aria-hidden="true" /> Value

@@ -10,11 +10,10 @@ interface Props {
   /** products that cannot be added */
   without: readonly string[];
   note?: (id: string, title: string) => ReactNode;
-  addLabel?: string;
 }
 
 /** Products picked one by one, in order. */
-export function PickedProducts({ ids, known, change, without, note, addLabel }: Props) {
+export function PickedProducts({ ids, known, change, without, note }: Props) {
   const [titles, setTitles] = useState<Record<string, string>>({});
   const swap = (at: number, by: number) => {
     const next = [...ids];
@@ -38,7 +37,6 @@ export function PickedProducts({ ids, known, change, without, note, addLabel }: 
         );
       })}
       <AddProduct
-        label={addLabel}
         taken={[...ids, ...without]}
         add={(id, title) => {
           setTitles((now) => ({ ...now, [id]: title }));

@@ -7,7 +7,7 @@ interface Props {
   thumbnail: string | null;
   /** beside the title */
   note?: ReactNode;
-  /** moves it by so many places; absent where it cannot go further */
+  /** moves it one place; absent where it cannot go further */
   back?: () => void;
   forward?: () => void;
   remove: () => void;

@@ -35,7 +35,10 @@ const knownColours: Record<string, string> = {
   grey: '#8a8f94',
 };
 
-export const colourOf = (name: string) => knownColours[fold(name).trim()] ?? '#9aa5ad';
+/** The colour of a swatch that nobody chose yet. */
+export const PLAIN_SWATCH = '#9aa5ad';
+
+export const colourOf = (name: string) => knownColours[fold(name).trim()] ?? PLAIN_SWATCH;
 
 export const isOfColours = ({ name, values }: OptionDraft) =>
   values.some((value) => value.swatch) || /colou?r/i.test(name);

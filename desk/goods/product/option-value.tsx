@@ -5,7 +5,7 @@ import { GripVertical, X } from 'lucide-react';
 import { mediaUrl } from '../../../core/placement/card';
 import type { Picture } from '../../../core/catalog/product';
 import { Button } from '../../ui/button';
-import type { OptionValueDraft } from './option-drafts';
+import { PLAIN_SWATCH, type OptionValueDraft } from './option-drafts';
 
 interface Props {
   id: string;
@@ -42,7 +42,7 @@ function Swatch({ value, pictures, change }: Pick<Props, 'value' | 'pictures' | 
               <input
                 type="color"
                 aria-label={`Colour of ${value.name}`}
-                defaultValue={value.swatch ?? '#9aa5ad'}
+                defaultValue={value.swatch ?? PLAIN_SWATCH}
                 onBlur={(event) =>
                   event.target.value !== value.swatch && change({ ...value, swatch: event.target.value })
                 }
