@@ -32,6 +32,8 @@ import {
 import { bundleSchema } from '../core/catalog/bundle';
 import { fileRoleSchema, MAX_FILES, productFileSchema } from '../core/catalog/files';
 import { specValueSchema } from '../core/catalog/spec';
+import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/rules/rule';
+import { ruleFieldSchema } from './rule-field';
 import { route } from './route';
 
 /** Where a product is in its life, as its swing tag says. */
@@ -56,29 +58,57 @@ export const goodsRowSchema = z.object({
 });
 export type GoodsRow = z.infer<typeof goodsRowSchema>;
 
-export const goodsQuerySchema = z.object({
-  q: z.string().max(10_000).default(''),
-  standing: z.string().default(''),
-  category: z.string().default(''),
-  brand: z.string().default(''),
-  tag: z.string().default(''),
-  sort: z.string().default(''),
-  offset: z.coerce.number().int().min(0).default(0),
-  limit: z.coerce.number().int().min(1).max(200).default(60),
+/** Most products that are told, or changed, at once. */
+export const MOST_PRODUCTS = 100_000;
+
+/** Which goods: those that a text finds and that a rule takes in; without conditions all. */
+const matchingSchema = z.object({
+  text: z.string().max(10_000).default(''),
+  rule: ruleSchema.default(EMPTY_RULE),
 });
 
-export const goodsFacetSchema = z.object({
-  key: z.enum(['standing', 'category', 'brand', 'tag']),
-  label: z.string(),
-  values: z.array(
-    z.object({
-      value: z.string(),
-      label: z.string(),
-      count: z.number().int(),
-      level: z.number().int(),
-      selected: z.boolean(),
-    }),
-  ),
+export const goodsQuerySchema = matchingSchema.extend({
+  /** key of a field, after "-" from the highest down; '' for the best match, or the newest */
+  sort: z.string().max(90).default(''),
+  offset: z.number().int().min(0).default(0),
+  limit: z.number().int().min(1).max(200).default(60),
+  /** number fields whose distribution is wanted */
+  open: z.array(z.string().max(80)).max(40).default([]),
+  /** fields of which each row tells in words */
+  columns: z.array(z.string().max(80)).max(30).default([]),
+  need: z.enum(['all', 'rows']).default('all'),
+});
+export type GoodsQuery = z.infer<typeof goodsQuerySchema>;
+
+/** One field that the goods can be narrowed by. `onVariant`: of the variant that a colour or a size was asked of. */
+export const goodsSectionSchema = z.discriminatedUnion('type', [
+  z.object({
+    type: z.literal('choice'),
+    key: z.string(),
+    label: z.string(),
+    onVariant: z.boolean(),
+    values: z.array(
+      z.object({ value: z.string(), label: z.string(), count: z.number().int(), level: z.number().int() }),
+    ),
+  }),
+  z.object({
+    type: z.enum(['number', 'money', 'date']),
+    key: z.string(),
+    label: z.string(),
+    onVariant: z.boolean(),
+    unit: z.object({ words: z.string(), parts: z.number().int() }).nullable(),
+    /** how many products lie between each two bounds; empty while not asked for */
+    bounds: z.array(z.number()),
+    counts: z.array(z.number().int()),
+  }),
+]);
+export type GoodsSection = z.infer<typeof goodsSectionSchema>;
+
+const ruleNodeSchema = z.custom<RuleNode>();
+
+export const whyListedSchema = z.object({
+  isIn: z.boolean(),
+  reasons: z.array(z.object({ words: z.string(), holds: z.boolean(), actual: z.string(), isTurned: z.boolean() })),
 });
 
 export const placeSchema = z.object({
@@ -223,22 +253,47 @@ const done = z.object({ ok: z.literal(true) });
 
 export const goodsRoutes = {
   list: route({
-    method: 'GET',
-    path: '/api/goods',
-    summary: 'Products of the working copy, narrowed and sorted, with counts',
-    query: goodsQuerySchema,
+    method: 'POST',
+    path: '/api/goods/list',
+    summary: 'Products of the working copy, narrowed by text and rule and sorted, with counts of what is there',
+    body: goodsQuerySchema,
     answer: z.object({
       total: z.number().int(),
       all: z.number().int(),
-      rows: z.array(goodsRowSchema),
-      facets: z.array(goodsFacetSchema),
+      rows: z.array(goodsRowSchema.extend({ cells: z.array(z.string()) })),
+      sections: z.array(goodsSectionSchema),
+      looseEnds: z.array(
+        z.object({ key: z.string(), label: z.string(), count: z.number().int(), node: ruleNodeSchema }),
+      ),
+      sentence: z.string(),
+      problems: z.array(z.object({ path: z.array(z.number().int()), message: z.string() })),
     }),
+  }),
+  matching: route({
+    method: 'POST',
+    path: '/api/goods/matching',
+    summary: 'Ids of all products that a text finds and a rule takes in',
+    body: matchingSchema,
+    answer: z.object({ ids: z.array(z.string()) }),
+  }),
+  fields: route({
+    method: 'GET',
+    path: '/api/goods/fields',
+    summary: 'What the goods can be narrowed and sorted by',
+    answer: z.object({ fields: z.array(ruleFieldSchema) }),
+  }),
+  why: route({
+    method: 'POST',
+    path: '/api/products/:id/why-listed',
+    summary: 'Why a product is among the goods of a rule, condition by condition',
+    body: z.object({ rule: ruleSchema }),
+    answer: whyListedSchema,
   }),
   byIds: route({
     method: 'POST',
     path: '/api/goods/rows',
     summary: 'Some products as list rows, such as those in the tray',
-    body: z.object({ ids: z.array(idSchema).max(5_000) }),
+    body: z.object({ ids: z.array(idSchema).max(200) }),
     answer: z.object({ rows: z.array(goodsRowSchema) }),
   }),
   create: route({

@@ -8,9 +8,10 @@ import {
   tagSchema,
 } from '../core/catalog/group';
 import { idSchema, slugSchema } from '../core/catalog/identity';
-import { operatorSchema, ruleSchema } from '../core/rules/rule';
+import { ruleSchema } from '../core/rules/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
+import { ruleFieldSchema } from './rule-field';
 
 const text = z.string().max(2_000, 'At most 2000 characters.');
 const done = z.object({ ok: z.literal(true) });
@@ -35,18 +36,6 @@ export const categoryRowSchema = categorySchema.extend({
   ways: z.array(z.string()),
 });
 export type CategoryRow = z.infer<typeof categoryRowSchema>;
-
-export const fieldSchema = z.object({
-  key: z.string(),
-  label: z.string(),
-  type: z.enum(['text', 'choice', 'number', 'money', 'date', 'yesNo']),
-  operators: z.array(z.object({ key: operatorSchema, words: z.string() })),
-  onVariant: z.boolean(),
-  choices: z.array(z.object({ value: z.string(), label: z.string() })),
-  /** of numbers: what they count, and in how many parts of it they are kept */
-  unit: z.object({ words: z.string(), parts: z.number().int() }).nullable(),
-});
-export type RuleField = z.infer<typeof fieldSchema>;
 
 export const groupRoutes = {
   overview: route({
@@ -147,7 +136,7 @@ export const groupRoutes = {
     method: 'GET',
     path: '/api/rule-fields',
     summary: 'What rules can ask about',
-    answer: z.object({ fields: z.array(fieldSchema) }),
+    answer: z.object({ fields: z.array(ruleFieldSchema) }),
   }),
   tryRule: route({
     method: 'POST',

@@ -29,6 +29,14 @@ export interface SortKey {
   then?: string;
 }
 
+/** Facts that are asked for seldom: they are read from the product's id when they are, and kept nowhere before. */
+export interface FinderSource {
+  /** a product column that entries do not bring; NaN where the product has no such number */
+  number: (id: string, column: string) => number;
+  /** a text of a product, as written */
+  text: (id: string, name: string) => string;
+}
+
 /** What an index is told when it is made. */
 export interface FinderShape {
   columns: readonly string[];

@@ -1,5 +1,6 @@
 import { Bitset } from './bitset';
-import type { FinderEntry, FinderShape, SortKey } from './entry';
+import { fold } from '../catalog/identity';
+import type { FinderEntry, FinderShape, FinderSource, SortKey } from './entry';
 import { IdLists } from './id-lists';
 import { Scratch } from './scratch';
 import { SortedOrder } from './sorted-order';
@@ -37,6 +38,8 @@ export class FinderIndex {
   readonly #slotOf = new Map<string, number>();
   readonly #freeSlots: number[] = [];
   readonly #columns: Map<string, Column>;
+  /** columns that are read from the source, since somebody asked for them */
+  readonly #derived = new Set<string>();
   readonly #variantColumns: Map<string, Column<Int32Array>>;
   readonly #orders = new Map<string, SortedOrder>();
   readonly #valueIds = new Map<string, Map<string, number>>();
@@ -57,7 +60,10 @@ export class FinderIndex {
   readonly #variantMet = new MetIds();
   readonly #freeVariants = new Map<number, number[]>();
 
-  constructor(readonly shape: FinderShape) {
+  constructor(
+    readonly shape: FinderShape,
+    readonly source?: FinderSource,
+  ) {
     this.alive = new Bitset(64);
     this.aliveVariants = new Bitset(64);
     this.#columns = new Map(shape.columns.map((name) => [name, { at: new Float64Array(64) }]));
@@ -100,9 +106,26 @@ export class FinderIndex {
     return this.#variantCount[slot]!;
   }
 
-  /** A product column. One that no product has a number in yet is all NaN, which lies in no span. */
+  /**
+   * A product column; NaN, which lies in no span, where a product has no such number. One that is asked for the first time
+   * is read from the source, and kept fresh from then on.
+   */
   column(name: string): Float64Array {
-    return this.#column(name).at;
+    const known = this.#columns.get(name);
+    if (known) return known.at;
+    const { at } = this.#column(name);
+    const { source } = this;
+    if (source) {
+      this.#derived.add(name);
+      this.alive.forEach((slot) => (at[slot] = source.number(this.id(slot), name)));
+    }
+    return at;
+  }
+
+  /** Puts numbers that follow from all products together into a column, by slot; they stay until the next time. */
+  fillColumn(name: string, numbers: ArrayLike<number>): void {
+    const { at } = this.#column(name);
+    for (let slot = 0; slot < at.length; slot++) at[slot] = numbers[slot] ?? NaN;
   }
 
   /** A column of variants; Infinity stands there as the largest number. */
@@ -186,9 +209,26 @@ export class FinderIndex {
     return set.toArray().sort((a, b) => ranks[a]! - ranks[b]!);
   }
 
-  /** The products whose folded title passes the test. */
-  whereText(test: (title: string) => boolean): Bitset {
-    return this.alive.clone().keep((slot) => test(this.#titles[slot]!));
+  /** The products whose text of this name passes the test once folded. */
+  whereText(name: string, test: (folded: string) => boolean): Bitset {
+    const { source } = this;
+    if (name === 'title') return this.alive.clone().keep((slot) => test(this.#titles[slot]!));
+    if (!source) return new Bitset(this.alive.size);
+    return this.alive.clone().keep((slot) => test(fold(source.text(this.id(slot), name))));
+  }
+
+  /** All slots by a product column; those without a number come last, equal ones stand as in the order `tie`. O(n log n). */
+  sortedByColumn(name: string, descending: boolean, tie: string): Uint32Array {
+    const column = this.column(name);
+    const slots = Uint32Array.from(this.order(tie)!.slots());
+    const has = slots.filter((slot) => !Number.isNaN(column[slot]!));
+    const sorted = new Uint32Array(slots.length);
+    sorted.set(sortedBy(column, descending, has));
+    sorted.set(
+      slots.filter((slot) => Number.isNaN(column[slot]!)),
+      has.length,
+    );
+    return sorted;
   }
 
   /** Fills an index that is still empty. O(n log n) for the orders, linear for the rest. */
@@ -203,9 +243,9 @@ export class FinderIndex {
     this.variantValuesOf.trim(this.#variantEnd);
   }
 
-  /** An index that answers alike and changes by itself. Costs little more than the memory it takes. */
-  copy(): FinderIndex {
-    const copy = new FinderIndex(this.shape);
+  /** An index that answers alike and changes by itself. Costs little more than the memory it takes. Its source must know the same. */
+  copy(source = this.source): FinderIndex {
+    const copy = new FinderIndex(this.shape, source);
     copy.text = this.text.copy();
     copy.alive = this.alive.clone();
     copy.aliveVariants = this.aliveVariants.clone();
@@ -224,6 +264,7 @@ export class FinderIndex {
     for (const slot of this.#freeSlots) copy.#freeSlots.push(slot);
     for (const [length, runs] of this.#freeVariants) copy.#freeVariants.set(length, runs.slice());
     for (const [name, column] of this.#columns) copy.#column(name).at = column.at.slice();
+    if (source) for (const name of this.#derived) copy.#derived.add(name);
     for (const [name, column] of this.#variantColumns) copy.#variantColumns.get(name)!.at = column.at.slice();
     for (const [facet, values] of this.#valueIds) copy.#valueIds.set(facet, new Map(values));
     for (const { facet, value, products, variants } of this.facetValues)
@@ -327,7 +368,8 @@ export class FinderIndex {
   #place(entry: FinderEntry, slot: number): number {
     this.#titles[slot] = entry.title;
     this.alive.add(slot);
-    for (const [name, column] of this.#columns) column.at[slot] = entry.numbers[name] ?? NaN;
+    for (const [name, column] of this.#columns)
+      column.at[slot] = this.#derived.has(name) ? this.source!.number(entry.id, name) : (entry.numbers[name] ?? NaN);
     for (const name in entry.numbers) if (!this.#columns.has(name)) this.#column(name).at[slot] = entry.numbers[name]!;
     const met = this.#productMet.empty();
     for (const [facet, value] of entry.values) met.add(this.#valueIdFor(facet, value));

@@ -11,6 +11,8 @@ export interface ChoiceFilter {
 /** A number column of variants between two ends, both included. */
 export interface RangeFilter {
   column: string;
+  /** what it is called among the filters; the column where absent */
+  name?: string;
   min: number;
   max: number;
 }
@@ -25,9 +27,19 @@ export interface ProductSpan {
   high: string;
 }
 
+/** Numbers are counted between these bounds, in rising order; what lies beyond the first or last counts at that end. */
+export interface Histogram {
+  name: string;
+  column: string;
+  onVariant: boolean;
+  bounds: readonly number[];
+}
+
 export interface ListingQuery {
   /** products among which to look; all when absent */
   base?: Bitset;
+  /** variants of which one must pass all filters on variants; all when absent */
+  variantBase?: Bitset;
   text?: string;
   /** AND across filters, OR inside one; those on variants must hold on one and the same variant */
   choices?: readonly ChoiceFilter[];
@@ -35,7 +47,7 @@ export interface ListingQuery {
   /** on whole products */
   spans?: readonly (ProductSpan & { min: number; max: number })[];
   /** key of one of the index's orders; 'match' for the best text match first; or slots in an order of one's own */
-  sort: string | readonly number[];
+  sort: string | ArrayLike<number>;
   /** order that breaks ties between equal text matches */
   tieOrder?: string;
   offset: number;
@@ -48,6 +60,8 @@ export interface ListingQuery {
   extent?: readonly string[];
   /** spans of products whose lowest and highest number is wanted, by name */
   spanExtents?: readonly ProductSpan[];
+  /** numbers whose distribution is wanted, whatever is asked of the same name */
+  histograms?: readonly Histogram[];
   /** products that bear on no extent */
   extentWithout?: Bitset;
 }
@@ -56,6 +70,10 @@ export interface ListingResult {
   total: number;
   /** product slots of the page */
   slots: number[];
+  /** all that match; valid until the next query */
+  products: Bitset;
+  /** by name, how many products lie in each span between two bounds */
+  histograms: Map<string, Uint32Array>;
   /** facet → numbers of products that would match with a value, by value id, whatever else of the facet is chosen */
   counts: Map<string, Uint32Array>;
   extents: Map<string, { min: number; max: number } | null>;
@@ -117,7 +135,8 @@ class Listing {
       set.and(index.whereNumber(index.column(low), -Infinity, max, this.#base, scratch.take(index.alive.size)));
       this.#products.push({ name, set });
     }
-    for (const { column, min, max } of query.ranges ?? []) {
+    if (query.variantBase) this.#variants.push({ name: '', set: query.variantBase, products: undefined });
+    for (const { column, name = column, min, max } of query.ranges ?? []) {
       const set = index.whereNumber(
         index.variantColumn(column),
         min,
@@ -125,7 +144,7 @@ class Listing {
         index.aliveVariants,
         scratch.take(index.aliveVariants.size),
       );
-      this.#variants.push({ name: column, set, products: undefined });
+      this.#variants.push({ name, set, products: undefined });
     }
   }
 
@@ -156,7 +175,11 @@ class Listing {
     }
     for (const span of query.spanExtents ?? []) extents.set(span.name, this.#spanExtent(span, passing));
     const total = products.count();
-    return { total, slots: this.#page(products, total), counts, extents, variants: passing?.variants };
+    const histograms = new Map(
+      (query.histograms ?? []).map((wanted) => [wanted.name, this.#histogram(wanted, isActive, products, passing)]),
+    );
+    const slots = this.#page(products, total);
+    return { total, slots, products, counts, extents, histograms, variants: passing?.variants };
   }
 
   #productChoice(choice: ChoiceFilter): Bitset {
@@ -350,6 +373,48 @@ class Listing {
       if (highs[slot]! > max) max = highs[slot]!;
     });
     return min <= max ? { min, max } : null;
+  }
+
+  #histogram(
+    { name, column, onVariant, bounds }: Histogram,
+    isActive: (name: string) => boolean,
+    matching: Bitset,
+    passingAll: Passing | undefined,
+  ): Uint32Array {
+    const { index } = this;
+    const passing = isActive(name) ? this.#passingWithout(name) : passingAll;
+    const products = isActive(name) ? this.#productsWithout(name, passing) : matching;
+    const counts = new Uint32Array(Math.max(1, bounds.length - 1));
+    const place = (x: number) => {
+      let low = 0;
+      for (let high = counts.length - 1; low < high;) {
+        const middle = (low + high + 1) >>> 1;
+        if (x >= bounds[middle]!) low = middle;
+        else high = middle - 1;
+      }
+      return low;
+    };
+    if (!onVariant) {
+      const numbers = index.column(column);
+      products.forEach((slot) => {
+        if (!Number.isNaN(numbers[slot]!)) counts[place(numbers[slot]!)]!++;
+      });
+      return counts;
+    }
+    const numbers = index.variantColumn(column);
+    const lastMet = new Int32Array(counts.length).fill(-1);
+    products.forEach((slot) => {
+      const start = index.variantStart(slot);
+      const end = start + index.variantCount(slot);
+      for (let variant = start; variant < end; variant++) {
+        if (passing && !passing.variants.has(variant)) continue;
+        const at = place(numbers[variant]!);
+        if (lastMet[at] === slot) continue;
+        lastMet[at] = slot;
+        counts[at]!++;
+      }
+    });
+    return counts;
   }
 
   /** The slots of the page: those that come last stand behind the others, each in the same order. */

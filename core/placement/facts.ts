@@ -4,8 +4,9 @@ import { phaseOf } from '../catalog/standing';
 import { fold, slugFrom } from '../catalog/identity';
 import type { ProductDocument } from '../editions/document';
 import type { FinderEntry, FinderShape } from '../finder/entry';
-import { effectivePrice } from '../pricing/price';
+import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
+import { taxRateOf, type Settings } from './page';
 import { optionField, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Standing of products that shoppers meet in listings and strips. */
@@ -56,9 +57,18 @@ export const optionKey = remembered((name) => slugFrom(name, 'option'));
 /** Key of an option value. */
 export const optionValueKey = remembered((name) => slugFrom(name, 'value'));
 
+/** What only the seller knows of a product. Like stock it is not part of a document, and holds from the moment it is known. */
+export interface BehindCounter {
+  supplier: string;
+  /** of its variants in order, minor units; null where it is not known */
+  costs: readonly (number | null)[];
+}
+
 /** What the facts of a product come from, beside its document. */
 export interface FactSources {
   stock: (variantId: string) => number | null;
+  behind: BehindCounter | undefined;
+  settings: Pick<Settings, 'taxRate' | 'reducedTaxRate' | 'taxIncluded'>;
   tree: CategoryTree;
   sheets: ReadonlyMap<string, SpecSheet>;
   /** standings beyond those that follow from the product itself, such as "changed" */
@@ -84,16 +94,30 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     key: optionKey(option.name),
     values: new Map(option.values.map((value) => [value.id, optionValueKey(value.name)])),
   }));
-  const variants = product.variants.map((variant): VariantFacts => {
+  const costs: number[] = [];
+  let margin = NaN;
+  let discount = 0;
+  let stockValue = NaN;
+  const taxRate = taxRateOf(sources.settings, product.taxClass);
+  const variants = product.variants.map((variant, i): VariantFacts => {
     const { price, wasPrice } = bundle?.price
       ? { price: bundle.price.low, wasPrice: null }
       : effectivePrice(product, variant, now);
     const options: Record<string, string> = {};
-    names.forEach(({ key, values }, i) => {
-      const value = values.get(variant.values[i] ?? '');
+    names.forEach(({ key, values }, at) => {
+      const value = values.get(variant.values[at] ?? '');
       if (value) options[key] = value;
     });
-    return { id: variant.id, price, onSale: wasPrice !== null, stock: stock(variant.id), options };
+    const left = stock(variant.id);
+    if (wasPrice !== null) discount = Math.max(discount, Math.round(((wasPrice - price) * 10_000) / wasPrice));
+    const cost = sources.behind?.costs[i] ?? null;
+    if (cost !== null) {
+      costs.push(cost);
+      const own = marginOf(price, cost, taxRate, sources.settings.taxIncluded);
+      if (own !== null && !(own >= margin)) margin = own;
+      if (Number.isFinite(left)) stockValue = (Number.isNaN(stockValue) ? 0 : stockValue) + left * cost;
+    }
+    return { id: variant.id, price, onSale: wasPrice !== null, stock: left, options };
   });
   const total = variants.reduce((sum, variant) => sum + variant.stock, 0);
   return {
@@ -105,6 +129,28 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     priceMax: bundle?.price?.high ?? Math.max(0, ...variants.map((variant) => variant.price)),
     onSale: variants.some((variant) => variant.onSale),
     stock: total,
+    cost: costs.length ? Math.min(...costs) : NaN,
+    margin,
+    discount,
+    stockValue,
+    pictures: product.pictures.length,
+    supplier: sources.behind?.supplier ?? '',
+    // Long texts that are seldom asked for are not held a second time.
+    get sku() {
+      return product.variants
+        .map((variant) => variant.sku)
+        .join(' ')
+        .trim();
+    },
+    get barcode() {
+      return product.variants
+        .map((variant) => variant.barcode)
+        .join(' ')
+        .trim();
+    },
+    get description() {
+      return withoutMarkup(product.description).trim();
+    },
     created: Math.floor(Date.parse(product.created) / 1000),
     featured: product.featured,
     last: product.whenSoldOut === 'last' && total <= 0,
@@ -152,6 +198,8 @@ export function entryOf(
   for (const id of facts.tag) values.push(['tag', id]);
   for (const standing of facts.standing) values.push(['standing', standing]);
   if (facts.brand) values.push(['brand', facts.brand]);
+  if (facts.featured) values.push(['featured', 'yes']);
+  if (facts.supplier) values.push(['supplier', facts.supplier]);
   if (facts.last) values.push([LAST, 'yes']);
   if (product.priceOnRequest) values.push([UNTOLD, 'price']);
   for (const [field, fact] of Object.entries(facts.specs)) {

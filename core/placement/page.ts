@@ -88,6 +88,9 @@ export const settingsSchema = z.object({
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** Tax rate of a class in basis points. */
-export function taxRateOf(settings: Settings, taxClass: (typeof taxClasses)[number]): number {
+export function taxRateOf(
+  settings: Pick<Settings, 'taxRate' | 'reducedTaxRate'>,
+  taxClass: (typeof taxClasses)[number],
+): number {
   return { standard: settings.taxRate, reduced: settings.reducedTaxRate, zero: 0 }[taxClass];
 }

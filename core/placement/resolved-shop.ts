@@ -4,6 +4,7 @@ import { specWords, type SpecSheet } from '../catalog/spec';
 import { nextMoment } from '../catalog/standing';
 import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../editions/document';
 import { Bitset } from '../finder/bitset';
+import type { FinderSource } from '../finder/entry';
 import { FinderIndex } from '../finder/finder-index';
 import type { ProductFacts } from '../rules/facts';
 import { fieldRegistry, type FieldRegistry } from '../rules/field';
@@ -11,12 +12,14 @@ import { membersOf } from '../rules/members';
 import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
 import { Bundles, speaksOfTime } from './bundle';
-import { entryOf, factsOf, finderShape, LISTED, optionKey, optionValueKey } from './facts';
+import { entryOf, factsOf, finderShape, LISTED, optionKey, optionValueKey, type BehindCounter } from './facts';
 import type { Menu, Page, Settings } from './page';
 
 export interface ResolvedShopInputs {
   /** pieces left of a variant; null when it is not counted */
   stock: (variantId: string) => number | null;
+  /** what only the seller knows of a product */
+  behind?: (product: ProductDocument) => BehindCounter | undefined;
   /** standings beyond a product's own, such as "changed" for the desk */
   marks?: (product: ProductDocument) => readonly string[];
   /** seconds since 1970 at which the shop begins; see `passTime` */
@@ -67,7 +70,7 @@ export class ResolvedShop {
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
   readonly bundles = new Bundles(this);
-  index = new FinderIndex(finderShape);
+  index: FinderIndex;
   menu: Menu = { items: [] };
   settings: Settings = emptySettings;
   /** goes up with every change, so that what was computed from the shop can be kept */
@@ -81,11 +84,21 @@ export class ResolvedShop {
   readonly #slugs = new Map<string, string>();
   readonly #members = new Map<string, CachedMembers>();
   readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
+  readonly #suppliers = new Map<string, string>();
+  /** what the index reads when somebody asks for it */
+  readonly #source: FinderSource = {
+    number: (id, column) => {
+      const fact = this.fields.get(column)?.read(this.#facts.get(id)!);
+      return typeof fact === 'number' ? fact : NaN;
+    },
+    text: (id, name) => String(this.fields.get(name)?.read(this.#facts.get(id)!) ?? ''),
+  };
   #tree: CategoryTree | undefined;
   #fields: FieldRegistry | undefined;
 
   constructor(readonly inputs: ResolvedShopInputs) {
     this.now = inputs.now ?? 0;
+    this.index = new FinderIndex(finderShape, this.#source);
   }
 
   get tree(): CategoryTree {
@@ -101,6 +114,7 @@ export class ResolvedShop {
       brands: names(this.brands),
       options: this.#options,
       attributes: [...this.specSheets.values()].flatMap((sheet) => sheet.attributes),
+      suppliers: this.#suppliers,
     }));
   }
 
@@ -175,7 +189,8 @@ export class ResolvedShop {
     this.settings = other.settings;
     this.now = other.now;
     this.#nextEdge = other.#nextEdge;
-    this.index = other.index.copy();
+    into(this.#suppliers, other.#suppliers);
+    this.index = other.index.copy(this.#source);
     this.#tree = undefined;
     this.#fields = undefined;
     this.#members.clear();
@@ -218,12 +233,21 @@ export class ResolvedShop {
       else this.#removeProduct(key);
     } else {
       const before = kind === 'category' ? this.categories.get(key) : undefined;
+      const { settings } = this;
       this.#store(kind, key, body);
       this.#tree = undefined;
       this.#fields = undefined;
       const isSameBranch = kind === 'category' && body && before?.parentId === (body as Category).parentId;
       if ((kind === 'category' && !isSameBranch) || kind === 'brand' || kind === 'tag') this.#refreshHolders(kind, key);
       if (kind === 'specSheet') this.#refreshSheet(key);
+      // Margins depend on tax.
+      const { taxRate, reducedTaxRate, taxIncluded } = this.settings;
+      if (
+        settings.taxRate !== taxRate ||
+        settings.reducedTaxRate !== reducedTaxRate ||
+        settings.taxIncluded !== taxIncluded
+      )
+        this.#rebuild();
       if (kind === 'collection') this.#members.delete(key);
     }
   }
@@ -275,7 +299,7 @@ export class ResolvedShop {
     this.#tree = undefined;
     this.#fields = undefined;
     this.#members.clear();
-    this.index = new FinderIndex(finderShape);
+    this.index = new FinderIndex(finderShape, this.#source);
     const products = [...this.products.values()];
     const isBundle = ({ kind }: ProductDocument) => kind === 'bundle';
     this.index.load(products.filter((product) => !isBundle(product)).map((product) => this.#entry(product)));
@@ -349,8 +373,14 @@ export class ResolvedShop {
       marks: this.inputs.marks?.(product) ?? [],
       now: this.now,
       bundle,
+      settings: this.settings,
+      behind: this.inputs.behind?.(product),
     });
     this.#facts.set(product.id, facts);
+    if (facts.supplier && !this.#suppliers.has(facts.supplier)) {
+      this.#suppliers.set(facts.supplier, facts.supplier);
+      this.#forgetFields();
+    }
     this.#noteEdge(product);
     const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '').join(' ');
     const brand = this.brands.get(product.brandId ?? '')?.name ?? '';

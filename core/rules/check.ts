@@ -1,5 +1,5 @@
 import { spanOf } from './condition';
-import { operatorsOf, type FieldRegistry } from './field';
+import { operatorsFor, type FieldRegistry } from './field';
 import { conditionsOf, isCondition, type Rule, type RuleNode } from './rule';
 
 export interface RuleProblem {
@@ -35,10 +35,11 @@ export function checkRule(rule: Rule, fields: FieldRegistry): RuleProblem[] {
     }
     if (onVariant && !field.readVariant)
       problems.push({ path, message: `${field.label} belongs to the whole product, not to one variant.` });
-    if (!operatorsOf[field.type].includes(condition.is)) {
+    if (!operatorsFor(field).includes(condition.is)) {
       problems.push({ path, message: `${field.label} cannot be compared in this way.` });
       continue;
     }
+    if (condition.is === 'filled' || condition.is === 'empty') continue;
     const message = valueProblem(condition.value, field, spanOf(condition, 0) !== undefined);
     if (message) problems.push({ path, message });
   }
@@ -68,7 +69,7 @@ function valueProblem(
     default: {
       if (!isSpan) return `Type a number for ${field.label}.`;
       const lowest = Array.isArray(value) ? Math.min(...(value as number[])) : (value as number);
-      if (lowest < 0) return `${field.label} cannot be below zero.`;
+      if (lowest < 0 && !field.signed) return `${field.label} cannot be below zero.`;
       if (Array.isArray(value) && (value[0] as number) > (value[1] as number))
         return 'The first number must not be above the second.';
       return undefined;

@@ -54,6 +54,12 @@ export function textTest(condition: Condition): (folded: string) => boolean {
   return (text) => text.includes(wanted);
 }
 
+/** Is there a value at all? */
+function isFilled(actual: readonly string[] | number | string | boolean): boolean {
+  if (typeof actual === 'number') return !Number.isNaN(actual);
+  return typeof actual === 'boolean' || actual.length > 0;
+}
+
 /** Does one condition hold for the value(s) that its field read? */
 export function holds(
   field: Field,
@@ -61,6 +67,8 @@ export function holds(
   actual: readonly string[] | number | string | boolean,
   now: number,
 ): boolean {
+  if (condition.is === 'filled' || condition.is === 'empty')
+    return field.type !== 'yesNo' && isFilled(actual) === (condition.is === 'filled');
   switch (field.type) {
     case 'choice': {
       const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];

@@ -23,6 +23,22 @@ export interface ProductFacts {
   onSale: boolean;
   /** sum over its variants; Infinity when one is not counted */
   stock: number;
+  /** lowest cost of its variants, minor units; NaN while none is known */
+  cost: number;
+  /** lowest margin of its variants at their prices of now, basis points; NaN while no cost is known */
+  margin: number;
+  /** highest reduction of its variants now, basis points; 0 without one */
+  discount: number;
+  /** what its counted pieces cost, minor units; NaN while no cost is known */
+  stockValue: number;
+  /** how many pictures it has */
+  pictures: number;
+  /** who delivers it; '' when nobody is named */
+  supplier: string;
+  /** its variants' SKUs and barcodes, and its description as plain words */
+  sku: string;
+  barcode: string;
+  description: string;
   /** seconds since 1970 */
   created: number;
   featured: boolean;

@@ -1,8 +1,13 @@
 import { SPEC_SCALE, type Attribute } from '../catalog/spec';
+import { fold } from '../catalog/identity';
 import type { Operator } from './rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
 export type FieldType = 'text' | 'choice' | 'number' | 'money' | 'date' | 'yesNo';
+
+/** A field as far as words need it. */
+export type FieldWords = Pick<Field, 'key' | 'label' | 'type' | 'choices' | 'unit' | 'mayLack'>;
+export type FieldNames = ReadonlyMap<string, FieldWords>;
 
 /**
  * One thing that a rule can ask about. `key` also names the posting facet or the number column of the finder that
@@ -20,6 +25,10 @@ export interface Field {
   choices?: ReadonlyMap<string, string>;
   /** for numbers: what they count; kept in parts of it, so many to one */
   unit?: { words: string; parts: number };
+  /** a product may be without it */
+  mayLack?: boolean;
+  /** may be below zero */
+  signed?: boolean;
 }
 
 export const operatorsOf: Record<FieldType, readonly Operator[]> = {
@@ -30,6 +39,10 @@ export const operatorsOf: Record<FieldType, readonly Operator[]> = {
   date: ['inLast', 'after', 'before'],
   yesNo: ['yes', 'no'],
 };
+
+/** Operators of a field; only where a product may lack a value can that be asked for. */
+export const operatorsFor = (field: Pick<Field, 'type' | 'mayLack'>): readonly Operator[] =>
+  field.mayLack ? [...operatorsOf[field.type], 'filled', 'empty'] : operatorsOf[field.type];
 
 export const operatorWords: Record<Operator, string> = {
   contains: 'contains',
@@ -47,6 +60,8 @@ export const operatorWords: Record<Operator, string> = {
   inLast: 'in the last',
   yes: 'yes',
   no: 'no',
+  filled: 'is set',
+  empty: 'is not set',
 };
 
 export const kindWords: Record<string, string> = {
@@ -57,6 +72,8 @@ export const kindWords: Record<string, string> = {
   bundle: 'bundle',
 };
 
+const percent = { words: '%', parts: 100 };
+
 /** Names of the things that rules can point at, by id. */
 export interface FieldData {
   categories: ReadonlyMap<string, string>;
@@ -65,6 +82,7 @@ export interface FieldData {
   /** option key → its label and its values by key */
   options: ReadonlyMap<string, { label: string; values: ReadonlyMap<string, string> }>;
   attributes: readonly Attribute[];
+  suppliers: ReadonlyMap<string, string>;
 }
 
 export type FieldRegistry = ReadonlyMap<string, Field>;
@@ -100,14 +118,16 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       type: 'choice',
       read: (facts) => facts.category,
       choices: data.categories,
+      mayLack: true,
     },
-    { key: 'tag', label: 'Tag', type: 'choice', read: (facts) => facts.tag, choices: data.tags },
+    { key: 'tag', label: 'Tag', type: 'choice', read: (facts) => facts.tag, choices: data.tags, mayLack: true },
     {
       key: 'brand',
       label: 'Brand',
       type: 'choice',
       read: (facts) => (facts.brand ? [facts.brand] : []),
       choices: data.brands,
+      mayLack: true,
     },
     {
       key: 'price',
@@ -139,6 +159,32 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       choices: new Map(Object.entries(kindWords)),
     },
     { key: 'standing', label: 'Standing', type: 'choice', read: (facts) => facts.standing, choices: standingWords },
+    { key: 'featured', label: 'Featured', type: 'yesNo', read: (facts) => facts.featured },
+    {
+      key: 'margin',
+      label: 'Margin',
+      type: 'number',
+      read: (facts) => facts.margin,
+      unit: percent,
+      mayLack: true,
+      signed: true,
+    },
+    { key: 'discount', label: 'Discount', type: 'number', read: (facts) => facts.discount, unit: percent },
+    { key: 'cost', label: 'Cost', type: 'money', read: (facts) => facts.cost, mayLack: true },
+    { key: 'stockValue', label: 'Stock value', type: 'money', read: (facts) => facts.stockValue, mayLack: true },
+    {
+      key: 'supplier',
+      label: 'Supplier',
+      type: 'choice',
+      read: (facts) => (facts.supplier ? [facts.supplier] : []),
+      choices: data.suppliers,
+      mayLack: true,
+    },
+    { key: 'pictures', label: 'Pictures', type: 'number', read: (facts) => facts.pictures },
+    { key: 'variants', label: 'Variants', type: 'number', read: (facts) => facts.variants.length },
+    { key: 'sku', label: 'SKU', type: 'text', read: (facts) => facts.sku, mayLack: true },
+    { key: 'barcode', label: 'Barcode', type: 'text', read: (facts) => facts.barcode, mayLack: true },
+    { key: 'description', label: 'Description', type: 'text', read: (facts) => facts.description, mayLack: true },
   ];
   for (const [key, option] of data.options) {
     const readVariant = (variant: VariantFacts) => {
@@ -152,10 +198,22 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       read: (facts) => facts.variants.flatMap(readVariant),
       readVariant,
       choices: option.values,
+      mayLack: true,
     });
   }
   fields.push(...data.attributes.flatMap(attributeFields));
-  return new Map(fields.map((field) => [field.key, field]));
+  return new Map(withOwnLabels(fields).map((field) => [field.key, field]));
+}
+
+/** Fields of one name, such as a size as option and as spec, are told apart by a number. */
+function withOwnLabels(fields: readonly Field[]): Field[] {
+  const met = new Map<string, number>();
+  return fields.map((field) => {
+    const name = fold(field.label);
+    const count = (met.get(name) ?? 0) + 1;
+    met.set(name, count);
+    return count === 1 ? field : { ...field, label: `${field.label} ${count}` };
+  });
 }
 
 /** The fields of one attribute. Attributes of words are searched, not compared. */
@@ -163,6 +221,7 @@ function attributeFields(attribute: Attribute): Field[] {
   const key = specField(attribute.id);
   const { name: label } = attribute;
   const unit = { words: attribute.unit, parts: SPEC_SCALE };
+  const mayLack = true;
   const number = (of: string) => (facts: ProductFacts) => (facts.specs[of] as number | undefined) ?? NaN;
   switch (attribute.type) {
     case 'text':
@@ -171,18 +230,18 @@ function attributeFields(attribute: Attribute): Field[] {
     case 'choices': {
       const choices = new Map(attribute.choices.map(({ id, name }) => [id, name]));
       const read = (facts: ProductFacts) => (facts.specs[key] as readonly string[] | undefined) ?? [];
-      return [{ key, label, type: 'choice', read, choices }];
+      return [{ key, label, type: 'choice', read, choices, mayLack }];
     }
     case 'yesNo':
       return [{ key, label, type: 'yesNo', read: (facts) => facts.specs[key] === true }];
     case 'date':
-      return [{ key, label, type: 'date', read: number(key) }];
+      return [{ key, label, type: 'date', read: number(key), mayLack }];
     case 'number':
-      return [{ key, label, type: 'number', read: number(key), unit }];
+      return [{ key, label, type: 'number', read: number(key), unit, mayLack }];
     case 'range':
       return [
-        { key: specFrom(key), label: `${label}, from`, type: 'number', read: number(specFrom(key)), unit },
-        { key: specUpTo(key), label: `${label}, up to`, type: 'number', read: number(specUpTo(key)), unit },
+        { key: specFrom(key), label: `${label}, from`, type: 'number', read: number(specFrom(key)), unit, mayLack },
+        { key: specUpTo(key), label: `${label}, up to`, type: 'number', read: number(specUpTo(key)), unit, mayLack },
       ];
   }
 }

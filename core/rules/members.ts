@@ -1,6 +1,6 @@
 import { Bitset } from '../finder/bitset';
 import type { FinderIndex } from '../finder/finder-index';
-import { spanOf, textTest } from './condition';
+import { spanOf, textTest, type Span } from './condition';
 import { type Field, type FieldRegistry } from './field';
 import {
   conditionsOf,
@@ -12,6 +12,11 @@ import {
   type RuleNode,
 } from './rule';
 
+/** Columns hold whole numbers (or Infinity), so an open end is a closed one at the next whole number. */
+export function closedSpan({ low, high, lowOpen, highOpen }: Span): { low: number; high: number } {
+  return { low: lowOpen ? Math.floor(low) + 1 : low, high: highOpen ? Math.ceil(high) - 1 : high };
+}
+
 function combine(match: Match, sets: Bitset[], all: Bitset): Bitset {
   const first = sets[0];
   if (!first) return new Bitset(all.size);
@@ -22,8 +27,38 @@ function combine(match: Match, sets: Bitset[], all: Bitset): Bitset {
   return match === 'none' ? all.clone().andNot(first) : first;
 }
 
+/** The products, or variants, that have a value of the field at all. */
+function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset {
+  const all = onVariant ? index.aliveVariants : index.alive;
+  switch (field.type) {
+    case 'yesNo':
+      return new Bitset(all.size);
+    case 'text':
+      return index.whereText(field.key, (text) => text !== '');
+    case 'choice': {
+      const set = new Bitset(all.size);
+      for (const id of index.facet(field.key)?.values() ?? []) {
+        const { products, variants } = index.facetValues[id]!;
+        if (!onVariant) set.or(products);
+        else if (variants) set.or(variants);
+      }
+      return set;
+    }
+    default:
+      return index.whereNumber(
+        onVariant ? index.variantColumn(field.key) : index.column(field.key),
+        -Infinity,
+        Infinity,
+        all,
+      );
+  }
+}
+
 function conditionSet(index: FinderIndex, field: Field, condition: Condition, now: number, onVariant: boolean): Bitset {
   const all = onVariant ? index.aliveVariants : index.alive;
+  if (condition.is === 'filled') return filledSet(index, field, onVariant);
+  if (condition.is === 'empty')
+    return field.type === 'yesNo' ? new Bitset(all.size) : all.clone().andNot(filledSet(index, field, onVariant));
   switch (field.type) {
     case 'choice': {
       const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];
@@ -41,18 +76,40 @@ function conditionSet(index: FinderIndex, field: Field, condition: Condition, no
     }
     case 'text': {
       const test = textTest(condition);
-      return index.whereText((title) => test(title));
+      return index.whereText(field.key, test);
     }
     default: {
       const span = spanOf(condition, now);
       if (!span) return new Bitset(all.size);
       const column = onVariant ? index.variantColumn(field.key) : index.column(field.key);
-      // Columns hold whole numbers (or Infinity), so an open end is a closed one at the next whole number.
-      const low = span.lowOpen ? Math.floor(span.low) + 1 : span.low;
-      const high = span.highOpen ? Math.ceil(span.high) - 1 : span.high;
+      const { low, high } = closedSpan(span);
       return index.whereNumber(column, low, high, all);
     }
   }
+}
+
+function oneSet(
+  condition: Condition,
+  index: FinderIndex,
+  fields: FieldRegistry,
+  now: number,
+  onVariant: boolean,
+): Bitset {
+  const field = fields.get(condition.field);
+  const size = onVariant ? index.aliveVariants.size : index.alive.size;
+  if (!field || (onVariant && !field.readVariant)) return new Bitset(size);
+  return conditionSet(index, field, condition, now, onVariant);
+}
+
+/** The variants for which all conditions hold. */
+export function variantsWhere(
+  conditions: readonly Condition[],
+  index: FinderIndex,
+  fields: FieldRegistry,
+  now: number,
+): Bitset {
+  const sets = conditions.map((condition) => oneSet(condition, index, fields, now, true));
+  return combine('all', sets, index.aliveVariants);
 }
 
 /**
@@ -60,12 +117,7 @@ function conditionSet(index: FinderIndex, field: Field, condition: Condition, no
  * every product of the index. Each condition costs one pass over a bitset or a column.
  */
 export function membersOf(rule: Rule, index: FinderIndex, fields: FieldRegistry, now: number): Bitset {
-  const one = (condition: Condition, onVariant: boolean): Bitset => {
-    const field = fields.get(condition.field);
-    const size = onVariant ? index.aliveVariants.size : index.alive.size;
-    if (!field || (onVariant && !field.readVariant)) return new Bitset(size);
-    return conditionSet(index, field, condition, now, onVariant);
-  };
+  const one = (condition: Condition, onVariant: boolean) => oneSet(condition, index, fields, now, onVariant);
   const set = (node: RuleNode): Bitset => {
     if (isCondition(node)) return one(node, false);
     if (isVariantGroup(node)) {

@@ -20,6 +20,8 @@ export const operators = [
   'inLast',
   'yes',
   'no',
+  'filled',
+  'empty',
 ] as const;
 export const operatorSchema = z.enum(operators);
 export type Operator = z.infer<typeof operatorSchema>;

@@ -1,29 +1,34 @@
 import { formatMoney } from '../catalog/money';
-import { operatorWords, type Field, type FieldRegistry } from './field';
+import { operatorWords, type Field, type FieldNames, type FieldWords } from './field';
 import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from './rule';
 
 const day = (seconds: number) => new Date(seconds * 1000).toISOString().slice(0, 10);
 
-function numberWords(field: Field, x: number, currency: string): string {
+function numberWords(field: FieldWords, x: number, currency: string): string {
   if (!Number.isFinite(x)) return x > 0 ? 'without end' : '';
   if (field.type === 'money') return formatMoney(x, currency);
   if (field.type === 'date') return day(x);
   return field.unit ? `${x / field.unit.parts} ${field.unit.words}`.trim() : String(x);
 }
 
-function valueWords(field: Field, condition: Condition, currency: string): string {
+function valueWords(field: FieldWords, condition: Condition, currency: string): string {
   const { value, is } = condition;
   const number = (x: number) => numberWords(field, x, currency);
   if (is === 'inLast') return `${value} ${value === 1 ? 'day' : 'days'}`;
   if (is === 'between' && Array.isArray(value))
     return `${number(value[0] as number)} and ${number(value[1] as number)}`;
   if (Array.isArray(value))
-    return value.map((id) => field.choices?.get(String(id)) ?? 'something deleted').join(' or ');
+    return value.map((id) => quotedIfNeeded(field.choices?.get(String(id)) ?? 'something deleted')).join(' or ');
   return typeof value === 'number' ? number(value) : `“${value ?? ''}”`;
 }
 
+/** A name in quotation marks where it would be misread without. */
+export function quotedIfNeeded(name: string): string {
+  return /[,()“”"]|\b(and|or|not)\b/i.test(name) ? `“${name}”` : name;
+}
+
 /** What a field read from a product, in words; '' when there is nothing to say. */
-export function actualWords(field: Field, actual: ReturnType<Field['read']>, currency: string): string {
+export function actualWords(field: FieldWords, actual: ReturnType<Field['read']>, currency: string): string {
   // Whether it holds says it all.
   if (typeof actual === 'boolean') return '';
   if (typeof actual === 'number') return numberWords(field, actual, currency);
@@ -32,11 +37,12 @@ export function actualWords(field: Field, actual: ReturnType<Field['read']>, cur
 }
 
 /** One condition in words: "price is below €25.00". */
-export function conditionWords(condition: Condition, fields: FieldRegistry, currency: string): string {
+export function conditionWords(condition: Condition, fields: FieldNames, currency: string): string {
   const field = fields.get(condition.field);
   if (!field) return `a deleted field “${condition.field}”`;
   const label = field.label.toLowerCase();
   if (field.type === 'yesNo') return condition.is === 'yes' ? `${label}` : `not ${label}`;
+  if (condition.is === 'filled' || condition.is === 'empty') return `${label} ${operatorWords[condition.is]}`;
   if (field.type === 'choice' && Array.isArray(condition.value) && condition.value.length === 0) return `${label} is …`;
   return `${label} ${operatorWords[condition.is]} ${valueWords(field, condition, currency)}`;
 }
@@ -48,7 +54,7 @@ function join(match: Match, parts: string[]): string {
 }
 
 /** The rule as a sentence to be read aloud: "every product where stock is above 0 and tag is indoor". */
-export function sentenceOf(rule: Rule, fields: FieldRegistry, currency: string): string {
+export function sentenceOf(rule: Rule, fields: FieldNames, currency: string): string {
   const words = (node: RuleNode, outer: Match | null): string => {
     if (isCondition(node)) return conditionWords(node, fields, currency);
     if (node.of.length === 0) return 'nothing yet';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { documentDefaults, type ProductDocument, type ShopDocument } from '../editions/document';
 import { whenSoldOutChoices } from '../catalog/product';
 import type { Attribute, SpecSheet, SpecValue } from '../catalog/spec';
+import type { BehindCounter } from '../placement/facts';
 import { ResolvedShop } from '../placement/resolved-shop';
 
 /** Seconds since 1970 that the tests call now. */
@@ -73,12 +74,18 @@ export const groupDocuments: ShopDocument[] = [
   { kind: 'specSheet', key: 'x_kite', body: kiteSheet },
 ];
 
+/** Costs and suppliers that follow from prices and brands; some are not known. */
+const behind = ({ brandId, variants }: ProductDocument): BehindCounter => ({
+  supplier: brandId === 'b_tern' ? 'Tern & Tackle' : '',
+  costs: variants.map(({ price }) => (price % 200 === 0 ? null : 250)),
+});
+
 export function shopOf(
   products: readonly ProductDocument[],
   stock: ReadonlyMap<string, number | null> = new Map(),
   now = NOW,
 ) {
-  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, now });
+  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, behind, now });
   shop.load([...groupDocuments, ...products.map((body): ShopDocument => ({ kind: 'product', key: body.id, body }))]);
   return shop;
 }
@@ -110,6 +117,8 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
       kind: fc.constantFrom('physical' as const, 'digital' as const),
       standing: fc.constantFrom('live' as const, 'live' as const, 'draft' as const, 'off' as const),
       brandId: fc.constantFrom(null, 'b_alula', 'b_tern'),
+      featured: fc.boolean(),
+      description: fc.constantFrom('', '<p>A light kite</p>'),
       categoryIds: fc.uniqueArray(fc.constantFrom('c_kites', 'c_deltas', 'c_line'), { maxLength: 2 }),
       tagIds: fc.uniqueArray(fc.constantFrom('t_indoor', 't_night'), { maxLength: 2 }),
       age: fc.integer({ min: 0, max: 60 }),

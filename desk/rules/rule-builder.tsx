@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react';
-import type { RuleField } from '../../contract/groups';
+import type { RuleField } from '../../contract/rule-field';
 import { parseMoney, plainAmount } from '../../core/catalog/money';
 import {
   isCondition,

@@ -3,7 +3,10 @@ import multer from 'multer';
 import { goodsRoutes } from '../../contract/goods';
 import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
-import { goodsRows, listGoods, memberships, productAnswer, productHistory } from '../catalog/goods';
+import { goodsRows, memberships, productAnswer, productHistory } from '../catalog/goods';
+import { goodsFields } from '../catalog/goods-fields';
+import { listGoods, matchingIds, whyListed } from '../catalog/goods-list';
+import { ruleFields } from '../catalog/groups';
 import { addPictures, changePictures, replacePicture } from '../catalog/picture-writes';
 import { copyParts, copyProduct, relateBack } from '../catalog/product-copies';
 import { productOrRefuse } from '../catalog/product-or-refuse';
@@ -19,7 +22,10 @@ const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX
 
 export function goodsApi(catalog: Catalog): Router {
   const router = Router();
-  answer(router, goodsRoutes.list, ({ query }) => listGoods(catalog, query));
+  answer(router, goodsRoutes.list, ({ body }) => listGoods(catalog, body));
+  answer(router, goodsRoutes.matching, ({ body }) => ({ ids: matchingIds(catalog, body) }));
+  answer(router, goodsRoutes.fields, () => ({ fields: ruleFields(goodsFields(catalog)) }));
+  answer(router, goodsRoutes.why, ({ params, body }) => whyListed(catalog, params.id!, body.rule));
   answer(router, goodsRoutes.byIds, ({ body }) => ({ rows: goodsRows(catalog, body.ids) }));
   answer(router, goodsRoutes.create, ({ body, user }) => productAnswer(catalog, createProduct(catalog, user, body)));
   answer(router, goodsRoutes.get, ({ params }) => productAnswer(catalog, params.id!));

@@ -49,7 +49,7 @@ export function groupsApi(catalog: Catalog): Router {
     removeCollection(catalog, user, params.id!);
     return ok;
   });
-  answer(router, groupRoutes.fields, () => ({ fields: ruleFields(catalog) }));
+  answer(router, groupRoutes.fields, () => ({ fields: ruleFields(catalog.working.shop.fields) }));
   answer(router, groupRoutes.tryRule, ({ body }) => tryRule(catalog, body.rule, body.sort));
   answer(router, groupRoutes.createBrand, ({ body, user }) => namedOrNew(catalog, user, 'brand', body.name));
   answer(router, groupRoutes.createTag, ({ body, user }) => namedOrNew(catalog, user, 'tag', body.name));

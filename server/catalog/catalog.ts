@@ -42,7 +42,7 @@ export class Catalog {
     this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
     const stock: StockMap = new Map(readStock(this.db).map(({ variantId, count }) => [variantId, count]));
-    this.live = new LiveShop(this.db, stock, this.now);
+    this.live = new LiveShop(this.db, stock, (product) => this.working.behind(product), this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
     this.working.load(readUntouchedProducts(this.db));
@@ -51,8 +51,8 @@ export class Catalog {
     if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);
     else this.live.load();
     this.journal.onChange(({ changeId, subjects }) => {
-      const restocked = this.working.refresh(subjects);
-      this.live.shop.refreshAll(restocked);
+      // What is no part of an edition, such as stock, holds in the live shop at once.
+      this.live.shop.refreshAll(this.working.refresh(subjects));
       this.events.emit('event', { type: 'changed', id: changeId, subjects });
     });
   }

@@ -2,20 +2,18 @@ import { pickedParts } from '../../core/catalog/bundle';
 import { variantName } from '../../core/catalog/variants';
 import { relationKinds, type Product } from '../../core/catalog/product';
 import { phaseOf } from '../../core/catalog/standing';
-import { list, type ChoiceFilter } from '../../core/finder/listing';
 import { shopPrice } from '../../core/placement/shop-price';
 import { mediaUrl } from '../../core/placement/card';
-import { keptWhileUnchanged } from '../../core/placement/kept';
-import { placeCounts, whereItShows } from '../../core/placement/where-it-shows';
+import { whereItShows } from '../../core/placement/where-it-shows';
 import { metaOf } from '../../core/placement/product-view';
 import { taxRateOf } from '../../core/placement/page';
 import { marginOf, markUpOf } from '../../core/pricing/price';
 import { explain } from '../../core/rules/explain';
-import type { goodsFacetSchema, goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
-import type { AnswerOf, QueryOf } from '../../contract/route';
-import type { z } from 'zod';
+import type { goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
+import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';
 import { columnWords, opaqueColumns } from './field-words';
+import { placesBySlot } from './goods-fields';
 import { productOrRefuse } from './product-or-refuse';
 import { duplicatesOf } from '../database/products';
 import { refOf } from './working';
@@ -40,21 +38,6 @@ function margins(catalog: Catalog, product: Product, of = marginOf): Record<stri
   );
 }
 
-const placesByMinute = keptWhileUnchanged(() => new Map<number, Uint16Array>());
-
-/** Places per slot, worked out once for each state of the working copy and each minute. */
-function places(catalog: Catalog): Uint16Array {
-  const { shop } = catalog.working;
-  const known = placesByMinute(shop);
-  const minute = Math.floor(catalog.now / 60);
-  let counts = known.get(minute);
-  if (!counts) {
-    known.clear();
-    known.set(minute, (counts = placeCounts(shop, catalog.now)));
-  }
-  return counts;
-}
-
 export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
   const { shop } = catalog.working;
   const known = Object.values(margins(catalog, product)).filter((margin) => margin !== null);
@@ -71,7 +54,7 @@ export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
     featured: product.featured,
     price: { min: price, max: priceMax },
     stock: Number.isFinite(stock) ? stock : null,
-    places: places(catalog)[shop.index.slot(product.id)!] ?? 0,
+    places: placesBySlot(catalog)[shop.index.slot(product.id)!] ?? 0,
     margin: known.length ? Math.min(...known) : null,
   };
 }
@@ -81,67 +64,6 @@ export function goodsRows(catalog: Catalog, ids: readonly string[]): GoodsRow[] 
     const product = catalog.working.products.get(id);
     return product ? [goodsRow(catalog, product)] : [];
   });
-}
-
-const standingWords = {
-  live: 'Live',
-  changed: 'Changed since live',
-  draft: 'Draft',
-  soldOut: 'Sold out',
-  waiting: 'Waiting for its day',
-  ended: 'Past its day',
-  off: 'Off the shop',
-};
-const facetKeys = ['standing', 'category', 'brand', 'tag'] as const;
-const facetLabels = { standing: 'Standing', category: 'Category', brand: 'Brand', tag: 'Tag' };
-
-/** The goods list: working products narrowed by text and facets. */
-export function listGoods(
-  catalog: Catalog,
-  query: QueryOf<typeof goodsRoutes.list>,
-): AnswerOf<typeof goodsRoutes.list> {
-  const { shop, products } = catalog.working;
-  const chosen = Object.fromEntries(facetKeys.map((key) => [key, query[key].split(',').filter(Boolean)]));
-  const choices = facetKeys.flatMap((facet): ChoiceFilter[] =>
-    chosen[facet]!.length ? [{ facet, values: chosen[facet]!, onVariant: false }] : [],
-  );
-  const usual = query.q.trim() ? 'match' : 'newest';
-  const sort = shop.index.order(query.sort) ? query.sort : usual;
-  const result = list(shop.index, {
-    text: query.q,
-    choices,
-    sort,
-    tieOrder: 'newest',
-    offset: query.offset,
-    limit: query.limit,
-    count: facetKeys,
-  });
-  const facets = facetKeys.map((key): z.infer<typeof goodsFacetSchema> => {
-    const counts = result.counts.get(key)!;
-    const row = (value: string, label: string, level: number) => {
-      const id = shop.index.valueId(key, value);
-      const count = id === undefined ? 0 : (counts[id] ?? 0);
-      const selected = chosen[key]!.includes(value);
-      return count > 0 || selected ? [{ value, label, count, level, selected }] : [];
-    };
-    const values = {
-      standing: () => Object.entries(standingWords).flatMap(([value, label]) => row(value, label, 1)),
-      category: () => shop.tree.flat().flatMap(({ category, level }) => row(category.id, category.name, level)),
-      brand: () => [...shop.brands.values()].flatMap(({ id, name }) => row(id, name, 1)),
-      tag: () => [...shop.tags.values()].flatMap(({ id, name }) => row(id, name, 1)),
-    }[key]();
-    if (key === 'brand' || key === 'tag') values.sort((a, b) => b.count - a.count || a.label.localeCompare(b.label));
-    return { key, label: facetLabels[key], values };
-  });
-  return {
-    total: result.total,
-    all: products.size,
-    rows: goodsRows(
-      catalog,
-      result.slots.map((slot) => shop.index.id(slot)),
-    ),
-    facets,
-  };
 }
 
 /** Products that the relations and the slots of a product name one by one. */

@@ -6,12 +6,13 @@ import { firstSlots, stripSlots } from '../../core/placement/page-view';
 import { placeSet } from '../../core/placement/listing-view';
 import { waysTo } from '../../core/placement/where-it-shows';
 import { checkRule } from '../../core/rules/check';
-import { operatorsOf, operatorWords } from '../../core/rules/field';
+import { operatorsFor, operatorWords, type FieldRegistry } from '../../core/rules/field';
 import { countEach, membersOf } from '../../core/rules/members';
 import type { Rule } from '../../core/rules/rule';
 import { sentenceOf } from '../../core/rules/sentence';
 import type { deskRoutes } from '../../contract/desk';
-import type { groupRoutes, RuleField, Shelf } from '../../contract/groups';
+import type { groupRoutes, Shelf } from '../../contract/groups';
+import type { RuleField } from '../../contract/rule-field';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';
@@ -61,15 +62,17 @@ export function groupsOverview(catalog: Catalog): AnswerOf<typeof groupRoutes.ov
   };
 }
 
-export function ruleFields(catalog: Catalog): RuleField[] {
-  return [...catalog.working.shop.fields.values()].map((field) => ({
+export function ruleFields(fields: FieldRegistry): RuleField[] {
+  return [...fields.values()].map((field) => ({
     key: field.key,
     label: field.label,
     type: field.type,
-    operators: operatorsOf[field.type].map((key) => ({ key, words: operatorWords[key] })),
+    operators: operatorsFor(field).map((key) => ({ key, words: operatorWords[key] })),
     onVariant: field.readVariant !== undefined,
     choices: [...(field.choices ?? [])].map(([value, label]) => ({ value, label })),
     unit: field.unit ?? null,
+    signed: field.signed ?? false,
+    mayLack: field.mayLack ?? false,
   }));
 }
 

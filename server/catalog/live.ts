@@ -1,4 +1,10 @@
-import { documentBody, type DocumentBodies, type DocumentKind } from '../../core/editions/document';
+import {
+  documentBody,
+  type DocumentBodies,
+  type DocumentKind,
+  type ProductDocument,
+} from '../../core/editions/document';
+import type { BehindCounter } from '../../core/placement/facts';
 import { ResolvedShop } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import {
@@ -21,9 +27,10 @@ export class LiveShop {
   constructor(
     readonly db: Db,
     stock: StockMap,
+    behind: (product: ProductDocument) => BehindCounter | undefined,
     now: number,
   ) {
-    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, now });
+    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, behind, now });
     this.edition = latestEdition(db);
     this.#note(readLatestRefs(db), []);
   }

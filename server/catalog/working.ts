@@ -9,6 +9,7 @@ import {
   type ProductDocument,
   type ShopDocument,
 } from '../../core/editions/document';
+import type { BehindCounter } from '../../core/placement/facts';
 import { ResolvedShop, type DocumentUpdate } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import { readCategories, readCollections, readNamed } from '../database/groups';
@@ -61,8 +62,22 @@ export class WorkingCatalog {
     this.shop = new ResolvedShop({
       stock: (variantId) => stock.get(variantId) ?? null,
       marks: (product) => this.#marks(product),
+      behind: (product) => this.behind(product),
       now,
     });
+  }
+
+  /** What only the seller knows of a product, for the variants that a document of it has. */
+  behind(document: ProductDocument): BehindCounter | undefined {
+    const product = this.products.get(document.id);
+    if (!product) return undefined;
+    const { supplier, variants } = product;
+    const isSame = variants.length === document.variants.length;
+    const costs = document.variants.map(({ id }, i) => {
+      const variant = isSame && variants[i]!.id === id ? variants[i] : variants.find((each) => each.id === id);
+      return variant?.cost ?? null;
+    });
+    return { supplier, costs };
   }
 
   /** Reads everything. Products that are known to be as they are live need not be compared. */
@@ -97,7 +112,10 @@ export class WorkingCatalog {
     return [...this.products.keys()].map((id) => refOf('product', id)).filter((ref) => !this.#hashes.has(ref));
   }
 
-  /** Reads again what a change touched, such as product:p_1. Answers the products whose stock that changed. */
+  /**
+   * Reads again what a change touched, such as product:p_1. Answers the products of which that changed what is never part
+   * of an edition: stock, costs, supplier.
+   */
   refresh(subjects: readonly string[]): string[] {
     const touched = new Map<DocumentKind, string[]>();
     for (const subject of subjects) {
@@ -105,9 +123,9 @@ export class WorkingCatalog {
       touched.set(kind, [...(touched.get(kind) ?? []), key]);
     }
     const productIds = touched.get('product') ?? [];
-    const restocked = new Set<string>();
+    const known = new Set<string>();
     for (const { variantId, productId, count } of readStock(this.db, productIds)) {
-      if (this.stock.get(variantId) !== count) restocked.add(productId);
+      if (this.stock.get(variantId) !== count) known.add(productId);
       this.stock.set(variantId, count);
     }
     const updates: DocumentUpdate[] = [];
@@ -117,13 +135,21 @@ export class WorkingCatalog {
       const found = new Map(this.#read(kind, keys).map((document) => [document.key, document]));
       for (const key of keys) {
         const document = found.get(key);
+        if (kind === 'product' && this.#isOtherBehind(key, document?.body as Product | undefined)) known.add(key);
         if (kind === 'product' && !document) this.products.delete(key);
         this.#note(kind, key, document);
         updates.push({ kind, key, body: document?.body });
       }
     }
     this.shop.applyAll(updates);
-    return [...restocked];
+    return [...known];
+  }
+
+  #isOtherBehind(id: string, after: Product | undefined): boolean {
+    const before = this.products.get(id);
+    const costs = (product: Product) =>
+      product.variants.map(({ id: variantId, cost }) => `${variantId} ${cost}`).join();
+    return !before || !after ? before !== after : before.supplier !== after.supplier || costs(before) !== costs(after);
   }
 
   /** Compares documents with the live edition again, after that changed. */

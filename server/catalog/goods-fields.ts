@@ -1,0 +1,49 @@
+import { keptWhileUnchanged } from '../../core/placement/kept';
+import { placeCounts } from '../../core/placement/where-it-shows';
+import type { FieldRegistry } from '../../core/rules/field';
+import { conditionsOf, type Rule } from '../../core/rules/rule';
+import type { Catalog } from './catalog';
+
+const placesByMinute = keptWhileUnchanged(() => new Map<number, Uint16Array>());
+
+/** Places per slot, worked out once for each state of the working copy and each minute. */
+export function placesBySlot(catalog: Catalog): Uint16Array {
+  const { shop } = catalog.working;
+  const known = placesByMinute(shop);
+  const minute = Math.floor(catalog.now / 60);
+  let counts = known.get(minute);
+  if (!counts) {
+    known.clear();
+    known.set(minute, (counts = placeCounts(shop, catalog.now)));
+  }
+  return counts;
+}
+
+const registries = keptWhileUnchanged(() => new WeakMap<Catalog, FieldRegistry>());
+
+/**
+ * What the goods can be narrowed by: all that rules can ask, and in how many places a product shows. That follows from the
+ * collections, so that no collection can be filled by it.
+ */
+export function goodsFields(catalog: Catalog): FieldRegistry {
+  const { shop } = catalog.working;
+  const kept = registries(shop);
+  let fields = kept.get(catalog);
+  if (!fields) {
+    const places = (id: string) => placesBySlot(catalog)[shop.index.slot(id)!] ?? 0;
+    fields = new Map([
+      ...shop.fields,
+      ['places', { key: 'places', label: 'Places', type: 'number', read: (facts) => places(facts.id) }],
+    ]);
+    kept.set(catalog, fields);
+  }
+  return fields;
+}
+
+/** Makes sure that the index holds what these fields need and only the whole catalog tells. */
+export function supplyColumns(catalog: Catalog, names: Iterable<string>): void {
+  for (const name of names)
+    if (name === 'places') catalog.working.shop.index.fillColumn('places', placesBySlot(catalog));
+}
+
+export const fieldsUsed = (rule: Rule): string[] => conditionsOf(rule).map(({ condition }) => condition.field);
