@@ -21,7 +21,7 @@ import {
   setProductTags,
   setVariants,
   updateProduct,
-} from '../server/database/products';
+} from '../server/database/put-products';
 import { scaledCatalog } from '../demo/scale';
 import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
 import { benchQueries } from './queries';

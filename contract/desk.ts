@@ -68,8 +68,20 @@ export const deskRoutes = {
     answer: sessionAnswerSchema,
     open: true,
   }),
-  undo: route({ method: 'POST', path: '/api/undo', summary: 'Take back your latest change', answer: changeRow }),
-  redo: route({ method: 'POST', path: '/api/redo', summary: 'Do again what you undid last', answer: changeRow }),
+  undo: route({
+    method: 'POST',
+    path: '/api/undo',
+    waits: false,
+    summary: 'Take back your latest change',
+    answer: changeRow,
+  }),
+  redo: route({
+    method: 'POST',
+    path: '/api/redo',
+    waits: false,
+    summary: 'Do again what you undid last',
+    answer: changeRow,
+  }),
   find: route({
     method: 'GET',
     path: '/api/find',

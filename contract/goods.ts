@@ -58,9 +58,6 @@ export const goodsRowSchema = z.object({
 });
 export type GoodsRow = z.infer<typeof goodsRowSchema>;
 
-/** Most products that are told, or changed, at once. */
-export const MOST_PRODUCTS = 100_000;
-
 /** Which goods: those that a text finds and that a rule takes in; without conditions all. */
 const matchingSchema = z.object({
   text: z.string().max(10_000).default(''),
@@ -255,6 +252,7 @@ export const goodsRoutes = {
   list: route({
     method: 'POST',
     path: '/api/goods/list',
+    waits: false,
     summary: 'Products of the working copy, narrowed by text and rule and sorted, with counts of what is there',
     body: goodsQuerySchema,
     answer: z.object({
@@ -272,6 +270,7 @@ export const goodsRoutes = {
   matching: route({
     method: 'POST',
     path: '/api/goods/matching',
+    waits: false,
     summary: 'Ids of all products that a text finds and a rule takes in',
     body: matchingSchema,
     answer: z.object({ ids: z.array(z.string()) }),
@@ -285,6 +284,7 @@ export const goodsRoutes = {
   why: route({
     method: 'POST',
     path: '/api/products/:id/why-listed',
+    waits: false,
     summary: 'Why a product is among the goods of a rule, condition by condition',
     body: z.object({ rule: ruleSchema }),
     answer: whyListedSchema,
@@ -292,6 +292,7 @@ export const goodsRoutes = {
   byIds: route({
     method: 'POST',
     path: '/api/goods/rows',
+    waits: false,
     summary: 'Some products as list rows, such as those in the tray',
     body: z.object({ ids: z.array(idSchema).max(200) }),
     answer: z.object({ rows: z.array(goodsRowSchema) }),
@@ -403,6 +404,26 @@ export const goodsRoutes = {
         .max(200),
     }),
     answer: productAnswerSchema,
+  }),
+  feature: route({
+    method: 'POST',
+    path: '/api/goods/featured',
+    summary: 'Feature products, behind those that are already, or end featuring them',
+    body: z.object({ ids: z.array(idSchema).min(1).max(5_000), featured: z.boolean() }),
+    answer: done,
+  }),
+  featured: route({
+    method: 'GET',
+    path: '/api/goods/featured',
+    summary: 'Featured products in their order',
+    answer: z.object({ rows: z.array(goodsRowSchema) }),
+  }),
+  orderFeatured: route({
+    method: 'PUT',
+    path: '/api/goods/featured',
+    summary: 'Put featured products in order',
+    body: z.object({ ids: z.array(idSchema).max(5_000) }),
+    answer: done,
   }),
   copy: route({
     method: 'POST',

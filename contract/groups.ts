@@ -8,7 +8,7 @@ import {
   tagSchema,
 } from '../core/catalog/group';
 import { idSchema, slugSchema } from '../core/catalog/identity';
-import { ruleSchema } from '../core/rules/rule';
+import { EMPTY_RULE, ruleSchema } from '../core/rules/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
 import { ruleFieldSchema } from './rule-field';
@@ -94,6 +94,8 @@ export const groupRoutes = {
       name: groupNameSchema,
       source: z.enum(['picked', 'rule']),
       picked: z.array(idSchema).max(5_000).default([]),
+      /** what fills it; for a collection filled by rule */
+      rule: ruleSchema.default(EMPTY_RULE),
     }),
     answer: shelfSchema,
   }),
@@ -141,6 +143,7 @@ export const groupRoutes = {
   tryRule: route({
     method: 'POST',
     path: '/api/rules/try',
+    waits: false,
     summary: 'Who a rule would take in, without saving it',
     body: z.object({ rule: ruleSchema, sort: collectionSortSchema.default('newest') }),
     answer: z.object({

@@ -1,3 +1,4 @@
+import { bulkRoutes } from './bulk';
 import { deskRoutes } from './desk';
 import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
@@ -5,6 +6,7 @@ import { optionListRoutes, specSheetRoutes } from './lists';
 import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
 import { shopfrontRoutes } from './shopfront';
+import { viewRoutes } from './views';
 
 /** Every call of the HTTP API. The server answers these, the desk calls them, OpenAPI is made from them. */
 export const routes = {
@@ -15,5 +17,7 @@ export const routes = {
   stock: stockRoutes,
   groups: groupRoutes,
   shopfront: shopfrontRoutes,
+  bulk: bulkRoutes,
+  views: viewRoutes,
   shop: shopRoutes,
 };

@@ -17,6 +17,8 @@ export interface Route<
   /** the body is multipart/form-data with files in the field "files" */
   files?: boolean;
   answer: Answer;
+  /** though it is no GET, it does not wait for long writes: it changes nothing, or sees to that itself */
+  waits?: false;
   /** anybody may call it, without signing in */
   open?: boolean;
 }

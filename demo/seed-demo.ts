@@ -22,7 +22,7 @@ import {
   setProductTags,
   setVariants,
   updateProduct,
-} from '../server/database/products';
+} from '../server/database/put-products';
 import { putOptionList } from '../server/database/option-lists';
 import { putSpecSheet } from '../server/database/spec-sheets';
 import { arrivingFolder, keepFile } from '../server/files/store';

@@ -4,6 +4,7 @@ import helmet from 'helmet';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { ShopAssets } from '../shop/render';
+import { bulkApi } from './api/bulk';
 import { deskApi } from './api/desk';
 import { answerErrors } from './api/errors';
 import { eventsApi } from './api/events';
@@ -12,6 +13,7 @@ import { goodsApi } from './api/goods';
 import { groupsApi } from './api/groups';
 import { listsApi } from './api/lists';
 import { shopfrontApi } from './api/shopfront';
+import { viewsApi } from './api/views';
 import type { Catalog } from './catalog/catalog';
 import { serveFiles } from './files/serve';
 import { servePictures } from './pictures/serve';
@@ -56,6 +58,7 @@ export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
   app.set('query parser', 'simple');
   app.set('etag', 'weak');
   app.disable('x-powered-by');
+  app.locals.writes = catalog.writes;
   const [deskPolicy, shopPolicy] = [protect(true), protect(false)];
   app.use((request, response, next) =>
     (/^\/desk(\/|$)/.test(request.path) ? deskPolicy : shopPolicy)(request, response, next),
@@ -78,11 +81,13 @@ export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
   app.use(express.json({ limit: '4mb' }));
   app.use(
     deskApi(catalog),
+    bulkApi(catalog),
     goodsApi(catalog),
     filesApi(catalog),
     listsApi(catalog),
     groupsApi(catalog),
     shopfrontApi(catalog),
+    viewsApi(catalog),
     eventsApi(catalog),
   );
   if (dist)

@@ -18,6 +18,8 @@ const prefixes = {
   page: 'g',
   section: 's',
   menuItem: 'm',
+  view: 'y',
+  job: 'j',
   user: 'u',
 } as const;
 

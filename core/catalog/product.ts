@@ -233,6 +233,8 @@ export const productSchema = z.object({
   slug: slugSchema,
   standing: standingSchema,
   featured: z.boolean(),
+  /** place among featured products: lower stands further in front */
+  featuredPlace: z.number().int(),
   brandId: idSchema.nullable(),
   /** the first is the main one */
   categoryIds: z.array(idSchema),
@@ -286,6 +288,7 @@ export type Product = z.infer<typeof productSchema>;
 
 /** Fields of a product that need not be filled in, with what they are then. */
 export const productDefaults = {
+  featuredPlace: 0,
   leftOut: [],
   saleFrom: null,
   saleUntil: null,

@@ -21,6 +21,9 @@ export const LAST = 'last';
 /** Facet of variants that can be bought now; its only value is 'in'. */
 export const AVAILABLE = 'available';
 
+/** Above all places among featured products, so that the first of them has the highest number, and all have one. */
+const FEATURED = 1_000_000;
+
 /** The finder's columns and orders as the shop and the desk use them. */
 export const finderShape: FinderShape = {
   columns: ['price', 'priceMax', 'stock', 'created', 'featured'],
@@ -153,6 +156,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     },
     created: Math.floor(Date.parse(product.created) / 1000),
     featured: product.featured,
+    featuredPlace: product.featuredPlace,
     last: product.whenSoldOut === 'last' && total <= 0,
     specs: specFacts(product, sheets),
     category: [...new Set(product.categoryIds.flatMap((id) => tree.path(id).map((category) => category.id)))],
@@ -214,7 +218,7 @@ export function entryOf(
       priceMax: facts.priceMax,
       stock: facts.stock,
       created: facts.created,
-      featured: facts.featured ? 1 : 0,
+      featured: facts.featured ? FEATURED - facts.featuredPlace : 0,
       ...numbersOf(facts.specs),
     },
     values,

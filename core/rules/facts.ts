@@ -42,6 +42,8 @@ export interface ProductFacts {
   /** seconds since 1970 */
   created: number;
   featured: boolean;
+  /** lower stands further in front, among those that are featured */
+  featuredPlace: number;
   /** sold out, and to stand last then */
   last: boolean;
   /** by field key: ids of choices, yes/no, or a number in thousandths of its unit (days in seconds since 1970) */

@@ -246,7 +246,7 @@ class Reader {
   }
 
   #expect(expected: Expected): void {
-    if (!this.furthest || expected.at >= this.furthest.at) this.furthest = expected;
+    if (!this.furthest || expected.at > this.furthest.at) this.furthest = expected;
   }
 
   #stop(what: Expected['what'], field?: FieldWords): never {
@@ -316,7 +316,11 @@ export function readTyped(typed: string, fields: FieldNames): Typed {
     if ('node' in read) return { text, node: read.node };
     const { what, at, field } = read.expected;
     // The name of a field and a space after it: a condition begins. The name alone may be a word to search for.
-    if ((field ?? what !== 'field') && /\s$|\s\S+$/.test(part.slice(0, Math.max(at, part.trimEnd().length + 1))) && at > 0)
+    if (
+      (field ?? what !== 'field') &&
+      /\s$|\s\S+$/.test(part.slice(0, Math.max(at, part.trimEnd().length + 1))) &&
+      at > 0
+    )
       return { text, pending: { from, expected: read.expected } };
   }
   return { text: typed.trim() };

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
 import { call, wordsOf } from '../api';
+import type { WhichInput } from '../bulk/queries';
 import { useGroups } from '../groups/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -9,27 +10,38 @@ import { TextField } from '../ui/field';
 import { fold } from '../../core/catalog/identity';
 
 interface Props {
-  ids: readonly string[];
+  which: WhichInput;
+  total: number;
   isOpen: boolean;
   close: () => void;
 }
 
 /** Puts the goods of the tray into a category or a collection picked by hand, or makes a new one of them. */
-export function AddToGroup({ ids, isOpen, close }: Props) {
+export function AddToGroup({ which, total, isOpen, close }: Props) {
   const { data } = useGroups(isOpen);
   const [typed, setTyped] = useState('');
-  const wanted = fold(typed).trim();
+  const looked = fold(typed).trim();
+  /** Ids of the goods, of those too that are in the tray because they match. */
+  const wanted = async () => {
+    const { ids = [], matching } = which;
+    if (!matching) return [...ids];
+    return [...new Set([...ids, ...(await call(routes.goods.matching, { body: matching })).ids])];
+  };
   const add = (route: typeof routes.groups.addToCategory, id: string, name: string) => {
-    call(route, { params: { id }, body: { ids: [...ids] } })
+    wanted()
+      .then((ids) => call(route, { params: { id }, body: { ids } }))
       .then(({ added }) => {
-        const already = ids.length - added;
+        const already = total - added;
         toast(`${added} put into “${name}”${already > 0 ? `; ${already} were in it already` : ''}`);
         close();
       })
       .catch((error: unknown) => toast.error(wordsOf(error)));
   };
   const make = () => {
-    call(routes.groups.createCollection, { body: { name: typed.trim(), source: 'picked', picked: [...ids] } })
+    wanted()
+      .then((picked) =>
+        call(routes.groups.createCollection, { body: { name: typed.trim(), source: 'picked', picked } }),
+      )
       .then((shelf) => {
         toast(`Collection “${shelf.name}” made of ${shelf.total} products`);
         setTyped('');
@@ -46,9 +58,9 @@ export function AddToGroup({ ids, isOpen, close }: Props) {
       what: 'category',
       route: routes.groups.addToCategory,
     })),
-  ].filter((row) => fold(row.name).includes(wanted));
+  ].filter((row) => fold(row.name).includes(looked));
   return (
-    <Dialog title={`Add ${ids.length} products to a group`} isOpen={isOpen} close={close}>
+    <Dialog title={`Add ${total} products to a group`} isOpen={isOpen} close={close}>
       <TextField
         label="Group"
         hideLabel
@@ -72,7 +84,7 @@ export function AddToGroup({ ids, isOpen, close }: Props) {
           </li>
         ))}
       </ul>
-      {wanted !== '' && (
+      {looked !== '' && (
         <Button className="mt-3" onClick={make}>
           Make a collection “{typed.trim()}” of them
         </Button>

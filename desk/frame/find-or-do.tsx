@@ -2,6 +2,7 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { fold } from '../../core/catalog/identity';
+import { goodsWith } from '../goods/goods-address';
 import { Thumb } from '../ui/thumb';
 import { useFound } from './queries';
 
@@ -25,7 +26,7 @@ interface Hit {
 
 const addresses = {
   product: (id: string) => `/goods/${id}`,
-  category: (id: string) => `/goods?category=${id}`,
+  category: (id: string) => goodsWith('category', id),
   collection: (id: string) => `/groups/${id}`,
   page: (id: string) => `/shopfront?page=${id}`,
 };

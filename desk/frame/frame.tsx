@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
+import { JobStrip } from '../bulk/job-strip';
 import { NewProduct } from '../goods/new-product';
 import { ErrorBoundary } from './error-boundary';
 import { useShortcuts, type Shortcut } from './keyboard';
@@ -64,6 +65,7 @@ export function Frame() {
           </main>
           {isWindowOpen && <ShopWindow putAway={toggleWindow} />}
         </div>
+        <JobStrip />
         <Tray />
       </div>
       <ShortcutList shortcuts={shortcuts} isOpen={isKeysOpen} close={() => setKeysOpen(false)} />

@@ -1,5 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { toast } from 'sonner';
+import type { Job } from '../../contract/bulk';
 
 type Listener = () => void;
 const redrawListeners = new Set<Listener>();
@@ -22,6 +24,15 @@ export function useLiveUpdates(): void {
     let wasLost = false;
     source.addEventListener('changed', refresh);
     source.addEventListener('edition', refresh);
+    source.addEventListener('job', ({ data }: MessageEvent<string>) => {
+      const job = JSON.parse(data) as Job;
+      client.setQueryData<{ jobs: Job[] }>(['jobs'], (before) => ({
+        jobs: [...(before?.jobs ?? []).filter(({ id }) => id !== job.id), job],
+      }));
+      if (job.state === 'done') toast(job.outcome, { description: 'Ctrl + Z takes it back.' });
+      else if (job.state === 'failed') toast.error(job.outcome, { description: job.label });
+      else if (job.state === 'cancelled') toast(job.outcome, { description: job.label });
+    });
     source.onerror = () => (wasLost = true);
     source.onopen = () => {
       if (wasLost) refresh();

@@ -55,15 +55,6 @@ export function useFound(q: string) {
   });
 }
 
-export function useTrayRows(ids: readonly string[]) {
-  return useQuery({
-    queryKey: ['goods', 'tray', ids],
-    queryFn: () => call(routes.goods.byIds, { body: { ids: [...ids] } }),
-    enabled: ids.length > 0,
-    placeholderData: (before) => before,
-  });
-}
-
 /** Undo and redo, and what was undone, in words. */
 export function useUndo() {
   const run = (route: typeof routes.desk.undo, word: string) => ({

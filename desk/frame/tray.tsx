@@ -1,54 +1,156 @@
+import { Menu, MenuButton, MenuItem, MenuItems, Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import clsx from 'clsx';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { BulkDialog, bulkActions, type BulkAction } from '../bulk/bulk-dialog';
+import { useWhich } from '../bulk/queries';
 import { Button } from '../ui/button';
+import { areGoods, dragsGoods, useGoodsDrop } from '../ui/goods-drag';
 import { Thumb } from '../ui/thumb';
 import { AddToGroup } from './add-to-group';
-import { useTrayRows } from './queries';
-import { tray, useTray } from './tray-store';
+import { tray, useTrayContent, useTrayWhich } from './tray-store';
 
 const SHOWN = 9;
+const LISTED = 200;
+/** True while goods are being dragged anywhere, so that an empty tray can offer itself. */
+function useGoodsAreDragged(): boolean {
+  const [areDragged, setDragged] = useState(false);
+  useEffect(() => {
+    const begin = (event: globalThis.DragEvent) => setDragged(areGoods(event));
+    const end = () => setDragged(false);
+    window.addEventListener('dragstart', begin);
+    window.addEventListener('dragend', end);
+    window.addEventListener('drop', end);
+    return () => {
+      window.removeEventListener('dragstart', begin);
+      window.removeEventListener('dragend', end);
+      window.removeEventListener('drop', end);
+    };
+  }, []);
+  return areDragged;
+}
 
-/** Goods picked up, along the bottom edge, on every desk. */
+function Contents() {
+  const which = useTrayWhich();
+  const { ids } = useTrayContent();
+  const { data } = useWhich(which, LISTED);
+  return (
+    <ul className="max-h-[60vh] overflow-y-auto" aria-label="Goods in the tray">
+      {(data?.rows ?? []).map((row) => (
+        <li key={row.id} className="flex items-center gap-2.5 rounded-md px-1.5 py-1 hover:bg-sunk/60">
+          <Thumb src={row.thumbnail} frame={row.frame} className="size-8" />
+          <span className="min-w-0 flex-1 truncate">{row.title}</span>
+          {ids.includes(row.id) ? (
+            <button
+              type="button"
+              aria-label={`Take ${row.title} out of the tray`}
+              onClick={() => tray.drop([row.id])}
+              className="rounded p-1 text-ink-2 hover:text-rose"
+            >
+              <X size={13} aria-hidden="true" />
+            </button>
+          ) : (
+            <span className="text-xs text-ink-2">matches</span>
+          )}
+        </li>
+      ))}
+      {data && data.total > LISTED && <li className="px-2 py-1 text-ink-2">and {data.total - LISTED} more</li>}
+    </ul>
+  );
+}
+
+/** Goods picked up, along the bottom edge, on every desk. Everything that is done to many begins here. */
 export function Tray() {
-  const ids = useTray();
-  const { data } = useTrayRows(ids);
+  const { ids, matching } = useTrayContent();
+  const which = useTrayWhich();
+  const isEmpty = ids.length === 0 && !matching;
+  const { data } = useWhich(which, SHOWN, !isEmpty);
   const [isAdding, setAdding] = useState(false);
-  if (ids.length === 0) return null;
+  const [action, setAction] = useState<BulkAction>();
+  const areDragged = useGoodsAreDragged();
+  const drop = useGoodsDrop(tray.add);
+  if (isEmpty)
+    return areDragged ? (
+      <section
+        aria-label="Tray"
+        {...drop.props}
+        className={clsx('px-4 py-2.5 text-center text-sheet', drop.isOver ? 'bg-petrol' : 'bg-ink')}
+      >
+        Drop here to put it in the tray
+      </section>
+    ) : null;
+  const total = data?.total ?? ids.length;
   const rows = data?.rows ?? [];
+  const words = matching
+    ? `${total} ${total === 1 ? 'product' : 'products'}: ${ids.length > 0 ? `${ids.length} picked, and ` : ''}whatever matches ${matching.words}`
+    : `${total} ${total === 1 ? 'product' : 'products'}, kept while you move between desks`;
   return (
     <section
       aria-label="Tray"
-      className="flex min-h-[46px] items-center gap-3 bg-ink px-4 py-1.5 text-sheet max-md:flex-wrap"
+      {...drop.props}
+      className={clsx(
+        'flex min-h-[46px] items-center gap-3 px-4 py-1.5 text-sheet max-md:flex-wrap',
+        drop.isOver ? 'bg-petrol' : 'bg-ink',
+      )}
     >
       <h2 className="font-display font-bold">Tray</h2>
-      <ul className="flex">
-        {rows.slice(0, SHOWN).map((row) => (
-          <li key={row.id} className="group relative -ml-1 first:ml-0">
-            <Thumb src={row.thumbnail} alt={row.title} frame={row.frame} className="size-7 border-2 border-ink" />
-            <button
-              type="button"
-              onClick={() => tray.drop([row.id])}
-              title={`Take ${row.title} out of the tray`}
-              className="absolute inset-0 flex items-center justify-center rounded-lg bg-ink/70 opacity-0 focus-visible:opacity-100 group-hover:opacity-100"
-            >
-              <X size={14} aria-hidden="true" />
-              <span className="sr-only">Take {row.title} out of the tray</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <p className="text-sheet/80">
-        {ids.length} {ids.length === 1 ? 'product' : 'products'}, kept while you move between desks
+      <Popover>
+        <PopoverButton aria-label="Show the goods in the tray" className="flex rounded-lg" {...dragsGoods(() => ids)}>
+          {rows.slice(0, SHOWN).map((row) => (
+            <Thumb
+              key={row.id}
+              src={row.thumbnail}
+              alt=""
+              frame={row.frame}
+              className="-ml-1 size-7 border-2 border-ink first:ml-0"
+            />
+          ))}
+        </PopoverButton>
+        <PopoverPanel anchor={{ to: 'top start', gap: 10 }} className="sheet z-50 w-80 p-2 text-ink shadow-xl">
+          <Contents />
+        </PopoverPanel>
+      </Popover>
+      <p className="min-w-0 truncate text-sheet/80" title={words}>
+        {words}
       </p>
       <div className="ml-auto flex items-center gap-2">
         <Button look="dark" onClick={() => setAdding(true)}>
           Add to group…
         </Button>
-        <button type="button" onClick={tray.empty} className="px-2 text-sheet/80 hover:text-sheet hover:underline">
+        <Button look="dark" onClick={() => setAction(bulkActions.find(({ key }) => key === 'price'))}>
+          Change prices…
+        </Button>
+        <Menu>
+          <MenuButton as={Button} look="dark">
+            Change…
+          </MenuButton>
+          <MenuItems anchor={{ to: 'top end', gap: 8 }} className="sheet z-50 w-56 p-1 text-ink shadow-xl">
+            {bulkActions.map((each) => (
+              <MenuItem key={each.key}>
+                <button
+                  type="button"
+                  onClick={() => setAction(each)}
+                  className={clsx(
+                    'block w-full rounded-md px-2.5 py-1.5 text-left data-focus:bg-marigold-soft',
+                    each.key === 'delete' && 'border-t border-hair text-rose-ink',
+                  )}
+                >
+                  {each.words}
+                </button>
+              </MenuItem>
+            ))}
+          </MenuItems>
+        </Menu>
+        <button
+          type="button"
+          onClick={tray.empty}
+          className="whitespace-nowrap px-2 text-sheet/80 hover:text-sheet hover:underline"
+        >
           Empty tray
         </button>
       </div>
-      <AddToGroup ids={ids} isOpen={isAdding} close={() => setAdding(false)} />
+      <AddToGroup which={which} total={total} isOpen={isAdding} close={() => setAdding(false)} />
+      {action && <BulkDialog key={action.key} action={action} which={which} close={() => setAction(undefined)} />}
     </section>
   );
 }

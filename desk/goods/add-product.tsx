@@ -15,7 +15,7 @@ export function AddProduct({ taken, add }: Props) {
   const [typed, setTyped] = useState('');
   const { data } = useQuery({
     queryKey: ['goods', 'pick', typed],
-    queryFn: ({ signal }) => call(routes.goods.list, { query: { q: typed, limit: 12 }, signal }),
+    queryFn: ({ signal }) => call(routes.goods.list, { body: { text: typed, limit: 12, need: 'rows' }, signal }),
     placeholderData: (before) => before,
   });
   return (

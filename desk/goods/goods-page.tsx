@@ -1,15 +1,21 @@
-import { Search } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useOutletContext, useSearchParams } from 'react-router';
+import { useOutletContext } from 'react-router';
 import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
-import { FacetColumn } from './facet-column';
-import { GoodsList } from './goods-list';
-import { useGoods, useProduct, type GoodsFilter } from './queries';
-
-const keys = ['q', 'standing', 'category', 'brand', 'tag', 'sort'] as const;
+import { Chips } from './list/chips';
+import { ColumnChooser } from './list/column-chooser';
+import { useListColumns } from './list/columns';
+import { FindField } from './list/find-field';
+import { GoodsList } from './list/goods-list';
+import { KeepAs } from './list/keep-as';
+import { NarrowColumn } from './list/narrow-column';
+import { PickAll } from './list/pick-all';
+import { useNarrowing } from './list/use-narrowing';
+import { useRemembered } from '../ui/use-remembered';
+import { Views } from './list/views';
+import { useGoods, useGoodsFields, useProduct } from './queries';
 
 /** The shop window follows the row under the cursor. */
 function FollowedProduct({ id }: { id: string }) {
@@ -25,72 +31,58 @@ function FollowedProduct({ id }: { id: string }) {
   return null;
 }
 
+const OPEN_FIRST = ['standing', 'category', 'loose', 'brand'];
+
 export function GoodsPage() {
-  const [params, setParams] = useSearchParams();
   const { newProduct } = useOutletContext<{ newProduct: () => void }>();
   const { data: settings } = useSettings();
+  const currency = settings?.currency ?? 'EUR';
+  const { fields, names } = useGoodsFields();
+  const narrowing = useNarrowing(names);
+  const { rule, asked: which, sort, sortBy, isNarrowed, setRule } = narrowing;
+  const columns = useListColumns(fields);
+  const [openKeys, setOpenKeys] = useRemembered<string[]>('dispona.goods.open', OPEN_FIRST);
+  const [isCards, setCards] = useRemembered<boolean>('dispona.goods.cards', false);
   const [activeId, setActiveId] = useState<string>();
   const followed = useDeferredValue(activeId);
-  const filter = useMemo(
-    () => Object.fromEntries(keys.map((key) => [key, params.get(key) ?? ''])) as unknown as GoodsFilter,
-    [params],
+  const open = useMemo(() => new Set(openKeys), [openKeys]);
+  const asked = useMemo(() => ({ ...which, sort, columns: columns.map(({ key }) => key) }), [which, sort, columns]);
+  const { data, error, refetch } = useGoods({ ...asked, columns: [] }, openKeys);
+  const problems = useMemo(
+    () => new Map((data?.problems ?? []).map(({ path, message }) => [path.join('.'), message])),
+    [data],
   );
-  const { data, error, refetch } = useGoods(filter);
-  const set = (key: keyof GoodsFilter, value: string, replace = false) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value) next.set(key, value);
-        else next.delete(key);
-        return next;
-      },
-      { replace },
-    );
-  const toggle = (key: keyof GoodsFilter, value: string) => {
-    const chosen = new Set(filter[key].split(',').filter(Boolean));
-    if (!chosen.delete(value)) chosen.add(value);
-    set(key, [...chosen].join(','));
-  };
-  const chips = (data?.facets ?? []).flatMap((facet) =>
-    facet.values.filter((value) => value.selected).map((value) => ({ ...value, key: facet.key, facet: facet.label })),
-  );
-  const isNarrowed = chips.length > 0 || filter.q !== '';
-  const clear = () => setParams({});
+  const toggleOpen = (key: string) =>
+    setOpenKeys(open.has(key) ? openKeys.filter((each) => each !== key) : [...openKeys, key]);
 
   return (
     <div className="flex min-h-0 flex-1">
       {followed && <FollowedProduct id={followed} />}
-      <FacetColumn facets={data?.facets ?? []} toggle={toggle} />
+      <NarrowColumn
+        sections={data?.sections ?? []}
+        looseEnds={data?.looseEnds ?? []}
+        rule={rule}
+        change={setRule}
+        open={open}
+        toggleOpen={toggleOpen}
+      />
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-3 py-2">
           <h1 className="font-display text-2xl font-bold">Goods</h1>
-          <label className="relative">
-            <Search size={14} className="absolute left-2.5 top-1/2 -translate-y-1/2 text-ink-2" aria-hidden="true" />
-            <span className="sr-only">Search the goods</span>
-            <input
-              type="search"
-              value={filter.q}
-              onChange={(event) => set('q', event.target.value, true)}
-              placeholder="Title, SKU, tag …"
-              className="field w-44 !pl-8"
-            />
-          </label>
-          {chips.map((chip) => (
-            <button
-              key={`${chip.key} ${chip.value}`}
-              type="button"
-              onClick={() => toggle(chip.key, chip.value)}
-              className="rounded-lg border border-line bg-sheet px-2.5 py-1 hover:border-ink-3"
-            >
-              <span className="font-semibold">{chip.facet}</span> <span className="text-ink-2">is</span> {chip.label} ×
-            </button>
-          ))}
-          <span className="ml-auto whitespace-nowrap text-ink-2" aria-live="polite">
-            {data ? (isNarrowed ? `${data.total} of ${data.all}` : `${data.all} products`) : ''}
+          <FindField narrowing={narrowing} fields={names} />
+          <Chips {...{ rule, fields, names, currency, problems }} change={setRule} />
+          <span className="ml-auto flex items-center gap-2">
+            <span className="whitespace-nowrap text-ink-2" aria-live="polite">
+              {data ? (isNarrowed ? `${data.total} of ${data.all}` : `${data.all} products`) : ''}
+            </span>
+            {data && isNarrowed && <PickAll asked={which} total={data.total} sentence={data.sentence} />}
+            {data && isNarrowed && <KeepAs narrowing={narrowing} total={data.total} />}
+            <Views narrowing={narrowing} />
+            <ColumnChooser columns={columns} fields={fields} isCards={isCards} setCards={setCards} />
+            <Button look="main" onClick={newProduct}>
+              New product
+            </Button>
           </span>
-          <Button look="main" onClick={newProduct}>
-            New product
-          </Button>
         </div>
         {error && !data ? (
           <Failed error={error} retry={() => void refetch()} />
@@ -108,15 +100,19 @@ export function GoodsPage() {
             A title is enough to begin with. Pictures, options and prices come on its own page.
           </Empty>
         ) : data.total === 0 ? (
-          <Empty title="Nothing matches" action={<Button onClick={clear}>Show all goods</Button>}>
+          <Empty title="Nothing matches" action={<Button onClick={narrowing.clear}>Show all goods</Button>}>
             No product meets all of this. Take one condition away, or search with fewer letters.
           </Empty>
         ) : (
           <GoodsList
-            filter={filter}
+            asked={asked}
             total={data.total}
-            currency={settings?.currency ?? 'EUR'}
-            sortBy={(sort) => set('sort', sort)}
+            currency={currency}
+            fields={fields}
+            columns={columns}
+            isCards={isCards}
+            sort={sort}
+            sortBy={sortBy}
             onActive={setActiveId}
           />
         )}

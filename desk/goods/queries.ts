@@ -1,38 +1,64 @@
-import type { BodyInput } from '../../contract/route';
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { AnswerOf, BodyInput } from '../../contract/route';
 import { routes } from '../../contract';
 import type { ProductAnswer } from '../../contract/goods';
 import type { SpecSheet } from '../../core/catalog/spec';
+import type { FieldNames } from '../../core/rules/field';
+import type { Rule } from '../../core/rules/rule';
 import { call } from '../api';
 
-/** What narrows the goods list; each is also a part of the address. */
-export interface GoodsFilter {
-  q: string;
-  standing: string;
-  category: string;
-  brand: string;
-  tag: string;
+/** Which goods are listed, in which order, and what is told of each. */
+export interface GoodsAsked {
+  text: string;
+  rule: Rule;
   sort: string;
+  columns: string[];
 }
+export type ListedRow = AnswerOf<typeof routes.goods.list>['rows'][number];
 
 export const CHUNK = 60;
 
-const chunkQuery = (filter: GoodsFilter, chunk: number) => ({
-  queryKey: ['goods', 'list', filter, chunk],
-  queryFn: ({ signal }: { signal: AbortSignal }) =>
-    call(routes.goods.list, { query: { ...filter, offset: chunk * CHUNK, limit: CHUNK }, signal }),
-  placeholderData: <T>(before: T) => before,
-});
+/** Totals and counts of what there is; `open`: number fields whose distribution is wanted. */
+export function useGoods(asked: GoodsAsked, open: string[]) {
+  return useQuery({
+    queryKey: ['goods', 'counts', asked, open],
+    queryFn: ({ signal }) =>
+      call(routes.goods.list, { body: { ...asked, open, offset: 0, limit: 1, need: 'all' }, signal }),
+    placeholderData: (before) => before,
+  });
+}
 
-/** Totals and counts, with the first rows. */
-export function useGoods(filter: GoodsFilter) {
-  return useQuery(chunkQuery(filter, 0));
+/** What goods can be narrowed and sorted by. */
+export function useGoodsFields() {
+  const { data } = useQuery({ queryKey: ['goods', 'fields'], queryFn: () => call(routes.goods.fields) });
+  return useMemo(() => {
+    const fields = data?.fields ?? [];
+    const names: FieldNames = new Map(
+      fields.map((field) => [
+        field.key,
+        {
+          ...field,
+          unit: field.unit ?? undefined,
+          choices: new Map(field.choices.map(({ value, label }) => [value, label])),
+        },
+      ]),
+    );
+    return { fields, names };
+  }, [data]);
 }
 
 /** The rows of the chunks that are on screen. Rows still on their way are undefined. */
-export function useGoodsChunks(filter: GoodsFilter, chunks: readonly number[]) {
+export function useGoodsChunks(asked: GoodsAsked, chunks: readonly number[]) {
   return useQueries({
-    queries: chunks.map((chunk) => ({ ...chunkQuery(filter, chunk), placeholderData: undefined })),
+    queries: chunks.map((chunk) => ({
+      queryKey: ['goods', 'rows', asked, chunk],
+      queryFn: ({ signal }: { signal: AbortSignal }) =>
+        call(routes.goods.list, {
+          body: { ...asked, offset: chunk * CHUNK, limit: CHUNK, need: 'rows' as const },
+          signal,
+        }),
+    })),
     combine: (results) =>
       new Map(results.flatMap((result, i) => (result.data ? [[chunks[i]!, result.data.rows] as const] : []))),
   });
@@ -139,3 +165,14 @@ export const useSaveOptionList = () =>
 
 export const useRemoveOptionList = () =>
   useListWrite((id: string) => call(routes.optionLists.remove, { params: { id } }));
+
+export function useViews() {
+  return useQuery({ queryKey: ['goods', 'views'], queryFn: () => call(routes.views.all) });
+}
+
+export function useViewWrites() {
+  return {
+    add: useMutation({ mutationFn: (body: BodyInput<typeof routes.views.add>) => call(routes.views.add, { body }) }),
+    remove: useMutation({ mutationFn: (id: string) => call(routes.views.remove, { params: { id } }) }),
+  };
+}

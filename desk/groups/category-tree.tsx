@@ -1,10 +1,15 @@
 import clsx from 'clsx';
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Plus, Trash2 } from 'lucide-react';
-import { useState, type KeyboardEvent } from 'react';
+import { useState, type ButtonHTMLAttributes, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { routes } from '../../contract';
 import type { CategoryRow } from '../../contract/groups';
+import { call, wordsOf } from '../api';
+import { goodsWith } from '../goods/goods-address';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
+import { useGoodsDrop } from '../ui/goods-drag';
 import { useGroupWrites } from './queries';
 
 interface Props {
@@ -40,6 +45,22 @@ const moves: { move: Move; words: string; icon: typeof ArrowUp; key: string }[] 
   { move: 'out', words: 'Move out of its parent', icon: ArrowLeft, key: 'ArrowLeft' },
   { move: 'in', words: 'Move into the one above', icon: ArrowRight, key: 'ArrowRight' },
 ];
+
+/** A category that takes goods dropped on it. */
+function DropRow({
+  drop,
+  className,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { drop: (ids: string[]) => void }) {
+  const { isOver, props } = useGoodsDrop(drop);
+  return <button type="button" className={clsx(className, isOver && 'bg-petrol-soft')} {...rest} {...props} />;
+}
+
+function addGoods(id: string, name: string, ids: string[]): void {
+  call(routes.groups.addToCategory, { params: { id }, body: { ids } })
+    .then(({ added }) => toast(`${added} put into “${name}”`))
+    .catch((error: unknown) => toast.error(wordsOf(error)));
+}
 
 function DeleteCategory({ row, parent, close }: { row: CategoryRow; parent?: CategoryRow; close: () => void }) {
   const { deleteCategory } = useGroupWrites();
@@ -160,8 +181,8 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                   stop={() => setRenaming(null)}
                 />
               ) : (
-                <button
-                  type="button"
+                <DropRow
+                  drop={(ids) => addGoods(row.id, row.name, ids)}
                   aria-pressed={isChosen}
                   onClick={() => setChosen(isChosen ? null : row.id)}
                   onDoubleClick={() => setRenaming(row.id)}
@@ -174,7 +195,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                 >
                   <span className="truncate">{row.name}</span>
                   <span className="text-ink-2">{row.count}</span>
-                </button>
+                </DropRow>
               )}
               {isChosen && (
                 <div className="mb-1 rounded-md bg-sheet px-1.5 py-1.5">
@@ -208,7 +229,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                     <button type="button" className="text-petrol hover:underline" onClick={() => setAdding(row.id)}>
                       add below
                     </button>
-                    <Link to={`/goods?category=${row.id}`} className="text-petrol hover:underline">
+                    <Link to={goodsWith('category', row.id)} className="text-petrol hover:underline">
                       its goods
                     </Link>
                   </div>

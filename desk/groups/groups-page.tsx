@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { AnswerOf } from '../../contract/route';
 import type { groupRoutes, Shelf } from '../../contract/groups';
 import { useSettings } from '../shopfront/queries';
+import { goodsWith } from '../goods/goods-address';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { TextField } from '../ui/field';
@@ -86,7 +87,7 @@ function NamedList({
             key={id}
             className="group flex items-center gap-1.5 rounded-lg border border-line bg-paper py-1 pl-2.5 pr-1.5"
           >
-            <Link to={`/goods?${facet}=${id}`} className="hover:underline">
+            <Link to={goodsWith(facet, id)} className="hover:underline">
               {name}
             </Link>
             <span className="text-xs text-ink-2">{count}</span>

@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import type { RuleField } from '../../contract/rule-field';
-import { parseMoney, plainAmount } from '../../core/catalog/money';
+import { plainAmount } from '../../core/catalog/money';
 import {
   isCondition,
   isVariantGroup,
@@ -14,6 +14,7 @@ import {
 import { Choose } from '../ui/choose';
 import { Select } from '../ui/select';
 import { useState } from 'react';
+import { readNumber } from './read-number';
 
 interface Shared {
   fields: readonly RuleField[];
@@ -26,15 +27,15 @@ const matchWords = { all: 'all', any: 'any', none: 'none' };
 const pathKey = (path: readonly number[]) => path.join('.');
 
 function firstValue(field: RuleField, is: Operator): Condition['value'] {
+  if (field.type === 'yesNo' || is === 'filled' || is === 'empty') return null;
   if (field.type === 'choice') return [];
-  if (field.type === 'yesNo') return null;
   if (field.type === 'text') return '';
   if (is === 'between') return [0, 10_000];
   if (is === 'inLast') return 30;
   return field.type === 'money' ? 2_500 : 0;
 }
 
-function newCondition(field: RuleField): Condition {
+export function newCondition(field: RuleField): Condition {
   const is = field.operators[0]!.key;
   return { field: field.key, is, value: firstValue(field, is) };
 }
@@ -70,14 +71,8 @@ function NumberValue({
       onChange={(event) => {
         const text = event.target.value;
         setTyped(text);
-        const read = isMoney
-          ? parseMoney(text)
-          : isDate
-            ? Date.parse(text) / 1000
-            : /^\d+$/.test(text.trim())
-              ? Number(text)
-              : undefined;
-        if (read !== undefined && Number.isFinite(read)) change(read);
+        const read = readNumber(text, is === 'inLast' ? 'number' : field.type, parts);
+        if (read !== undefined) change(read);
       }}
       onBlur={() => setTyped(null)}
       className="rounded-lg border border-line bg-sheet px-2 py-1"
@@ -95,7 +90,7 @@ function Value({
   change: (value: Condition['value']) => void;
 }) {
   const { value, is } = condition;
-  if (field.type === 'yesNo') return null;
+  if (field.type === 'yesNo' || is === 'filled' || is === 'empty') return null;
   if (field.type === 'choice') {
     const chosen = Array.isArray(value) ? value.map(String) : [];
     return (
@@ -163,7 +158,7 @@ interface NodeProps<T> extends Shared {
   remove: () => void;
 }
 
-function ConditionRow({ node, path, change, remove, ...shared }: NodeProps<Condition>) {
+export function ConditionRow({ node, path, change, remove, ...shared }: NodeProps<Condition>) {
   const field = shared.fields.find(({ key }) => key === node.field);
   const problem = shared.problems.get(pathKey(path));
   const count = shared.counts.get(pathKey(path));
@@ -185,8 +180,8 @@ function ConditionRow({ node, path, change, remove, ...shared }: NodeProps<Condi
               choices={field.operators.map(({ key, words }) => ({ value: key, label: words }))}
               choose={(key) => {
                 const is = key as Operator;
-                const keeps =
-                  (is === 'between') === (node.is === 'between') && (is === 'inLast') === (node.is === 'inLast');
+                const form = (of: Operator) => (['between', 'inLast', 'filled', 'empty'].includes(of) ? of : 'one');
+                const keeps = form(is) === form(node.is);
                 change({ ...node, is, value: keeps ? node.value : firstValue(field, is) });
               }}
               className="!border-transparent !bg-transparent text-ink-2"

@@ -1,3 +1,5 @@
+import { readMeasure } from '../../core/catalog/units';
+
 /** What was typed into a field, as a value or as what is wrong with it. */
 export type Reading<T> = { value: T } | { problem: string };
 
@@ -15,4 +17,11 @@ export function readWholeOrNone(typed: string): Reading<number | null> {
 export function readPercent(typed: string): Reading<number> {
   const match = /^(\d+(?:[.,]\d{1,2})?)\s*%?$/.exec(typed.trim());
   return match ? { value: Math.round(Number(match[1]!.replace(',', '.')) * 100) } : { problem: 'Type a percentage.' };
+}
+
+/** Grams, from "350 g", "1.2 kg" or a number alone. */
+export function readWeight(typed: string): Reading<number | null> {
+  if (typed.trim() === '') return { value: null };
+  const read = readMeasure(/[a-z]/i.test(typed) ? typed : `${typed} g`, 'kg');
+  return 'problem' in read ? { problem: 'Type a weight, like 350 g or 1.2 kg.' } : { value: read.value as number };
 }

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { problemTypes } from '../../contract/problem';
 import type { Route } from '../../contract/route';
 import type { SessionRow } from '../database/people';
+import type { WriteLock } from '../jobs/write-lock';
 import { invalid, ProblemError } from '../problem';
 
 /** What a handler gets: the parsed request and who sent it. */
@@ -42,6 +43,9 @@ function refuseStrangers(request: Request, response: Response): void {
     });
 }
 
+/** What keeps writes apart: set by the application for all routers. */
+const writesOf = (request: Request) => request.app.locals.writes as WriteLock;
+
 /** Answers a route of the contract: signed-in check, parsing, calling, JSON. */
 export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   router: Router,
@@ -54,14 +58,16 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
     next();
   };
   const run: RequestHandler = async (request, response) => {
-    const result = await handle({
+    const call = {
       params: request.params as Record<string, string>,
       query: parse(route.query, request.query),
       body: parse(route.body, request.body),
       user: sessionOf(response)?.userId ?? '',
       request,
       response,
-    });
+    };
+    const waits = route.method !== 'GET' && route.waits !== false;
+    const result = waits ? await writesOf(request).shared(() => handle(call)) : await handle(call);
     response.set('Cache-Control', 'no-store').json(result);
   };
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';

@@ -143,7 +143,7 @@ test('when it is sold out, a product hides, comes last, or can be ordered', asyn
   const titles = ['Anna', 'Berta', 'Cora'];
   const [anna] = await Promise.all(titles.map((title) => addProduct(server, title)));
   const sold = await cells(anna!, { stock: 0 });
-  const all = (await server.call<{ rows: { id: string }[] }>('GET', '/api/goods')).body.rows;
+  const all = (await server.call<{ rows: { id: string }[] }>('POST', '/api/goods/list', {})).body.rows;
   for (const { id } of all) {
     const { body } = await server.call<ProductAnswer>('GET', `/api/products/${id}`);
     await patch(body, { standing: 'live', featured: body.product.title === 'Anna' });

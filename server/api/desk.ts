@@ -4,6 +4,7 @@ import { deskRoutes } from '../../contract/desk';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog } from '../catalog/catalog';
 import { findAnything } from '../catalog/groups';
+import { reverse } from '../catalog/history';
 import { review } from '../catalog/review';
 import { needsSetup, setUp } from '../catalog/set-up';
 import { listEditions } from '../database/editions';
@@ -71,8 +72,8 @@ export function deskApi(catalog: Catalog): Router {
     signInLimit,
   );
 
-  answer(router, deskRoutes.undo, ({ user }) => catalog.journal.undo(catalog.actor(user)).value);
-  answer(router, deskRoutes.redo, ({ user }) => catalog.journal.redo(catalog.actor(user)).value);
+  answer(router, deskRoutes.undo, ({ user }) => reverse(catalog, () => catalog.journal.nextUndo(user), user));
+  answer(router, deskRoutes.redo, ({ user }) => reverse(catalog, () => catalog.journal.nextRedo(user), user));
   answer(router, deskRoutes.find, ({ query }) => ({ found: findAnything(catalog, query.q) }));
   answer(router, deskRoutes.status, () => ({ changes: catalog.working.changed.size, edition: catalog.live.edition }));
   answer(router, deskRoutes.review, () => review(catalog));

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import type { Job } from '../../contract/bulk';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog, CatalogEvent } from '../catalog/catalog';
 import { ProblemError } from '../problem';
@@ -25,10 +26,13 @@ export function eventsApi(catalog: Catalog): Router {
       response.write(`event: ${type}\ndata: ${JSON.stringify(data)}\n\n`);
     };
     const beat = setInterval(() => response.write(': beat\n\n'), BEAT_MS);
+    const sendJob = (job: Job) => response.write(`event: job\ndata: ${JSON.stringify(job)}\n\n`);
     catalog.events.on('event', send);
+    catalog.events.on('job', sendJob);
     request.on('close', () => {
       clearInterval(beat);
       catalog.events.off('event', send);
+      catalog.events.off('job', sendJob);
     });
   });
   return router;

@@ -259,12 +259,17 @@ test('the list finds, narrows and counts working products, drafts too', async ()
   type List = {
     total: number;
     rows: { title: string }[];
-    facets: { key: string; values: { value: string; count: number }[] }[];
+    sections: { key: string; values: { value: string; count: number }[] }[];
+    looseEnds: { key: string; count: number }[];
+    sentence: string;
   };
-  const found = await server.call<List>('GET', '/api/goods?q=detla');
+  const list = (body: object) => server.call<List>('POST', '/api/goods/list', body);
+  const found = await list({ text: 'detla' });
   expect(found.body.rows.map((row) => row.title).sort()).toEqual(['Draft delta', 'Harrier delta']);
-  const drafts = await server.call<List>('GET', '/api/goods?standing=draft');
-  expect(drafts.body.total).toBe(1);
-  const standing = drafts.body.facets.find((facet) => facet.key === 'standing')!.values;
+  const rule = { match: 'all', of: [{ field: 'standing', is: 'anyOf', value: ['draft'] }] };
+  const drafts = await list({ rule });
+  expect([drafts.body.total, drafts.body.sentence]).toEqual([1, 'every product where standing is draft']);
+  const standing = drafts.body.sections.find((section) => section.key === 'standing')!.values;
   expect(standing).toContainEqual(expect.objectContaining({ value: 'live', count: 2 }));
+  expect(drafts.body.looseEnds).toContainEqual(expect.objectContaining({ key: 'noPicture', count: 1 }));
 });

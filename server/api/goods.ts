@@ -3,7 +3,9 @@ import multer from 'multer';
 import { goodsRoutes } from '../../contract/goods';
 import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
-import { goodsRows, memberships, productAnswer, productHistory } from '../catalog/goods';
+import { featuredRows, orderFeatured } from '../catalog/featured';
+import { goodsRows, memberships, productAnswer } from '../catalog/goods';
+import { productHistory } from '../catalog/history';
 import { goodsFields } from '../catalog/goods-fields';
 import { listGoods, matchingIds, whyListed } from '../catalog/goods-list';
 import { ruleFields } from '../catalog/groups';
@@ -27,6 +29,16 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.fields, () => ({ fields: ruleFields(goodsFields(catalog)) }));
   answer(router, goodsRoutes.why, ({ params, body }) => whyListed(catalog, params.id!, body.rule));
   answer(router, goodsRoutes.byIds, ({ body }) => ({ rows: goodsRows(catalog, body.ids) }));
+  answer(router, goodsRoutes.feature, async ({ body: { ids, featured }, user }) => {
+    const work = { what: 'bulk' as const, request: { do: 'featured' as const, featured }, ids };
+    catalog.jobs.doHere(work, user);
+    return { ok: true as const };
+  });
+  answer(router, goodsRoutes.featured, () => ({ rows: featuredRows(catalog) }));
+  answer(router, goodsRoutes.orderFeatured, ({ body, user }) => {
+    orderFeatured(catalog, user, body.ids);
+    return { ok: true as const };
+  });
   answer(router, goodsRoutes.create, ({ body, user }) => productAnswer(catalog, createProduct(catalog, user, body)));
   answer(router, goodsRoutes.get, ({ params }) => productAnswer(catalog, params.id!));
   answer(router, goodsRoutes.history, ({ params }) => productHistory(catalog, params.id!));

@@ -144,7 +144,7 @@ test('openapi describes the public API', async () => {
 });
 
 describe('strangers', () => {
-  test.each(['/api/goods', '/api/review', '/api/events', '/preview/'])('may not read %s', async (path) =>
+  test.each(['/api/goods/fields', '/api/review', '/api/events', '/preview/'])('may not read %s', async (path) =>
     expect((await server.raw(path)).status).toBe(401),
   );
 

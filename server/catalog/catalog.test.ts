@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { EMPTY_RULE } from '../../core/rules/rule';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -87,7 +88,7 @@ describe('a catalog that is opened again', () => {
           password: 'a long one',
         });
         const brands = ['Tern', 'Alula'].map((name) => namedOrNew(catalog, user, 'brand', name).id);
-        createCollection(catalog, user, { name: 'All', source: 'picked', picked: [] });
+        createCollection(catalog, user, { name: 'All', source: 'picked', picked: [], rule: EMPTY_RULE });
         // So many that a few changed ones do not outweigh the rest: the shops are then copied when opened.
         for (let i = 0; i < 10; i++) {
           const made = createProduct(catalog, user, { title: `Kite ${i}`, kind: 'physical', price: 150 + i });

@@ -1,5 +1,7 @@
 import { EventEmitter } from 'node:events';
 import { join } from 'node:path';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { Job } from '../../contract/bulk';
 import { openDatabase, type Db } from '../database/connection';
 import {
   readUntouchedProducts,
@@ -10,6 +12,8 @@ import {
 } from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
 import { readStock } from '../database/products';
+import { Jobs } from '../jobs/jobs';
+import { WriteLock } from '../jobs/write-lock';
 import { LiveShop } from './live';
 import { serialise, splitRef, WorkingCatalog, type StockMap } from './working';
 
@@ -20,6 +24,9 @@ export interface CatalogEvent {
   subjects: string[];
 }
 
+/** Products of a large change that are taken up before requests are answered again. */
+const FOLLOWED_AT_ONCE = 100;
+
 /** From so many documents on, an edition is a large one. */
 const MANY = 1_000;
 
@@ -29,7 +36,9 @@ export class Catalog {
   readonly journal: Journal;
   readonly working: WorkingCatalog;
   readonly live: LiveShop;
-  readonly events = new EventEmitter<{ event: [CatalogEvent] }>();
+  readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job] }>();
+  readonly writes = new WriteLock();
+  readonly jobs: Jobs;
   readonly mediaFolder: string;
   readonly filesFolder: string;
 
@@ -50,11 +59,25 @@ export class Catalog {
     const different = [...this.working.changed, ...this.working.withheld];
     if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);
     else this.live.load();
+    this.jobs = new Jobs(this, folder);
     this.journal.onChange(({ changeId, subjects }) => {
-      // What is no part of an edition, such as stock, holds in the live shop at once.
-      this.live.shop.refreshAll(this.working.refresh(subjects));
+      this.#refresh(subjects);
       this.events.emit('event', { type: 'changed', id: changeId, subjects });
     });
+  }
+
+  /** Takes up a change that was written elsewhere, a little at a time, so that requests are answered meanwhile. */
+  async follow(changeId: number, subjects: readonly string[]): Promise<void> {
+    for (let from = 0; from < subjects.length; from += FOLLOWED_AT_ONCE) {
+      this.#refresh(subjects.slice(from, from + FOLLOWED_AT_ONCE));
+      await nextTurn();
+    }
+    this.events.emit('event', { type: 'changed', id: changeId, subjects: [...subjects] });
+  }
+
+  #refresh(subjects: readonly string[]): void {
+    // What is no part of an edition, such as stock, holds in the live shop at once.
+    this.live.shop.refreshAll(this.working.refresh(subjects));
   }
 
   /** Seconds since 1970. */

@@ -5,7 +5,7 @@ import { productColumns, type ProductFields } from '../database/products';
 type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
 
 /** Fields of a product in words, as labels of changes and the history tell them. */
-export const fieldWords: Record<keyof Fields | 'leftOut', string> = {
+export const fieldWords: Record<keyof Fields | 'leftOut' | 'featuredPlace', string> = {
   leftOut: 'combinations left out',
   kind: 'kind',
   title: 'title',
@@ -14,6 +14,7 @@ export const fieldWords: Record<keyof Fields | 'leftOut', string> = {
   slug: 'address',
   standing: 'standing',
   featured: 'featured',
+  featuredPlace: 'place among featured ones',
   brandId: 'brand',
   categoryIds: 'categories',
   tagIds: 'tags',

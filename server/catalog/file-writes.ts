@@ -2,7 +2,7 @@ import { MAX_FILES, type FileRole, type ProductFile } from '../../core/catalog/f
 import { kindParts } from '../../core/catalog/kinds';
 import type { Product } from '../../core/catalog/product';
 import type { FieldError } from '../../contract/problem';
-import { updateProduct } from '../database/products';
+import { updateProduct } from '../database/put-products';
 import { newId } from '../ids';
 import { invalidField } from '../problem';
 import type { Catalog } from './catalog';

@@ -116,6 +116,10 @@ export function matchingIds(catalog: Catalog, { text, rule }: { text: string; ru
   return find(catalog, { text, rule, sort: '', offset: 0, limit: index.size }).slots.map((slot) => index.id(slot));
 }
 
+export function countMatching(catalog: Catalog, { text, rule }: { text: string; rule: Rule }): number {
+  return find(catalog, { text, rule, sort: 'newest', offset: 0, limit: 0 }).total;
+}
+
 /** True when a group "one variant where" stands outermost: then what variants have is asked of one and the same. */
 const asksOneVariant = (rule: Rule) => rule.match === 'all' && rule.of.some((node) => 'variants' in node);
 

@@ -1,5 +1,4 @@
 import { pickedParts } from '../../core/catalog/bundle';
-import { variantName } from '../../core/catalog/variants';
 import { relationKinds, type Product } from '../../core/catalog/product';
 import { phaseOf } from '../../core/catalog/standing';
 import { shopPrice } from '../../core/placement/shop-price';
@@ -12,7 +11,6 @@ import { explain } from '../../core/rules/explain';
 import type { goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';
-import { columnWords, opaqueColumns } from './field-words';
 import { placesBySlot } from './goods-fields';
 import { productOrRefuse } from './product-or-refuse';
 import { duplicatesOf } from '../database/products';
@@ -148,44 +146,5 @@ export function memberships(catalog: Catalog, id: string): AnswerOf<typeof goods
   collections.sort((a, b) => Number(b.isIn) - Number(a.isIn) || a.missing - b.missing);
   return {
     collections: collections.map((one) => ({ ...one, missing: Number.isFinite(one.missing) ? one.missing : null })),
-  };
-}
-
-const moneyColumns = new Set(['price', 'sale_price', 'cost']);
-
-/** What changed on a product, newest first, each with old and new values in words. */
-export function productHistory(catalog: Catalog, id: string): AnswerOf<typeof goodsRoutes.history> {
-  const product = catalog.working.products.get(id);
-  const subject = refOf('product', id);
-  const words = (column: string, value: unknown) => {
-    if (value === null || value === undefined) return '';
-    return moneyColumns.has(column)
-      ? (Number(value) / 100).toFixed(2)
-      : String(value)
-          .replace(/<[^>]*>/g, ' ')
-          .slice(0, 120);
-  };
-  return {
-    changes: catalog.journal.history(50, subject).map((change) => ({
-      ...change,
-      details: catalog.journal
-        .rowsOf(change.id, subject)
-        .flatMap(({ tableName, before, after }) => {
-          if (!before || !after) return [];
-          const variant = product?.variants.find((each) => each.id === (after.variant_id ?? after.id));
-          const of =
-            tableName === 'variant' || tableName === 'stock'
-              ? variantName(product?.options ?? [], variant ?? { values: [] })
-              : '';
-          return Object.keys(after)
-            .filter((column) => columnWords[column] && before[column] !== after[column])
-            .map((column) => ({
-              label: of ? `${columnWords[column]}, ${of}` : columnWords[column]!,
-              before: opaqueColumns.has(column) ? '' : words(column, before[column]),
-              after: opaqueColumns.has(column) ? 'changed' : words(column, after[column]),
-            }));
-        })
-        .slice(0, 20),
-    })),
   };
 }

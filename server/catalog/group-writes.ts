@@ -12,7 +12,8 @@ import {
   putCollection,
   putNamed,
 } from '../database/groups';
-import { productIdsIn, setProductCategories } from '../database/products';
+import { productIdsIn } from '../database/products';
+import { setProductCategories } from '../database/put-products';
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
@@ -124,7 +125,7 @@ export function addToCategory(catalog: Catalog, user: UserId, id: string, produc
 export function createCollection(
   catalog: Catalog,
   user: UserId,
-  { name, source, picked }: Pick<Collection, 'name' | 'source' | 'picked'>,
+  { name, source, picked, rule }: Pick<Collection, 'name' | 'source' | 'picked' | 'rule'>,
 ): string {
   const collection: Collection = {
     id: newId('collection'),
@@ -133,9 +134,12 @@ export function createCollection(
     text: '',
     source,
     picked: picked.filter((productId) => catalog.working.products.has(productId)),
-    rule: EMPTY_RULE,
+    rule: source === 'rule' ? rule : EMPTY_RULE,
     sort: 'newest',
   };
+  const problem =
+    collection.rule.of.length > 0 ? checkRule(collection.rule, catalog.working.shop.fields)[0] : undefined;
+  if (problem) throw invalidField(['rule'], problem.message);
   catalog.journal.change(`Added collection “${name}”`, catalog.actor(user), () =>
     putCollection(catalog.db, collection, catalog.working.shop.collections.size),
   );

@@ -1,5 +1,5 @@
 import type { Picture } from '../../core/catalog/product';
-import { setPictures } from '../database/products';
+import { setPictures } from '../database/put-products';
 import { newId } from '../ids';
 import type { StoredMedia } from '../pictures/store';
 import { clash, notFound } from '../problem';

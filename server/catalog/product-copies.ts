@@ -11,6 +11,7 @@ import {
 import { optionKeyWords } from '../../core/catalog/variants';
 import type { CopiedPart } from '../../contract/goods';
 import { isSlugTaken } from '../database/groups';
+import { type ProductFields } from '../database/products';
 import {
   insertProduct,
   setOptions,
@@ -19,8 +20,7 @@ import {
   setProductTags,
   setVariants,
   updateProduct,
-  type ProductFields,
-} from '../database/products';
+} from '../database/put-products';
 import { newId } from '../ids';
 import { invalidField } from '../problem';
 import type { Catalog } from './catalog';

@@ -10,17 +10,17 @@ import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
 import { isSlugTaken, keepRedirect } from '../database/groups';
+import { productColumns, type ProductFields } from '../database/products';
 import {
   deleteProduct,
   insertProduct,
-  productColumns,
   setProductCategories,
   setProductTags,
   setVariants,
   updateProduct,
-  type ProductFields,
-} from '../database/products';
+} from '../database/put-products';
 import { newId } from '../ids';
+import { sourcesOf } from '../jobs/work';
 import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';
 import { bundleProblems, refuseBecomingBundle } from './bundle-checks';
@@ -93,7 +93,8 @@ function refuseClash(catalog: Catalog, product: Product, seen: number, fields: F
   if (errors.length > 0) throw clash(errors);
 }
 
-function refuseUnknown(catalog: Catalog, fields: Fields): void {
+/** What is wrong with these fields because it names something that does not exist (any more). */
+export function refuseUnknown(catalog: Catalog, fields: Fields): FieldError[] {
   const { shop } = catalog.working;
   const errors: FieldError[] = [];
   if (fields.brandId && !shop.brands.has(fields.brandId))
@@ -109,7 +110,7 @@ function refuseUnknown(catalog: Catalog, fields: Fields): void {
     if (relation?.how === 'picked' && relation.ids.some((id) => !shop.products.has(id)))
       errors.push({ path: ['fields', kind], message: 'One of these products was deleted.' });
   }
-  if (errors.length > 0) throw invalid(errors);
+  return errors;
 }
 
 /** Asks before another kind loses something that was filled in. */
@@ -139,11 +140,14 @@ export function changeProduct(
   const { db } = catalog;
   const { categoryIds, tagIds, ...plain } = fields;
   if (plain.description !== undefined) plain.description = cleanRichText(plain.description);
-  refuseUnknown(catalog, fields);
+  const unknown = refuseUnknown(catalog, fields);
+  if (unknown.length > 0) throw invalid(unknown);
   refuseMisfits(catalog, product, fields);
   if (plain.slug && isSlugTaken(db, 'product', plain.slug, id))
     throw invalidField(['fields', 'slug'], 'Another product has this address already.');
   refuseClash(catalog, product, seen, fields);
+  if (plain.featured && !product.featured)
+    (plain as Partial<ProductFields>).featuredPlace = sourcesOf(db, catalog.now).nextFeaturedPlace;
   const isUnseen = !catalog.live.hashes.has(`product:${id}`);
   catalog.journal.change(updateLabel(product, typed), catalog.actor(user), () => {
     const isSlugOfTitle = product.slug.replace(/-\d+$/, '') === slugFrom(product.title);

@@ -1,7 +1,7 @@
 import type { StockReason, stockRoutes } from '../../contract/stock';
 import type { FieldError } from '../../contract/problem';
 import type { AnswerOf, BodyOf } from '../../contract/route';
-import { setVariants } from '../database/products';
+import { setVariants } from '../database/put-products';
 import { invalid, notFound } from '../problem';
 import type { Catalog } from './catalog';
 import { productOrRefuse, type UserId } from './product-or-refuse';

@@ -15,7 +15,7 @@ import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
 import { isOptionList } from '../database/option-lists';
-import { setOptions, setVariants, updateProduct } from '../database/products';
+import { setOptions, setVariants, updateProduct } from '../database/put-products';
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation, notFound } from '../problem';
 import type { Catalog } from './catalog';

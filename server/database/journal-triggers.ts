@@ -29,6 +29,7 @@ export const journaledTables: readonly JournaledTable[] = [
   { name: 'menu_item', subjectKind: 'menu' },
   { name: 'setting', subjectKind: 'settings' },
   { name: 'redirect', subjectKind: 'redirect' },
+  { name: 'view', subjectKind: 'view', subjectColumn: 'id' },
 ];
 
 export interface TableColumns {

@@ -1,4 +1,5 @@
 import type { Db } from './connection';
+import { statement } from './statements';
 import { columnsOf, journaledTables, rowJson, type TableColumns } from './journal-triggers';
 
 export interface Actor {
@@ -58,25 +59,57 @@ export class Journal {
     this.#listeners.push(listener);
   }
 
-  /** Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind. */
-  change<T>(label: string, actor: Actor, write: () => T): ChangeResult<T> {
+  /**
+   * Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind. A label
+   * that depends on what was written is asked for afterwards.
+   */
+  change<T>(label: string | (() => string), actor: Actor, write: () => T): ChangeResult<T> {
     return this.#commit({ label, kind: 'edit', of: null }, actor, write);
   }
 
   /** Takes back the person's latest change that still stands. */
   undo(actor: Actor): ChangeResult<ChangeRow> {
+    return this.#reverse(this.nextUndo(actor.userId), 'undo', actor);
+  }
+
+  /** Does again what the person undid last, unless they have changed something since. */
+  redo(actor: Actor): ChangeResult<ChangeRow> {
+    return this.#reverse(this.nextRedo(actor.userId), 'redo', actor);
+  }
+
+  /** Takes back one change, whoever made it and whatever came after: refused where the same rows were touched again. */
+  undoOne(id: number, actor: Actor): ChangeResult<ChangeRow> {
+    const target = this.db.prepare(`SELECT kind, undone FROM change WHERE id = ?`).get(id) as
+      { kind: ChangeRow['kind']; undone: number } | undefined;
+    if (!target) throw new CannotUndoError('There is no such change.');
+    if (target.kind !== 'edit') throw new CannotUndoError('This took a change back; take up that change instead.');
+    return this.#reverse(id, target.undone === 1 ? 'redo' : 'undo', actor);
+  }
+
+  /** One change; undefined when there is none of this id. */
+  one(id: number): ChangeRow | undefined {
+    return this.#rows(`change.id = @id`, { id, limit: 1 })[0];
+  }
+
+  /** How many rows a change touched. */
+  sizeOf(changeId: number): number {
+    return this.db.prepare(`SELECT count(*) FROM journal WHERE change_id = ?`).pluck().get(changeId) as number;
+  }
+
+  /** The change that undo would take back. */
+  nextUndo(userId: string | null): number {
     const target = this.db
       .prepare(
         `SELECT id FROM change WHERE kind = 'edit' AND undone = 0 AND user_id IS ?
          ORDER BY id DESC LIMIT 1`,
       )
-      .get(actor.userId) as { id: number } | undefined;
+      .get(userId) as { id: number } | undefined;
     if (!target) throw new CannotUndoError('There is nothing to undo.');
-    return this.#reverse(target.id, 'undo', actor);
+    return target.id;
   }
 
-  /** Does again what the person undid last, unless they have changed something since. */
-  redo(actor: Actor): ChangeResult<ChangeRow> {
+  /** The change that redo would do again. */
+  nextRedo(userId: string | null): number {
     const target = this.db
       .prepare(
         `SELECT target.id FROM change AS target JOIN change AS undo ON undo.of_change = target.id AND undo.kind = 'undo'
@@ -84,21 +117,31 @@ export class Journal {
            AND undo.id > (SELECT coalesce(max(id), 0) FROM change WHERE kind = 'edit' AND user_id IS @user)
          ORDER BY undo.id DESC LIMIT 1`,
       )
-      .get({ user: actor.userId }) as { id: number } | undefined;
+      .get({ user: userId }) as { id: number } | undefined;
     if (!target) throw new CannotUndoError('There is nothing to redo.');
-    return this.#reverse(target.id, 'redo', actor);
+    return target.id;
   }
 
   /** The latest changes, newest first; of one subject when told. */
   history(limit: number, subject?: string): ChangeRow[] {
+    return subject === undefined
+      ? this.#rows(`1`, { limit })
+      : this.#rows(`change.id IN (SELECT change_id FROM journal WHERE subject = @subject)`, { limit, subject });
+  }
+
+  /** Changes before one of them, newest first: for reading further back. */
+  historyBefore(id: number, limit: number): ChangeRow[] {
+    return this.#rows(`change.id < @id`, { id, limit });
+  }
+
+  #rows(where: string, values: { limit: number; id?: number; subject?: string }): ChangeRow[] {
     const rows = this.db
       .prepare(
         `SELECT change.id, change.at, user.name AS userName, change.label, change.kind, change.undone
          FROM change LEFT JOIN user ON user.id = change.user_id
-         WHERE @subject IS NULL OR change.id IN (SELECT change_id FROM journal WHERE subject = @subject)
-         ORDER BY change.id DESC LIMIT @limit`,
+         WHERE ${where} ORDER BY change.id DESC LIMIT @limit`,
       )
-      .all({ subject: subject ?? null, limit }) as (Omit<ChangeRow, 'undone'> & { undone: number })[];
+      .all(values) as (Omit<ChangeRow, 'undone'> & { undone: number })[];
     return rows.map((row) => ({ ...row, undone: row.undone === 1 }));
   }
 
@@ -144,21 +187,24 @@ export class Journal {
   }
 
   #commit<T>(
-    change: { label: string; kind: ChangeRow['kind']; of: number | null },
+    change: { label: string | (() => string); kind: ChangeRow['kind']; of: number | null },
     actor: Actor,
     write: () => T,
   ): ChangeResult<T> {
     const { db } = this;
+    const { label } = change;
     const result = db
       .transaction((): ChangeResult<T> => {
         const changeId = Number(
           db
             .prepare(`INSERT INTO change (at, user_id, label, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
-            .run(actor.at, actor.userId, change.label, change.kind, change.of).lastInsertRowid,
+            .run(actor.at, actor.userId, typeof label === 'string' ? label : '', change.kind, change.of)
+            .lastInsertRowid,
         );
         db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(changeId);
         const value = write();
         db.prepare(`DELETE FROM current_change`).run();
+        if (typeof label !== 'string') db.prepare(`UPDATE change SET label = ? WHERE id = ?`).run(label(), changeId);
         const subjects = db
           .prepare(`SELECT DISTINCT subject FROM journal WHERE change_id = ?`)
           .pluck()
@@ -232,8 +278,7 @@ export class Journal {
 
   #readRow(table: string, like: Record<string, unknown>): Record<string, unknown> | null {
     const { where, values } = this.#keyOf(table, like);
-    const json = this.db
-      .prepare(`SELECT ${rowJson(this.#columns.get(table)!, table)} FROM ${table} WHERE ${where}`)
+    const json = statement(this.db, `SELECT ${rowJson(this.#columns.get(table)!, table)} FROM ${table} WHERE ${where}`)
       .pluck()
       .get(...values) as string | undefined;
     return parsed(json ?? null);
@@ -243,19 +288,20 @@ export class Journal {
     const { all } = this.#columns.get(table)!;
     const { where, values } = this.#keyOf(table, like);
     if (!to) {
-      this.db.prepare(`DELETE FROM ${table} WHERE ${where}`).run(...values);
+      statement(this.db, `DELETE FROM ${table} WHERE ${where}`).run(...values);
       return;
     }
-    const isThere = this.db.prepare(`SELECT 1 FROM ${table} WHERE ${where}`).get(...values) !== undefined;
+    const isThere = statement(this.db, `SELECT 1 FROM ${table} WHERE ${where}`).get(...values) !== undefined;
     const content = all.map((name) => to[name] ?? null);
     if (isThere)
-      this.db
-        .prepare(`UPDATE ${table} SET ${all.map((name) => `${name} = ?`).join(', ')} WHERE ${where}`)
-        .run(...content, ...values);
+      statement(this.db, `UPDATE ${table} SET ${all.map((name) => `${name} = ?`).join(', ')} WHERE ${where}`).run(
+        ...content,
+        ...values,
+      );
     else
-      this.db
-        .prepare(`INSERT INTO ${table} (${all.join(', ')}) VALUES (${all.map(() => '?').join(', ')})`)
-        .run(...content);
+      statement(this.db, `INSERT INTO ${table} (${all.join(', ')}) VALUES (${all.map(() => '?').join(', ')})`).run(
+        ...content,
+      );
   }
 }
 

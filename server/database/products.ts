@@ -129,6 +129,7 @@ export const productColumns: Record<keyof ProductFields, ProductColumn> = {
   slug: { column: 'slug' },
   standing: { column: 'standing' },
   featured: { column: 'featured', as: 'flag' },
+  featuredPlace: { column: 'featured_place' },
   brandId: { column: 'brand_id' },
   leftOut: { column: 'left_out', as: 'json' },
   saleFrom: { column: 'sale_from' },
@@ -163,7 +164,7 @@ export const productColumns: Record<keyof ProductFields, ProductColumn> = {
   stepUp: { column: 'step_up', as: 'json' },
   similar: { column: 'similar', as: 'json' },
 };
-const productFieldNames = Object.keys(productColumns) as (keyof ProductFields)[];
+export const productFieldNames = Object.keys(productColumns) as (keyof ProductFields)[];
 
 /** JSON texts that many products share are read once. */
 const sharedTexts = new Map(
@@ -176,7 +177,7 @@ function fromColumn(value: unknown, as: ProductColumn['as']): unknown {
   return sharedTexts.get(value as string) ?? JSON.parse(value as string);
 }
 
-function toColumn(value: unknown, as: ProductColumn['as']): unknown {
+export function toColumn(value: unknown, as: ProductColumn['as']): unknown {
   if (as === 'flag') return Number(value);
   return as === 'json' && value !== null ? canonicalJson(value) : value;
 }
@@ -203,6 +204,7 @@ function productOf(
     slug: read('slug') as Product['slug'],
     standing: read('standing') as Product['standing'],
     featured: read('featured') as Product['featured'],
+    featuredPlace: read('featuredPlace') as Product['featuredPlace'],
     brandId: read('brandId') as Product['brandId'],
     leftOut: read('leftOut') as Product['leftOut'],
     saleFrom: read('saleFrom') as Product['saleFrom'],
@@ -241,119 +243,6 @@ function productOf(
     pictures,
     created: row.created,
   };
-}
-
-/** Adds a product; fields that are not given are what the database takes for usual. */
-export function insertProduct(db: Db, id: string, fields: Partial<ProductFields>, created: string): void {
-  const names = productFieldNames.filter((name) => fields[name] !== undefined);
-  db.prepare(
-    `INSERT INTO product (id, created, ${names.map((name) => productColumns[name].column).join(', ')})
-     VALUES (?, ?, ${names.map(() => '?').join(', ')})`,
-  ).run(id, created, ...names.map((name) => toColumn(fields[name], productColumns[name].as)));
-}
-
-export function updateProduct(db: Db, id: string, fields: Partial<ProductFields>): void {
-  const names = productFieldNames.filter((name) => fields[name] !== undefined);
-  if (names.length === 0) return;
-  db.prepare(
-    `UPDATE product SET ${names.map((name) => `${productColumns[name].column} = ?`).join(', ')} WHERE id = ?`,
-  ).run(...names.map((name) => toColumn(fields[name], productColumns[name].as)), id);
-}
-
-export function deleteProduct(db: Db, id: string): void {
-  db.prepare(`DELETE FROM product WHERE id = ?`).run(id);
-}
-
-export function setProductCategories(db: Db, id: string, categoryIds: readonly string[]): void {
-  const list = JSON.stringify(categoryIds);
-  db.prepare(
-    `DELETE FROM product_category WHERE product_id = ? AND category_id NOT IN (SELECT value FROM json_each(?))`,
-  ).run(id, list);
-  const put = db.prepare(
-    `INSERT INTO product_category (product_id, category_id, position) VALUES (?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position`,
-  );
-  categoryIds.forEach((categoryId, position) => put.run(id, categoryId, position));
-}
-
-export function setProductTags(db: Db, id: string, tagIds: readonly string[]): void {
-  const list = JSON.stringify(tagIds);
-  db.prepare(`DELETE FROM product_tag WHERE product_id = ? AND tag_id NOT IN (SELECT value FROM json_each(?))`).run(
-    id,
-    list,
-  );
-  const put = db.prepare(`INSERT INTO product_tag (product_id, tag_id) VALUES (?, ?) ON CONFLICT DO NOTHING`);
-  for (const tagId of tagIds) put.run(id, tagId);
-}
-
-/** Makes the options of a product exactly these. Variants are another matter: see `setVariants`. */
-export function setOptions(db: Db, id: string, options: readonly Option[]): void {
-  const keep = JSON.stringify(options.map((option) => option.id));
-  const keepValues = JSON.stringify(options.flatMap((option) => option.values.map((value) => value.id)));
-  db.prepare(`DELETE FROM option_value WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(
-    id,
-    keepValues,
-  );
-  db.prepare(`DELETE FROM option WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
-  const putOption = db.prepare(
-    `INSERT INTO option (id, product_id, position, name, list_id) VALUES (?, ?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name, list_id = excluded.list_id`,
-  );
-  const putValue = db.prepare(
-    `INSERT INTO option_value (id, product_id, option_id, position, name, swatch, picture_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position, name = excluded.name, swatch = excluded.swatch,
-       picture_id = excluded.picture_id`,
-  );
-  options.forEach((option, position) => {
-    putOption.run(option.id, id, position, option.name, option.listId);
-    option.values.forEach((value, place) =>
-      putValue.run(value.id, id, option.id, place, value.name, value.swatch, value.pictureId),
-    );
-  });
-}
-
-/**
- * Makes the variants of a product exactly these, in this order, with their stock. `changed`: ids of those that are not as
- * they were; the others are left alone.
- */
-export function setVariants(db: Db, id: string, variants: readonly Variant[], changed?: ReadonlySet<string>): void {
-  const keep = JSON.stringify(variants.map((variant) => variant.id));
-  db.prepare(`DELETE FROM variant WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
-  const put = db.prepare(
-    `INSERT INTO variant (id, product_id, position, value_ids, sku, price, sale_price, cost, picture_id, barcode,
-       supplier_number, warn_at, content, weight, size, package_sort, dispatch_days)
-     VALUES (@id, @productId, @position, @valueIds, @sku, @price, @salePrice, @cost, @pictureId, @barcode,
-       @supplierNumber, @warnAt, @content, @weight, @size, @packageSort, @dispatchDays)
-     ON CONFLICT DO UPDATE SET position = excluded.position, value_ids = excluded.value_ids, sku = excluded.sku,
-       price = excluded.price, sale_price = excluded.sale_price, cost = excluded.cost, picture_id = excluded.picture_id,
-       barcode = excluded.barcode, supplier_number = excluded.supplier_number, warn_at = excluded.warn_at,
-       content = excluded.content, weight = excluded.weight, size = excluded.size,
-       package_sort = excluded.package_sort, dispatch_days = excluded.dispatch_days`,
-  );
-  const putStock = db.prepare(
-    `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
-     ON CONFLICT DO UPDATE SET count = excluded.count`,
-  );
-  variants.forEach((variant, position) => {
-    if (changed && !changed.has(variant.id)) return;
-    const { values, stock, size, ...plain } = variant;
-    put.run({ ...plain, size: toColumn(size, 'json'), productId: id, position, valueIds: JSON.stringify(values) });
-    putStock.run(variant.id, id, stock);
-  });
-}
-
-export function setPictures(db: Db, id: string, pictures: readonly Picture[]): void {
-  const keep = JSON.stringify(pictures.map((picture) => picture.id));
-  db.prepare(`DELETE FROM picture WHERE product_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(id, keep);
-  const put = db.prepare(
-    `INSERT INTO picture (id, product_id, position, media_hash, alt, focus_x, focus_y, fit) VALUES (?, ?, ?, ?, ?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET position = excluded.position, media_hash = excluded.media_hash, alt = excluded.alt,
-       focus_x = excluded.focus_x, focus_y = excluded.focus_y, fit = excluded.fit`,
-  );
-  pictures.forEach(({ id: pictureId, media, alt, focus, fit }, position) =>
-    put.run(pictureId, id, position, media, alt, focus.x, focus.y, fit),
-  );
 }
 
 /** Pieces left of every variant, those included that only an edition still knows. */

@@ -4,7 +4,8 @@ import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import { copiedPartSchema, type CopiedPart } from '../../../contract/goods';
 import { call, wordsOf } from '../../api';
-import { useTrayRows, useUndo } from '../../frame/queries';
+import { useWhich } from '../../bulk/queries';
+import { useUndo } from '../../frame/queries';
 import { useTray } from '../../frame/tray-store';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
@@ -30,7 +31,7 @@ interface Props {
 export function CopyParts({ id, title, close }: Props) {
   const to = useTray().filter((other) => other !== id);
   const [parts, setParts] = useState<CopiedPart[]>([]);
-  const { data } = useTrayRows(to);
+  const { data } = useWhich({ ids: to }, 12, to.length > 0);
   const { undo } = useUndo();
   const copy = useMutation({
     mutationFn: () => call(routes.goods.copyParts, { params: { id }, body: { to, parts } }),

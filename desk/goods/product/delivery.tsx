@@ -1,10 +1,10 @@
 import type { ProductAnswer } from '../../../contract/goods';
 import type { PackageSize } from '../../../core/catalog/product';
-import { packageWords, readMeasure, readSize, weightWords } from '../../../core/catalog/units';
+import { packageWords, readSize, weightWords } from '../../../core/catalog/units';
 import type { Autosave } from '../../use-autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
-import { readWholeOrNone } from '../../ui/readings';
+import { readWeight, readWholeOrNone } from '../../ui/readings';
 import { fieldOf } from './fields';
 import { Part } from './part';
 
@@ -24,11 +24,7 @@ export function Delivery({ answer: { product }, save }: { answer: ProductAnswer;
           label="Weight"
           hint="350 g or 1.2 kg"
           shown={weight.value === null ? '' : weightWords(weight.value)}
-          read={(typed) => {
-            if (typed.trim() === '') return { value: null };
-            const read = readMeasure(/[a-z]/i.test(typed) ? typed : `${typed} g`, 'kg');
-            return 'problem' in read ? { problem: 'Type a weight, like 350 g or 1.2 kg.' } : read;
-          }}
+          read={readWeight}
           error={weight.error}
           unsaved={weight.unsaved}
           change={(value) => weight.change(value as number | null)}

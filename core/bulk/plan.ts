@@ -1,0 +1,23 @@
+import type { Product } from '../catalog/product';
+import type { SpecSheet } from '../catalog/spec';
+import type { Settings } from '../placement/page';
+
+/** What plans need to know beside the product. */
+export interface BulkSources {
+  /** seconds since 1970 */
+  now: number;
+  settings: Pick<Settings, 'taxRate' | 'reducedTaxRate' | 'taxIncluded' | 'currency'>;
+  sheets: ReadonlyMap<string, SpecSheet>;
+  /** behind all products that are featured already */
+  nextFeaturedPlace: number;
+}
+
+/** What a bulk action makes of one product. A product that stays as it is, is answered itself. */
+export type BulkPlan =
+  | { after: Product; notes?: readonly string[] }
+  /** it cannot be done, for a reason in plain words; the product stays as it is */
+  | { problem: string }
+  | { deleted: true };
+
+/** One thing that can be done to many products at once: pure, so that the preview and the doing are one. */
+export type Planner<Request> = (product: Product, request: Request, sources: BulkSources) => BulkPlan;

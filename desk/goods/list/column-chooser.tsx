@@ -1,0 +1,69 @@
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { Columns3, LayoutGrid, List } from 'lucide-react';
+import { useState } from 'react';
+import type { RuleField } from '../../../contract/rule-field';
+import { fold } from '../../../core/catalog/identity';
+import { Button } from '../../ui/button';
+import { Tick } from '../../ui/tick';
+import { listColumns, widthOf, type ListColumn } from './columns';
+
+interface Props {
+  columns: readonly ListColumn[];
+  fields: readonly RuleField[];
+  isCards: boolean;
+  setCards: (isCards: boolean) => void;
+}
+
+/** Rows or cards, and which columns the rows have. */
+export function ColumnChooser({ columns, fields, isCards, setCards }: Props) {
+  const [typed, setTyped] = useState('');
+  const has = (key: string) => columns.some((column) => column.key === key);
+  const shown = fields.filter(({ key, label }) => key !== 'title' && fold(label).includes(fold(typed).trim()));
+  const toggle = (key: string) =>
+    listColumns.set(
+      has(key) ? columns.filter((column) => column.key !== key) : [...columns, { key, width: widthOf(key) }],
+    );
+  return (
+    <span className="flex items-center">
+      <button
+        type="button"
+        onClick={() => setCards(!isCards)}
+        aria-pressed={isCards}
+        aria-label={isCards ? 'Show as rows' : 'Show as cards'}
+        title={isCards ? 'Show as rows' : 'Show as cards'}
+        className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
+      >
+        {isCards ? <List size={16} aria-hidden="true" /> : <LayoutGrid size={16} aria-hidden="true" />}
+      </button>
+      {!isCards && (
+        <Popover>
+          <PopoverButton
+            aria-label="Choose columns"
+            title="Choose columns"
+            className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
+          >
+            <Columns3 size={16} aria-hidden="true" />
+          </PopoverButton>
+          <PopoverPanel anchor={{ to: 'bottom end', gap: 6 }} className="sheet z-40 w-60 p-3 shadow-xl">
+            <input
+              aria-label="Find a column"
+              placeholder="Find a column"
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+              className="field mb-1.5 w-full"
+            />
+            <div className="max-h-72 overflow-y-auto">
+              {shown.map(({ key, label }) => (
+                <Tick key={key} label={label} checked={has(key)} change={() => toggle(key)} />
+              ))}
+            </div>
+            <p className="mt-1.5 text-xs text-ink-2">Drag a head to move its column, its right edge for its width.</p>
+            <Button look="bare" className="mt-1" onClick={listColumns.asUsual}>
+              As it was at first
+            </Button>
+          </PopoverPanel>
+        </Popover>
+      )}
+    </span>
+  );
+}

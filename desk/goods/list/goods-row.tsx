@@ -1,0 +1,155 @@
+import clsx from 'clsx';
+import { Star } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { routes } from '../../../contract';
+import type { RuleField } from '../../../contract/rule-field';
+import { formatPriceRange } from '../../../core/catalog/money';
+import { call, wordsOf } from '../../api';
+import { dragsGoods } from '../../ui/goods-drag';
+import { LifeTag } from '../../ui/swing-tag';
+import { Places } from '../../ui/places';
+import { Thumb } from '../../ui/thumb';
+import type { GoodsAsked, ListedRow } from '../queries';
+import { gridOf, isRight, type ListColumn } from './columns';
+import { Marked } from './marked';
+import { PickBox } from './pick-box';
+import type { QuickField } from './quick-edit';
+import { WhyListed } from './why-listed';
+
+const FULL_BAR = 60;
+
+function Stock({ stock }: { stock: number | null }) {
+  const share = stock === null ? 1 : Math.min(1, stock / FULL_BAR);
+  return (
+    <span className="flex items-center justify-end gap-2">
+      <span title={stock === null ? 'not counted' : undefined}>{stock ?? '∞'}</span>
+      <span className="h-[5px] w-11 rounded-full bg-hair" aria-hidden="true">
+        <span
+          className={clsx('block h-full rounded-full', share < 0.08 ? 'bg-rose' : 'bg-petrol')}
+          style={{ width: `${share * 100}%` }}
+        />
+      </span>
+    </span>
+  );
+}
+
+/** Featured is written at once: it is one click, and the next takes it back. */
+function FeaturedStar({ row }: { row: ListedRow }) {
+  const set = () =>
+    call(routes.goods.feature, { body: { ids: [row.id], featured: !row.featured } }).catch((error: unknown) =>
+      toast.error(wordsOf(error)),
+    );
+  return (
+    <button
+      type="button"
+      aria-pressed={row.featured}
+      aria-label={`${row.title} featured`}
+      title={row.featured ? 'Featured: click to end it' : 'Feature it'}
+      onClick={() => void set()}
+      className={clsx(
+        'shrink-0 rounded p-0.5',
+        !row.featured && 'opacity-0 focus-visible:opacity-100 group-hover:opacity-60',
+      )}
+    >
+      <Star size={11} className={row.featured ? 'fill-marigold text-marigold' : 'text-ink-2'} aria-hidden="true" />
+    </button>
+  );
+}
+
+interface Props {
+  row: ListedRow;
+  currency: string;
+  columns: readonly ListColumn[];
+  fields: readonly RuleField[];
+  asked: GoodsAsked;
+  isInTray: boolean;
+  isActive: boolean;
+  pick: (isRange: boolean) => void;
+  activate: () => void;
+  edit: (field: QuickField) => void;
+}
+
+export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isActive, pick, activate, edit }: Props) {
+  const quick = (field: QuickField, label: string, children: ReactNode) => (
+    <button
+      type="button"
+      data-quick={field}
+      onClick={() => edit(field)}
+      aria-label={`Change the ${field} of ${row.title}: ${label}`}
+      className="max-w-full rounded-md px-1 -mx-1 hover:bg-sheet hover:ring-1 hover:ring-line"
+    >
+      {children}
+    </button>
+  );
+  const cell = (key: string, words: string): ReactNode => {
+    switch (key) {
+      case 'standing':
+        return quick('standing', row.life, <LifeTag life={row.life} />);
+      case 'price': {
+        const range = formatPriceRange(row.price.min, row.price.max, currency);
+        return quick('price', range, range);
+      }
+      case 'stock':
+        return quick('stock', String(row.stock ?? 'not counted'), <Stock stock={row.stock} />);
+      case 'places':
+        return <Places count={row.places} />;
+      case 'margin':
+        return row.margin === null ? (
+          '–'
+        ) : (
+          <span className={clsx(row.margin < 0 && 'font-semibold text-rose')}>{Math.round(row.margin / 100)}%</span>
+        );
+      default:
+        return <span title={words}>{words}</span>;
+    }
+  };
+  return (
+    <div
+      role="row"
+      aria-selected={isInTray}
+      data-row={row.id}
+      onMouseEnter={activate}
+      style={{ gridTemplateColumns: gridOf(columns) }}
+      className={clsx(
+        'goods-grid group h-[46px] border-b border-hair',
+        isInTray ? 'bg-marigold-soft/60' : isActive && 'bg-sunk/50',
+      )}
+    >
+      <span role="gridcell">
+        <PickBox title={row.title} isInTray={isInTray} pick={pick} />
+      </span>
+      <span role="gridcell" className="flex min-w-0 items-center gap-2.5" data-quick="title">
+        <span {...dragsGoods(() => [row.id])} className="shrink-0 cursor-grab">
+          <Thumb src={row.thumbnail} frame={row.frame} />
+        </span>
+        <span className="min-w-0">
+          <span className="flex items-center gap-1">
+            <Link to={`/goods/${row.id}`} className="truncate font-semibold hover:underline" title={row.title}>
+              <Marked text={row.title} words={asked.text} />
+            </Link>
+            <FeaturedStar row={row} />
+            {asked.rule.of.length > 0 && isActive && (
+              <WhyListed id={row.id} title={row.title} rule={asked.rule} text={asked.text} />
+            )}
+          </span>
+          <span className="block truncate text-xs text-ink-2">
+            {[row.brand, `${row.variantCount} ${row.variantCount === 1 ? 'variant' : 'variants'}`]
+              .filter(Boolean)
+              .join(' · ')}
+          </span>
+        </span>
+      </span>
+      {columns.map(({ key }) => {
+        const type = fields.find((field) => field.key === key)?.type;
+        const at = asked.columns.indexOf(key);
+        return (
+          <span key={key} role="gridcell" className={clsx('narrow min-w-0 truncate', isRight(type) && 'text-right')}>
+            {cell(key, row.cells[at] ?? '')}
+          </span>
+        );
+      })}
+    </div>
+  );
+}

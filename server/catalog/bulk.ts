@@ -1,0 +1,97 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/actions';
+import { changeLines, type NamesOf } from '../../core/bulk/changes';
+import type { Product } from '../../core/catalog/product';
+import { mediaUrl } from '../../core/placement/card';
+import type { bulkRoutes, Job, Which } from '../../contract/bulk';
+import type { FieldError } from '../../contract/problem';
+import type { AnswerOf, BodyOf } from '../../contract/route';
+import { sourcesOf } from '../jobs/work';
+import { invalid, invalidField } from '../problem';
+import type { Catalog } from './catalog';
+import { matchingIds } from './goods-list';
+import { refuseUnknown } from './product-writes';
+import type { UserId } from './product-or-refuse';
+
+/** Products that are planned before other requests are answered. */
+const PLANNED_AT_ONCE = 1_000;
+
+/** The products that are meant, each once, in the order in which they were picked. */
+export function productsOf(catalog: Catalog, { ids, matching }: Which): Product[] {
+  const all = matching ? new Set([...ids, ...matchingIds(catalog, matching)]) : new Set(ids);
+  return [...all].flatMap((id) => catalog.working.products.get(id) ?? []);
+}
+
+function namesOf(catalog: Catalog): NamesOf {
+  const { shop } = catalog.working;
+  const nameIn = (map: ReadonlyMap<string, { name: string }>) => (id: string) => map.get(id)?.name ?? 'deleted';
+  return {
+    brand: nameIn(shop.brands),
+    category: nameIn(shop.categories),
+    tag: nameIn(shop.tags),
+    sheets: shop.specSheets,
+    currency: shop.settings.currency,
+    timeZone: shop.settings.timeZone,
+  };
+}
+
+/** What no product could be given, because it does not exist (any more). */
+function refuseDeleted(catalog: Catalog, request: BulkRequest): void {
+  const errors: FieldError[] = refuseUnknown(catalog, {
+    ...(request.do === 'brand' ? { brandId: request.id } : {}),
+    ...(request.do === 'categories' && request.how !== 'remove' ? { categoryIds: request.ids } : {}),
+    ...(request.do === 'tags' && request.how !== 'remove' ? { tagIds: request.ids } : {}),
+    ...(request.do === 'specs' ? { specSheetId: request.sheetId } : {}),
+  });
+  if (errors.length > 0) throw invalid(errors.map(({ message }) => ({ path: ['request'], message })));
+}
+
+/** What a bulk action would make of products. */
+export async function previewBulk(
+  catalog: Catalog,
+  { which, request, offset, limit, only }: BodyOf<typeof bulkRoutes.preview>,
+): Promise<AnswerOf<typeof bulkRoutes.preview>> {
+  refuseDeleted(catalog, request);
+  const products = productsOf(catalog, which);
+  const sources = sourcesOf(catalog.db, catalog.now);
+  const names = namesOf(catalog);
+  const rows: AnswerOf<typeof bulkRoutes.preview>['rows'] = [];
+  let [changing, failing, met] = [0, 0, 0];
+  for (const [i, product] of products.entries()) {
+    if (i % PLANNED_AT_ONCE === PLANNED_AT_ONCE - 1) await nextTurn();
+    const plan = planOf(product, request, sources);
+    const problem = 'problem' in plan ? plan.problem : null;
+    const isChanging = isChange(product, plan);
+    if (isChanging) changing++;
+    if (problem !== null) failing++;
+    const isWanted = only === 'all' || (only === 'changing' ? isChanging : problem !== null);
+    if (!isWanted || met++ < offset || rows.length >= limit) continue;
+    const face = product.pictures[0];
+    rows.push({
+      id: product.id,
+      title: product.title,
+      thumbnail: face ? mediaUrl(face.media, 160) : null,
+      lines:
+        'after' in plan
+          ? changeLines(product, plan.after, names)
+          : 'deleted' in plan
+            ? [{ label: 'Product', before: product.title, after: 'deleted' }]
+            : [],
+      notes: 'after' in plan ? [...(plan.notes ?? [])] : [],
+      problem,
+    });
+  }
+  return { total: products.length, changing, failing, rows };
+}
+
+/** Does something to many products, as one change. */
+export async function runBulk(
+  catalog: Catalog,
+  user: UserId,
+  { which, request }: BodyOf<typeof bulkRoutes.run>,
+): Promise<Job> {
+  refuseDeleted(catalog, request);
+  const ids = productsOf(catalog, which).map(({ id }) => id);
+  if (ids.length === 0) throw invalidField(['which'], 'Pick at least one product.');
+  return catalog.jobs.run(bulkLabel(request, ids.length), { what: 'bulk', request, ids }, ids.length, user);
+}

@@ -1,0 +1,128 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Worker } from 'node:worker_threads';
+import type { Job } from '../../contract/bulk';
+import type { Catalog } from '../catalog/catalog';
+import { CannotUndoError } from '../database/journal';
+import { newId } from '../ids';
+import { notFound } from '../problem';
+import { CancelledError, doWork, type Work, type WorkResult } from './work';
+import type { WorkMessage, WorkOrder } from './worker';
+
+/** Up to so many rows, work is done at once: starting a thread would take longer. */
+export const DONE_AT_ONCE = 200;
+
+/** Ended jobs that are still told. */
+const KEPT = 20;
+
+/** Progress is told at most so often. */
+const TELL_EVERY_MS = 100;
+
+interface Running {
+  job: Job;
+  cancelled: Int32Array<SharedArrayBuffer>;
+}
+
+/** Beside this file: built it is a chunk of its own, and while it is developed, TypeScript. */
+function workerFile(): URL | undefined {
+  return ['./job-worker.js', './worker.ts']
+    .map((name) => new URL(name, import.meta.url))
+    .find((url) => existsSync(fileURLToPath(url)));
+}
+
+/** Long work of one catalog: one at a time, off the thread that answers requests. */
+export class Jobs {
+  readonly #jobs = new Map<string, Running>();
+
+  constructor(
+    readonly catalog: Catalog,
+    readonly folder: string,
+  ) {}
+
+  get all(): Job[] {
+    return [...this.#jobs.values()].map(({ job }) => job);
+  }
+
+  /** Does small work at once; begins large work, which goes on by itself. Answers how far it is. */
+  async run(label: string, work: Work, size: number, user: string | null): Promise<Job> {
+    const job: Job = { id: newId('job'), label, state: 'waiting', done: 0, total: size, outcome: '' };
+    if (size <= DONE_AT_ONCE) {
+      const { outcome } = await this.catalog.writes.shared(() => this.doHere(work, user));
+      return { ...job, state: 'done', done: size, outcome };
+    }
+    void this.begin(job, work, user).catch(() => undefined);
+    return job;
+  }
+
+  /** Begins work in a thread, and ends when its outcome is in memory too. */
+  async begin(job: Job, work: Work, user: string | null): Promise<WorkResult> {
+    const running: Running = { job, cancelled: new Int32Array(new SharedArrayBuffer(4)) };
+    this.#jobs.set(job.id, running);
+    for (const [id, { job: old }] of this.#jobs)
+      if (this.#jobs.size > KEPT && old.state !== 'running' && old.state !== 'waiting') this.#jobs.delete(id);
+    try {
+      return await this.catalog.writes.exclusive(async () => {
+        if (Atomics.load(running.cancelled, 0) === 1) throw new CancelledError();
+        this.#tell(running, { state: 'running' });
+        const result = await this.#doInThread(work, user, running);
+        if (result.changeId !== undefined) await this.catalog.follow(result.changeId, result.subjects);
+        this.#tell(running, { state: 'done', done: running.job.total, outcome: result.outcome });
+        return result;
+      });
+    } catch (error) {
+      const isCancelled = error instanceof CancelledError;
+      const outcome = isCancelled ? 'Stopped; nothing was changed' : (error as Error).message;
+      this.#tell(running, { state: isCancelled ? 'cancelled' : 'failed', outcome });
+      throw error;
+    }
+  }
+
+  cancel(id: string): Job {
+    const running = this.#jobs.get(id);
+    if (!running) throw notFound('This work has ended already.');
+    Atomics.store(running.cancelled, 0, 1);
+    return running.job;
+  }
+
+  #tell(running: Running, change: Partial<Job>): void {
+    running.job = { ...running.job, ...change };
+    this.catalog.events.emit('job', running.job);
+  }
+
+  /** Does small work at once, for whoever holds the right to write. */
+  doHere(work: Work, user: string | null): WorkResult {
+    const { db, journal, now } = this.catalog;
+    const follow = { tell: () => undefined, isCancelled: () => false };
+    return doWork(work, { db, journal, actor: this.catalog.actor(user), now }, follow);
+  }
+
+  #doInThread(work: Work, user: string | null, running: Running): Promise<WorkResult> {
+    const file = workerFile();
+    const { folder, catalog } = this;
+    const order: WorkOrder = {
+      folder,
+      work,
+      actor: catalog.actor(user),
+      now: catalog.now,
+      cancelled: running.cancelled,
+    };
+    return new Promise((resolve, reject) => {
+      if (!file) throw new Error('The file of the worker is missing: build the server again.');
+      const worker = new Worker(file, { workerData: order });
+      let told = 0;
+      worker.on('message', (message: WorkMessage) => {
+        if (message.type === 'progress') {
+          running.job = { ...running.job, done: message.done };
+          if (Date.now() - told < TELL_EVERY_MS) return;
+          told = Date.now();
+          this.#tell(running, {});
+        } else if (message.type === 'done') resolve(message.result);
+        else if (message.reason === 'cancelled') reject(new CancelledError());
+        else if (message.reason === 'refused') reject(new CannotUndoError(message.message, message.because));
+        else reject(new Error(message.message));
+      });
+      worker.on('error', reject);
+      worker.on('exit', () => reject(new Error('The work ended too early.')));
+    });
+  }
+}
