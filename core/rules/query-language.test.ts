@@ -54,10 +54,8 @@ test('conditions are typed in words, short or long, with "and" closer than "or"'
   expect(nodeOf('tag is indoor or night')).toEqual({ field: 'tag', is: 'anyOf', value: ['t_indoor', 't_night'] });
   expect(nodeOf('colourway = "Pine, dark"')).toEqual({ field: 'option.colourway', is: 'anyOf', value: ['pine-dark'] });
   expect(nodeOf('not on sale')).toEqual({ field: 'onSale', is: 'no', value: null });
-  expect(nodeOf('not brand is Tern')).toEqual({
-    match: 'none',
-    of: [{ field: 'brand', is: 'anyOf', value: ['b_tern'] }],
-  });
+  expect(nodeOf('not brand is Tern')).toEqual({ field: 'brand', is: 'noneOf', value: ['b_tern'] });
+  expect(nodeOf('not price below 5')).toEqual({ match: 'none', of: [{ field: 'price', is: 'below', value: 500 }] });
   expect(nodeOf('title contains night box, featured')).toEqual({
     match: 'all',
     of: [

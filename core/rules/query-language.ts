@@ -19,6 +19,9 @@ const shorterWords: Partial<Record<Operator, readonly string[]>> = {
   contains: ['has', ':'],
 };
 
+/** What "not" makes of a comparison. */
+const opposites: Partial<Record<Operator, Operator>> = { yes: 'no', anyOf: 'noneOf', filled: 'empty', empty: 'filled' };
+
 /** What could be typed next, where the reading stopped. */
 export interface Expected {
   what: 'field' | 'operator' | 'value' | 'number' | 'words' | 'joint';
@@ -91,8 +94,10 @@ class Reader {
       return { match: 'none', of: 'match' in of && of.match === 'any' && !('variants' in of) ? of.of : [of as Rule] };
     }
     if (this.#take('not')) {
+      const isBracketed = this.#peek('(');
       const of = this.#part();
-      return 'field' in of && of.is === 'yes' ? { ...of, is: 'no' } : { match: 'none', of: [of] };
+      const is = 'field' in of && !isBracketed ? opposites[of.is] : undefined;
+      return is ? { ...(of as Condition), is } : { match: 'none', of: [of] };
     }
     return this.#peek('(') ? this.#bracketed() : this.#condition();
   }

@@ -9,7 +9,7 @@ export interface ListColumn {
 }
 
 /** Columns with a look of their own, and how wide they are at first. */
-const widths: Record<string, number> = { standing: 98, price: 108, stock: 84, places: 108, margin: 58, title: 180 };
+const widths: Record<string, number> = { standing: 98, price: 100, stock: 82, places: 98, margin: 54, title: 180 };
 export const widthOf = (key: string) => widths[key] ?? 110;
 export const NARROWEST = 48;
 
@@ -56,8 +56,16 @@ export function useListColumns(fields: readonly RuleField[]): readonly ListColum
   return fields.length === 0 ? kept : kept.filter(({ key }) => fields.some((field) => field.key === key));
 }
 
-/** The product, then the columns. */
-export const gridOf = (shown: readonly ListColumn[]) =>
-  `20px minmax(170px,1fr) ${shown.map(({ width }) => `${width}px`).join(' ')}`;
+const GAP = 10;
+const SIDES = 24;
+const PRODUCT = 170;
 
-export const isRight = (type: RuleField['type'] | undefined) => type === 'number' || type === 'money';
+/** The product, then the columns; heads and rows alike, and never narrower than all of them side by side. */
+export const gridOf = (shown: readonly ListColumn[]) => ({
+  gridTemplateColumns: `20px minmax(${PRODUCT}px,1fr) ${shown.map(({ width }) => `${width}px`).join(' ')}`,
+  minWidth: shown.reduce((sum, { width }) => sum + width + GAP, 20 + GAP + PRODUCT + SIDES),
+});
+
+/** Numbers stand right; places are drawn as squares. */
+export const isRight = (field: RuleField | undefined) =>
+  field !== undefined && field.key !== 'places' && (field.type === 'number' || field.type === 'money');

@@ -181,10 +181,7 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
                     edit={(field) => editBeside(row.id, field)}
                   />
                 ) : (
-                  <div
-                    className="goods-grid h-[46px] border-b border-hair"
-                    style={{ gridTemplateColumns: gridOf(columns) }}
-                  >
+                  <div className="goods-grid h-[46px] border-b border-hair" style={gridOf(columns)}>
                     <span />
                     <span className="h-3 w-48 rounded bg-sunk" />
                   </div>

@@ -50,7 +50,7 @@ function FeaturedStar({ row }: { row: ListedRow }) {
       onClick={() => void set()}
       className={clsx(
         'shrink-0 rounded p-0.5',
-        !row.featured && 'opacity-0 focus-visible:opacity-100 group-hover:opacity-60',
+        !row.featured && 'hidden group-hover:block group-hover:opacity-60 group-focus-within:block',
       )}
     >
       <Star size={11} className={row.featured ? 'fill-marigold text-marigold' : 'text-ink-2'} aria-hidden="true" />
@@ -111,7 +111,7 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
       aria-selected={isInTray}
       data-row={row.id}
       onMouseEnter={activate}
-      style={{ gridTemplateColumns: gridOf(columns) }}
+      style={gridOf(columns)}
       className={clsx(
         'goods-grid group h-[46px] border-b border-hair',
         isInTray ? 'bg-marigold-soft/60' : isActive && 'bg-sunk/50',
@@ -130,22 +130,24 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
               <Marked text={row.title} words={asked.text} />
             </Link>
             <FeaturedStar row={row} />
+          </span>
+          <span className="flex items-center gap-1 text-xs text-ink-2">
+            <span className="truncate">
+              {[row.brand, `${row.variantCount} ${row.variantCount === 1 ? 'variant' : 'variants'}`]
+                .filter(Boolean)
+                .join(' · ')}
+            </span>
             {asked.rule.of.length > 0 && isActive && (
               <WhyListed id={row.id} title={row.title} rule={asked.rule} text={asked.text} />
             )}
           </span>
-          <span className="block truncate text-xs text-ink-2">
-            {[row.brand, `${row.variantCount} ${row.variantCount === 1 ? 'variant' : 'variants'}`]
-              .filter(Boolean)
-              .join(' · ')}
-          </span>
         </span>
       </span>
       {columns.map(({ key }) => {
-        const type = fields.find((field) => field.key === key)?.type;
+        const field = fields.find((each) => each.key === key);
         const at = asked.columns.indexOf(key);
         return (
-          <span key={key} role="gridcell" className={clsx('narrow min-w-0 truncate', isRight(type) && 'text-right')}>
+          <span key={key} role="gridcell" className={clsx('narrow min-w-0 truncate', isRight(field) && 'text-right')}>
             {cell(key, row.cells[at] ?? '')}
           </span>
         );

@@ -65,14 +65,18 @@ function Head({
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: column.key });
   const label = field?.label ?? column.key;
   const canSort = field !== undefined && field.type !== 'text';
-  const next = nextSort(sort, column.key, isRight(field?.type) || field?.type === 'date');
+  const next = nextSort(
+    sort,
+    column.key,
+    field?.type === 'number' || field?.type === 'money' || field?.type === 'date',
+  );
   return (
     <span
       ref={setNodeRef}
       role="columnheader"
       aria-sort={ariaSort(sort, column.key)}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={clsx('relative flex min-w-0', isRight(field?.type) && 'justify-end')}
+      className={clsx('relative flex min-w-0', isRight(field) && 'justify-end')}
     >
       <button
         type="button"
@@ -112,7 +116,7 @@ export function ListHead({ columns, fields, sort, sortBy }: Props) {
       <SortableContext items={keys} strategy={horizontalListSortingStrategy}>
         <div
           role="row"
-          style={{ gridTemplateColumns: gridOf(columns) }}
+          style={gridOf(columns)}
           className="goods-grid sticky top-0 z-20 h-7 border-b border-line bg-paper text-xs font-semibold text-ink-2"
         >
           <span role="columnheader">

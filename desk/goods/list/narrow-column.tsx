@@ -65,7 +65,7 @@ function Row({ label, count, most, level = 1, selected, isTurned = false, toggle
           aria-hidden="true"
         />
         <span className="relative truncate" style={{ paddingLeft: (level - 1) * 12 }}>
-          {selected && isTurned ? `not ${label}` : label}
+          {selected && isTurned ? `Not ${label}` : label.charAt(0).toUpperCase() + label.slice(1)}
         </span>
         <span className="relative shrink-0 text-ink-2">{count}</span>
       </button>
