@@ -62,13 +62,18 @@ export function productDocument(product: Product): ProductDocument {
 
 /** The entries of a body that say more than `defaults` do. */
 function beyond(body: object, defaults: Record<string, unknown>): object {
-  return Object.fromEntries(
-    Object.entries(body).filter(([key, value]) => !(key in defaults) || !isSame(value, defaults[key])),
-  );
+  const more: Record<string, unknown> = {};
+  for (const [key, value] of Object.entries(body))
+    if (!(key in defaults) || !isSame(value, defaults[key])) more[key] = value;
+  return more;
 }
 
 function isSame(a: unknown, b: unknown): boolean {
-  return a === b || (typeof a === 'object' && a !== null && canonicalJson(a) === canonicalJson(b));
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  // Most of what can be left out is empty; telling that apart needs no text.
+  if (Object.keys(a).length !== Object.keys(b).length) return false;
+  return canonicalJson(a) === canonicalJson(b);
 }
 
 /**
@@ -115,8 +120,15 @@ export function isForShoppers(document: Pick<ShopDocument, 'kind' | 'body'>): bo
 /** JSON with sorted keys: equal bodies give equal text. */
 export function canonicalJson(value: unknown): string {
   if (value === null || typeof value !== 'object') return JSON.stringify(value) ?? 'null';
-  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(',')}]`;
-  const entries = Object.entries(value).filter(([, item]) => item !== undefined);
-  entries.sort(([a], [b]) => (a < b ? -1 : 1));
-  return `{${entries.map(([key, item]) => `${JSON.stringify(key)}:${canonicalJson(item)}`).join(',')}}`;
+  let text = '';
+  if (Array.isArray(value)) {
+    for (const item of value) text += text === '' ? canonicalJson(item) : `,${canonicalJson(item)}`;
+    return `[${text}]`;
+  }
+  // Written out: every save, and every edition of a whole catalog, comes through here.
+  for (const key of Object.keys(value).sort()) {
+    const item = (value as Record<string, unknown>)[key];
+    if (item !== undefined) text += `${text === '' ? '' : ','}${JSON.stringify(key)}:${canonicalJson(item)}`;
+  }
+  return `{${text}}`;
 }

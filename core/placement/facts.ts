@@ -189,6 +189,25 @@ function numbersOf(specs: ProductFacts['specs']): Record<string, number> {
   return numbers;
 }
 
+const sameList = <T>(a: readonly T[], b: readonly T[], isSame: (a: T, b: T) => boolean = (x, y) => x === y) =>
+  a === b || (a.length === b.length && a.every((each, i) => isSame(each, b[i]!)));
+
+/** True when all that is searched of two states of a product is the same, as long as nothing it names was renamed. */
+export function haveSameTexts(a: ProductDocument, b: ProductDocument): boolean {
+  return (
+    a.title === b.title &&
+    a.summary === b.summary &&
+    a.description === b.description &&
+    a.brandId === b.brandId &&
+    a.specSheetId === b.specSheetId &&
+    sameList(a.tagIds, b.tagIds) &&
+    sameList(a.variants, b.variants, (x, y) => x.sku === y.sku && x.barcode === y.barcode) &&
+    sameList(a.options, b.options, (x, y) => sameList(x.values, y.values, (v, w) => v.name === w.name)) &&
+    (a.specs === b.specs || JSON.stringify(a.specs) === JSON.stringify(b.specs)) &&
+    sameList(a.customFields, b.customFields, (x, y) => x.label === y.label && x.value === y.value)
+  );
+}
+
 const withoutMarkup = (html: string) => html.replace(/<[^>]*>/g, ' ').replace(/&[a-z#0-9]+;/g, ' ');
 
 /** The finder's entry for a product. */

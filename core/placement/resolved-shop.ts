@@ -12,7 +12,16 @@ import { membersOf } from '../rules/members';
 import { takesIn } from '../rules/predicate';
 import { conditionsOf } from '../rules/rule';
 import { Bundles, speaksOfTime } from './bundle';
-import { entryOf, factsOf, finderShape, LISTED, optionKey, optionValueKey, type BehindCounter } from './facts';
+import {
+  entryOf,
+  factsOf,
+  finderShape,
+  haveSameTexts,
+  LISTED,
+  optionKey,
+  optionValueKey,
+  type BehindCounter,
+} from './facts';
 import type { Menu, Page, Settings } from './page';
 
 export interface ResolvedShopInputs {
@@ -414,8 +423,9 @@ export class ResolvedShop {
   }
 
   #putProduct(product: ProductDocument): void {
+    const before = this.products.get(product.id);
     this.#storeProduct(product);
-    this.#index(product);
+    this.#index(product, { sameTexts: before !== undefined && haveSameTexts(before, product) });
   }
 
   #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
@@ -473,12 +483,12 @@ export class ResolvedShop {
 
   #refreshSheet(id: string): void {
     this.#forgetFields();
-    for (const product of this.products.values()) if (product.specSheetId === id) this.#putProduct(product);
+    for (const product of this.products.values()) if (product.specSheetId === id) this.#index(product);
   }
 
   /** Products whose text or categories depend on a group that changed. */
   #refreshHolders(kind: 'category' | 'brand' | 'tag', id: string): void {
     const holders = this.index.posting(kind, id)?.toArray() ?? [];
-    for (const slot of holders) this.#putProduct(this.products.get(this.index.id(slot))!);
+    for (const slot of holders) this.#index(this.products.get(this.index.id(slot))!);
   }
 }

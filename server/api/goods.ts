@@ -3,6 +3,7 @@ import multer from 'multer';
 import { goodsRoutes } from '../../contract/goods';
 import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
+import { feature } from '../catalog/bulk';
 import { featuredRows, orderFeatured } from '../catalog/featured';
 import { goodsRows, memberships, productAnswer } from '../catalog/goods';
 import { productHistory } from '../catalog/history';
@@ -30,8 +31,7 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.why, ({ params, body }) => whyListed(catalog, params.id!, body.rule));
   answer(router, goodsRoutes.byIds, ({ body }) => ({ rows: goodsRows(catalog, body.ids) }));
   answer(router, goodsRoutes.feature, async ({ body: { ids, featured }, user }) => {
-    const work = { what: 'bulk' as const, request: { do: 'featured' as const, featured }, ids };
-    catalog.jobs.doHere(work, user);
+    await feature(catalog, user, ids, featured);
     return { ok: true as const };
   });
   answer(router, goodsRoutes.featured, () => ({ rows: featuredRows(catalog) }));

@@ -1,12 +1,15 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/actions';
 import { changeLines, type NamesOf } from '../../core/bulk/changes';
+import type { BulkSources } from '../../core/bulk/plan';
 import type { Product } from '../../core/catalog/product';
 import { mediaUrl } from '../../core/placement/card';
 import type { bulkRoutes, Job, Which } from '../../contract/bulk';
 import type { FieldError } from '../../contract/problem';
 import type { AnswerOf, BodyOf } from '../../contract/route';
-import { sourcesOf } from '../jobs/work';
+import { nextFeaturedPlace } from '../database/put-products';
+import { differenceOf, type ProductDifference } from '../database/product-difference';
+import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
 import { invalid, invalidField } from '../problem';
 import type { Catalog } from './catalog';
 import { matchingIds } from './goods-list';
@@ -53,7 +56,7 @@ export async function previewBulk(
 ): Promise<AnswerOf<typeof bulkRoutes.preview>> {
   refuseDeleted(catalog, request);
   const products = productsOf(catalog, which);
-  const sources = sourcesOf(catalog.db, catalog.now);
+  const sources = sourcesOf(catalog);
   const names = namesOf(catalog);
   const rows: AnswerOf<typeof bulkRoutes.preview>['rows'] = [];
   let [changing, failing, met] = [0, 0, 0];
@@ -84,6 +87,42 @@ export async function previewBulk(
   return { total: products.length, changing, failing, rows };
 }
 
+/** Sources of plans, as the working copy has them. */
+function sourcesOf({ db, working: { shop }, now }: Catalog): BulkSources {
+  return { now, settings: shop.settings, sheets: shop.specSheets, nextFeaturedPlace: nextFeaturedPlace(db) };
+}
+
+/** Works out what doing something to products comes to. */
+export async function prepareBulk(catalog: Catalog, request: BulkRequest, ids: readonly string[]): Promise<Prepared> {
+  const sources = sourcesOf(catalog);
+  const differences: ProductDifference[] = [];
+  const products = new Map<string, Product>();
+  let [met, failed] = [0, 0];
+  for (const [i, id] of ids.entries()) {
+    if (i % PLANNED_AT_ONCE === PLANNED_AT_ONCE - 1) await nextTurn();
+    // It may have gone since it was picked.
+    const product = catalog.working.products.get(id);
+    if (!product) continue;
+    met++;
+    const plan = planOf(product, request, sources);
+    if ('problem' in plan) failed++;
+    if (!isChange(product, plan)) continue;
+    if ('after' in plan) {
+      differences.push(differenceOf(product, plan.after));
+      products.set(id, plan.after);
+    } else differences.push({ id, deleted: true });
+  }
+  const changed = differences.length;
+  const label = bulkLabel(request, changed);
+  const same = met - changed - failed;
+  const outcome = [
+    changed === 0 ? 'Nothing changed' : label,
+    ...(same > 0 && changed > 0 ? [`${same} were so already`] : []),
+    ...(failed > 0 ? [`${failed === 1 ? 'one' : failed} could not be changed`] : []),
+  ].join('; ');
+  return { work: changed > 0 ? { what: 'put', label, differences } : undefined, products, outcome };
+}
+
 /** Does something to many products, as one change. */
 export async function runBulk(
   catalog: Catalog,
@@ -93,5 +132,19 @@ export async function runBulk(
   refuseDeleted(catalog, request);
   const ids = productsOf(catalog, which).map(({ id }) => id);
   if (ids.length === 0) throw invalidField(['which'], 'Pick at least one product.');
-  return catalog.jobs.run(bulkLabel(request, ids.length), { what: 'bulk', request, ids }, ids.length, user);
+  const prepare = () => prepareBulk(catalog, request, ids);
+  return ids.length <= DONE_AT_ONCE
+    ? catalog.jobs.atOnce(user, prepare)
+    : catalog.jobs.start(bulkLabel(request, ids.length), ids.length, user, prepare);
+}
+
+/** Features products, behind those that are already, or ends it. */
+export async function feature(
+  catalog: Catalog,
+  user: UserId,
+  ids: readonly string[],
+  featured: boolean,
+): Promise<void> {
+  const { work } = await prepareBulk(catalog, { do: 'featured', featured }, ids);
+  if (work) catalog.jobs.doHere(work, user);
 }

@@ -15,7 +15,7 @@ import { readStock } from '../database/products';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
 import { LiveShop } from './live';
-import { serialise, splitRef, WorkingCatalog, type StockMap } from './working';
+import { serialise, splitRef, WorkingCatalog, type ReadyProducts, type StockMap } from './working';
 
 export interface CatalogEvent {
   type: 'changed' | 'edition';
@@ -67,17 +67,17 @@ export class Catalog {
   }
 
   /** Takes up a change that was written elsewhere, a little at a time, so that requests are answered meanwhile. */
-  async follow(changeId: number, subjects: readonly string[]): Promise<void> {
+  async follow(changeId: number, subjects: readonly string[], ready?: ReadyProducts): Promise<void> {
     for (let from = 0; from < subjects.length; from += FOLLOWED_AT_ONCE) {
-      this.#refresh(subjects.slice(from, from + FOLLOWED_AT_ONCE));
+      this.#refresh(subjects.slice(from, from + FOLLOWED_AT_ONCE), ready);
       await nextTurn();
     }
     this.events.emit('event', { type: 'changed', id: changeId, subjects: [...subjects] });
   }
 
-  #refresh(subjects: readonly string[]): void {
+  #refresh(subjects: readonly string[], ready?: ReadyProducts): void {
     // What is no part of an edition, such as stock, holds in the live shop at once.
-    this.live.shop.refreshAll(this.working.refresh(subjects));
+    this.live.shop.refreshAll(this.working.refresh(subjects, ready));
   }
 
   /** Seconds since 1970. */

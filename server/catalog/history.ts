@@ -1,4 +1,5 @@
 import { variantName } from '../../core/catalog/variants';
+import type { Job } from '../../contract/bulk';
 import type { goodsRoutes } from '../../contract/goods';
 import type { AnswerOf } from '../../contract/route';
 import type { ChangeRow } from '../database/journal';
@@ -15,15 +16,8 @@ export async function reverse(catalog: Catalog, which: () => number, user: strin
   const size = journal.sizeOf(id);
   if (size <= DONE_AT_ONCE * 4) return catalog.writes.shared(() => journal.undoOne(id, catalog.actor(user)).value);
   const { label } = journal.one(id)!;
-  const job = {
-    id: newId('job'),
-    label: `Undo: ${label}`,
-    state: 'waiting' as const,
-    done: 0,
-    total: size,
-    outcome: '',
-  };
-  await jobs.begin(job, { what: 'reverse', changeId: id }, user);
+  const job: Job = { id: newId('job'), label, state: 'waiting', done: 0, total: size, outcome: '' };
+  await jobs.begin(job, user, async () => ({ work: { what: 'reverse', changeId: id } }));
   return journal.history(1)[0]!;
 }
 

@@ -13,6 +13,7 @@ import { isSlugTaken, keepRedirect } from '../database/groups';
 import { productColumns, type ProductFields } from '../database/products';
 import {
   deleteProduct,
+  nextFeaturedPlace,
   insertProduct,
   setProductCategories,
   setProductTags,
@@ -20,7 +21,6 @@ import {
   updateProduct,
 } from '../database/put-products';
 import { newId } from '../ids';
-import { sourcesOf } from '../jobs/work';
 import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';
 import { bundleProblems, refuseBecomingBundle } from './bundle-checks';
@@ -146,8 +146,7 @@ export function changeProduct(
   if (plain.slug && isSlugTaken(db, 'product', plain.slug, id))
     throw invalidField(['fields', 'slug'], 'Another product has this address already.');
   refuseClash(catalog, product, seen, fields);
-  if (plain.featured && !product.featured)
-    (plain as Partial<ProductFields>).featuredPlace = sourcesOf(db, catalog.now).nextFeaturedPlace;
+  if (plain.featured && !product.featured) (plain as Partial<ProductFields>).featuredPlace = nextFeaturedPlace(db);
   const isUnseen = !catalog.live.hashes.has(`product:${id}`);
   catalog.journal.change(updateLabel(product, typed), catalog.actor(user), () => {
     const isSlugOfTitle = product.slug.replace(/-\d+$/, '') === slugFrom(product.title);

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Product } from '../../core/catalog/product';
 import {
   documentKinds,
@@ -14,8 +15,11 @@ import { ResolvedShop, type DocumentUpdate } from '../../core/placement/resolved
 import type { Db } from '../database/connection';
 import { readCategories, readCollections, readNamed } from '../database/groups';
 import { readMenu, readPages, readSettings } from '../database/pages';
-import { readProducts, readStock } from '../database/products';
+import { readProducts, readStock, type StockRow } from '../database/products';
 import { readSpecSheets } from '../database/spec-sheets';
+
+/** Products as a change will leave them, with the hashes of their documents; undefined for those not for shoppers. */
+export type ReadyProducts = ReadonlyMap<string, { product: Product; hash: string | undefined }>;
 
 export type StockMap = Map<string, number | null>;
 
@@ -26,6 +30,12 @@ export function splitRef(ref: string): { kind: DocumentKind; key: string } {
   const colon = ref.indexOf(':');
   return { kind: ref.slice(0, colon) as DocumentKind, key: ref.slice(colon + 1) };
 }
+
+/** Products that are made ready before requests are answered. */
+const READY_AT_ONCE = 200;
+
+const stockOf = (product: Product | undefined): StockRow[] =>
+  (product?.variants ?? []).map(({ id, stock }) => ({ variantId: id, productId: product!.id, count: stock }));
 
 function* firstOf<T>(items: Iterable<T>, count: number): Generator<T> {
   for (const item of items) {
@@ -116,15 +126,20 @@ export class WorkingCatalog {
    * Reads again what a change touched, such as product:p_1. Answers the products of which that changed what is never part
    * of an edition: stock, costs, supplier.
    */
-  refresh(subjects: readonly string[]): string[] {
+  refresh(subjects: readonly string[], ready?: ReadyProducts): string[] {
     const touched = new Map<DocumentKind, string[]>();
     for (const subject of subjects) {
       const { kind, key } = splitRef(subject);
-      touched.set(kind, [...(touched.get(kind) ?? []), key]);
+      const keys = touched.get(kind);
+      if (keys) keys.push(key);
+      else touched.set(kind, [key]);
     }
     const productIds = touched.get('product') ?? [];
     const known = new Set<string>();
-    for (const { variantId, productId, count } of readStock(this.db, productIds)) {
+    const stock = ready ? productIds.flatMap((id) => stockOf(ready.get(id)?.product)) : [];
+    const unread = ready ? productIds.filter((id) => !ready.has(id)) : productIds;
+    if (unread.length > 0) stock.push(...readStock(this.db, unread));
+    for (const { variantId, productId, count } of stock) {
       if (this.stock.get(variantId) !== count) known.add(productId);
       this.stock.set(variantId, count);
     }
@@ -132,12 +147,18 @@ export class WorkingCatalog {
     for (const kind of documentKinds) {
       const keys = touched.get(kind);
       if (!keys) continue;
-      const found = new Map(this.#read(kind, keys).map((document) => [document.key, document]));
+      const made = kind === 'product' && ready;
+      const found = new Map(this.#read(kind, made ? unread : keys).map((document) => [document.key, document]));
+      if (made)
+        for (const key of keys) {
+          const body = made.get(key)?.product;
+          if (body) found.set(key, { kind, key, body });
+        }
       for (const key of keys) {
         const document = found.get(key);
         if (kind === 'product' && this.#isOtherBehind(key, document?.body as Product | undefined)) known.add(key);
         if (kind === 'product' && !document) this.products.delete(key);
-        this.#note(kind, key, document);
+        this.#note(kind, key, document, made ? made.get(key) : undefined);
         updates.push({ kind, key, body: document?.body });
       }
     }
@@ -145,11 +166,28 @@ export class WorkingCatalog {
     return [...known];
   }
 
+  /** Works out beforehand what taking up these products will need, a little at a time. */
+  async makeReady(products: ReadonlyMap<string, Product>): Promise<ReadyProducts> {
+    const ready = new Map<string, { product: Product; hash: string | undefined }>();
+    for (const [id, product] of products) {
+      const document = { kind: 'product' as const, key: id, body: product };
+      ready.set(id, { product, hash: isForShoppers(document) ? serialise(document).hash : undefined });
+      if (ready.size % READY_AT_ONCE === 0) await nextTurn();
+    }
+    return ready;
+  }
+
   #isOtherBehind(id: string, after: Product | undefined): boolean {
     const before = this.products.get(id);
-    const costs = (product: Product) =>
-      product.variants.map(({ id: variantId, cost }) => `${variantId} ${cost}`).join();
-    return !before || !after ? before !== after : before.supplier !== after.supplier || costs(before) !== costs(after);
+    if (!before || !after) return before !== after;
+    return (
+      before.supplier !== after.supplier ||
+      before.variants.length !== after.variants.length ||
+      after.variants.some(({ id: variantId, cost }, at) => {
+        const was = before.variants[at]!;
+        return was.id !== variantId || was.cost !== cost;
+      })
+    );
   }
 
   /** Compares documents with the live edition again, after that changed. */
@@ -178,11 +216,17 @@ export class WorkingCatalog {
     return this.changed.has(refOf('product', product.id)) ? ['changed'] : [];
   }
 
-  #note(kind: DocumentKind, key: string, document: ShopDocument | undefined): void {
+  #note(
+    kind: DocumentKind,
+    key: string,
+    document: ShopDocument | undefined,
+    known?: { hash: string | undefined },
+  ): void {
     const ref = refOf(kind, key);
     if (kind === 'product') this.#unverified.delete(key);
     if (kind === 'product' && document) this.products.set(key, document.body as Product);
-    if (document && isForShoppers(document)) this.#hashes.set(ref, serialise(document).hash);
+    const hash = known ? known.hash : document && isForShoppers(document) ? serialise(document).hash : undefined;
+    if (hash !== undefined) this.#hashes.set(ref, hash);
     else this.#hashes.delete(ref);
     this.#mark(ref);
   }

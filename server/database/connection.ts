@@ -43,6 +43,8 @@ export function openDatabase(folder: string): Db {
   db.pragma('synchronous = NORMAL');
   db.pragma('foreign_keys = ON');
   db.pragma('busy_timeout = 5000');
+  // Large changes spill to the disk again and again with the usual 2 MB.
+  db.pragma('cache_size = -65536');
   migrate(db);
   installJournal(db);
   return db;

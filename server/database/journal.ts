@@ -43,6 +43,20 @@ export class CannotUndoError extends Error {
   }
 }
 
+/** One row on the way back: as it is expected to be, and as it is to become. */
+interface Step {
+  tableName: string;
+  rowKey: string;
+  /** values of its key columns */
+  key: unknown[];
+  from: string | null;
+  to: string | null;
+}
+
+/** Told how far a long change is; may throw to stop it. */
+type Watch = (done: number, total: number) => void;
+const WATCHED_EVERY = 500;
+
 type Listener = (result: { changeId: number; subjects: string[] }) => void;
 
 /** The one way to write to the working catalog, and the way back. */
@@ -78,12 +92,12 @@ export class Journal {
   }
 
   /** Takes back one change, whoever made it and whatever came after: refused where the same rows were touched again. */
-  undoOne(id: number, actor: Actor): ChangeResult<ChangeRow> {
+  undoOne(id: number, actor: Actor, watch?: Watch): ChangeResult<ChangeRow> {
     const target = this.db.prepare(`SELECT kind, undone FROM change WHERE id = ?`).get(id) as
       { kind: ChangeRow['kind']; undone: number } | undefined;
     if (!target) throw new CannotUndoError('There is no such change.');
     if (target.kind !== 'edit') throw new CannotUndoError('This took a change back; take up that change instead.');
-    return this.#reverse(id, target.undone === 1 ? 'redo' : 'undo', actor);
+    return this.#reverse(id, target.undone === 1 ? 'redo' : 'undo', actor, watch);
   }
 
   /** One change; undefined when there is none of this id. */
@@ -219,40 +233,49 @@ export class Journal {
     return result;
   }
 
-  #reverse(targetId: number, kind: 'undo' | 'redo', actor: Actor): ChangeResult<ChangeRow> {
+  #reverse(targetId: number, kind: 'undo' | 'redo', actor: Actor, watch?: Watch): ChangeResult<ChangeRow> {
     const target = this.db.prepare(`SELECT label FROM change WHERE id = ?`).get(targetId) as { label: string };
     return this.#commit({ label: target.label, kind, of: targetId }, actor, () => {
       this.db.pragma('defer_foreign_keys = ON');
-      const rows = kind === 'undo' ? this.rowsOf(targetId).reverse() : this.rowsOf(targetId);
-      const steps = rows.map((row) =>
-        kind === 'undo' ? { ...row, from: row.after, to: row.before } : { ...row, from: row.before, to: row.after },
-      );
+      const steps = this.#stepsOf(targetId, kind);
       this.#refuseLaterChanges(targetId, kind, steps);
-      for (const step of steps) this.#setRow(step.tableName, step.from ?? step.to!, step.to);
+      steps.forEach((step, i) => {
+        if (i % WATCHED_EVERY === 0) watch?.(i, steps.length);
+        this.#take(step);
+      });
       this.db.prepare(`UPDATE change SET undone = ? WHERE id = ?`).run(kind === 'undo' ? 1 : 0, targetId);
       return this.history(1)[0]!;
     });
   }
 
+  /** What taking a change back, or doing it again, does to each row, in order. */
+  #stepsOf(targetId: number, kind: 'undo' | 'redo'): Step[] {
+    const rows = this.db
+      .prepare(
+        `SELECT table_name AS tableName, row_key AS rowKey, before, after FROM journal WHERE change_id = ?
+         ORDER BY seq ${kind === 'undo' ? 'DESC' : 'ASC'}`,
+      )
+      .all(targetId) as { tableName: string; rowKey: string; before: string | null; after: string | null }[];
+    return rows.map(({ tableName, rowKey, before, after }) => ({
+      tableName,
+      rowKey,
+      key: JSON.parse(rowKey) as unknown[],
+      from: kind === 'undo' ? after : before,
+      to: kind === 'undo' ? before : after,
+    }));
+  }
+
   /** Every row must still be as the change left it; else the later changes of those rows are named. */
-  #refuseLaterChanges(
-    targetId: number,
-    kind: 'undo' | 'redo',
-    steps: {
-      tableName: string;
-      rowKey: string;
-      from: Record<string, unknown> | null;
-      to: Record<string, unknown> | null;
-    }[],
-  ): void {
-    const first = new Map<string, (typeof steps)[number]>();
+  #refuseLaterChanges(targetId: number, kind: 'undo' | 'redo', steps: readonly Step[]): void {
+    const first = new Map<string, Step>();
     for (const step of steps) {
       const key = `${step.tableName} ${step.rowKey}`;
       if (!first.has(key)) first.set(key, step);
     }
     const touched = [...first.values()].filter((step) => {
-      const now = this.#readRow(step.tableName, step.from ?? step.to!);
-      return JSON.stringify(now) !== JSON.stringify(step.from);
+      const now = this.#readRow(step);
+      // The text differs too where the table has got a column since; then the rows themselves are compared.
+      return now !== step.from && JSON.stringify(parsed(now)) !== JSON.stringify(parsed(step.from));
     });
     if (touched.length === 0) return;
     const later = this.db.prepare(
@@ -271,37 +294,40 @@ export class Journal {
     );
   }
 
-  #keyOf(table: string, row: Record<string, unknown>): { where: string; values: unknown[] } {
-    const { key } = this.#columns.get(table)!;
-    return { where: key.map((name) => `${name} IS ?`).join(' AND '), values: key.map((name) => row[name]) };
+  #where(table: string): string {
+    return this.#columns
+      .get(table)!
+      .key.map((name) => `${name} IS ?`)
+      .join(' AND ');
   }
 
-  #readRow(table: string, like: Record<string, unknown>): Record<string, unknown> | null {
-    const { where, values } = this.#keyOf(table, like);
-    const json = statement(this.db, `SELECT ${rowJson(this.#columns.get(table)!, table)} FROM ${table} WHERE ${where}`)
-      .pluck()
-      .get(...values) as string | undefined;
-    return parsed(json ?? null);
+  /** The row as the journal would tell it now; null when it is not there. */
+  #readRow({ tableName, key }: Step): string | null {
+    const json = rowJson(this.#columns.get(tableName)!, tableName);
+    const sql = `SELECT ${json} FROM ${tableName} WHERE ${this.#where(tableName)}`;
+    return (statement(this.db, sql).pluck().get(key) as string | undefined) ?? null;
   }
 
-  #setRow(table: string, like: Record<string, unknown>, to: Record<string, unknown> | null): void {
-    const { all } = this.#columns.get(table)!;
-    const { where, values } = this.#keyOf(table, like);
-    if (!to) {
-      statement(this.db, `DELETE FROM ${table} WHERE ${where}`).run(...values);
-      return;
+  /** Makes one row what the step leads to. Of a row that stays, only what differs is written. */
+  #take({ tableName, key, from, to }: Step): void {
+    const { all } = this.#columns.get(tableName)!;
+    const next = parsed(to);
+    const before = parsed(from);
+    if (!next) statement(this.db, `DELETE FROM ${tableName} WHERE ${this.#where(tableName)}`).run(key);
+    else if (!before) {
+      const marks = all.map(() => '?').join(', ');
+      statement(this.db, `INSERT INTO ${tableName} (${all.join(', ')}) VALUES (${marks})`).run(
+        all.map((name) => next[name] ?? null),
+      );
+    } else {
+      const names = all.filter((name) => (before[name] ?? null) !== (next[name] ?? null));
+      if (names.length === 0) return;
+      const sets = names.map((name) => `${name} = ?`).join(', ');
+      statement(this.db, `UPDATE ${tableName} SET ${sets} WHERE ${this.#where(tableName)}`).run(
+        names.map((name) => next[name] ?? null),
+        key,
+      );
     }
-    const isThere = statement(this.db, `SELECT 1 FROM ${table} WHERE ${where}`).get(...values) !== undefined;
-    const content = all.map((name) => to[name] ?? null);
-    if (isThere)
-      statement(this.db, `UPDATE ${table} SET ${all.map((name) => `${name} = ?`).join(', ')} WHERE ${where}`).run(
-        ...content,
-        ...values,
-      );
-    else
-      statement(this.db, `INSERT INTO ${table} (${all.join(', ')}) VALUES (${all.map(() => '?').join(', ')})`).run(
-        ...content,
-      );
   }
 }
 

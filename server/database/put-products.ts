@@ -1,4 +1,4 @@
-import type { Option, Picture, Product, Variant } from '../../core/catalog/product';
+import type { Option, Picture, Variant } from '../../core/catalog/product';
 import type { Db } from './connection';
 import { productColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import { statement } from './statements';
@@ -79,6 +79,22 @@ export function setOptions(db: Db, id: string, options: readonly Option[]): void
   });
 }
 
+const variantValues = (productId: string, { values, stock: _stock, size, ...plain }: Variant, position: number) => ({
+  ...plain,
+  size: toColumn(size, 'json'),
+  productId,
+  position,
+  valueIds: JSON.stringify(values),
+});
+
+export function putStock(db: Db, productId: string, { id, stock }: Pick<Variant, 'id' | 'stock'>): void {
+  statement(
+    db,
+    `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
+     ON CONFLICT DO UPDATE SET count = excluded.count`,
+  ).run(id, productId, stock);
+}
+
 /**
  * Makes the variants of a product exactly these, in this order, with their stock. `changed`: ids of those that are not as
  * they were; the others are left alone.
@@ -101,16 +117,10 @@ export function setVariants(db: Db, id: string, variants: readonly Variant[], ch
        content = excluded.content, weight = excluded.weight, size = excluded.size,
        package_sort = excluded.package_sort, dispatch_days = excluded.dispatch_days`,
   );
-  const putStock = statement(
-    db,
-    `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
-     ON CONFLICT DO UPDATE SET count = excluded.count`,
-  );
   variants.forEach((variant, position) => {
     if (changed && !changed.has(variant.id)) return;
-    const { values, stock, size, ...plain } = variant;
-    put.run({ ...plain, size: toColumn(size, 'json'), productId: id, position, valueIds: JSON.stringify(values) });
-    putStock.run(variant.id, id, stock);
+    put.run(variantValues(id, variant, position));
+    putStock(db, id, variant);
   });
 }
 
@@ -131,26 +141,9 @@ export function setPictures(db: Db, id: string, pictures: readonly Picture[]): v
   );
 }
 
-/** Writes what differs between two states of a product; what is the same object is not looked at. Options are another matter. */
-export function putDifference(db: Db, before: Product, after: Product): void {
-  const fields: Record<string, unknown> = {};
-  for (const name of productFieldNames) {
-    const of = (product: Product) =>
-      name in product.relations
-        ? product.relations[name as keyof Product['relations']]
-        : product[name as Exclude<keyof ProductFields, keyof Product['relations']>];
-    if (of(before) !== of(after)) fields[name] = of(after);
-  }
-  updateProduct(db, before.id, fields as Partial<ProductFields>);
-  if (before.categoryIds !== after.categoryIds) setProductCategories(db, before.id, after.categoryIds);
-  if (before.tagIds !== after.tagIds) setProductTags(db, before.id, after.tagIds);
-  if (before.pictures !== after.pictures) setPictures(db, before.id, after.pictures);
-  if (before.variants !== after.variants) {
-    const known = new Map(before.variants.map((variant) => [variant.id, variant]));
-    const isChanged = (variant: Variant) => {
-      const was = known.get(variant.id);
-      return !was || (Object.keys(variant) as (keyof Variant)[]).some((name) => was[name] !== variant[name]);
-    };
-    setVariants(db, before.id, after.variants, new Set(after.variants.filter(isChanged).map(({ id }) => id)));
-  }
+/** The place behind all products that are featured. */
+export function nextFeaturedPlace(db: Db): number {
+  return statement(db, `SELECT ifnull(max(featured_place), 0) + 1 FROM product WHERE featured = 1`)
+    .pluck()
+    .get() as number;
 }

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import type { Job } from '../../contract/bulk';
+import type { Product } from '../../core/catalog/product';
 import type { Catalog } from '../catalog/catalog';
 import { CannotUndoError } from '../database/journal';
 import { newId } from '../ids';
@@ -18,14 +19,26 @@ const KEPT = 20;
 /** Progress is told at most so often. */
 const TELL_EVERY_MS = 100;
 
+/** Work, and what is known of its outcome before it is done. */
+export interface Prepared {
+  /** undefined when there is nothing to do */
+  work: Work | undefined;
+  /** products as they will be, by id */
+  products?: ReadonlyMap<string, Product>;
+  /** instead of the words of the change */
+  outcome?: string;
+}
+
+const sizeOf = (work: Work | undefined) => (work?.what === 'put' ? work.differences.length : 0);
+
 interface Running {
   job: Job;
   cancelled: Int32Array<SharedArrayBuffer>;
 }
 
-/** Beside this file: built it is a chunk of its own, and while it is developed, TypeScript. */
+/** Beside this file: a chunk of its own, or while Dispona is developed, the source. */
 function workerFile(): URL | undefined {
-  return ['./job-worker.js', './worker.ts']
+  return ['./job-worker.js', './worker-from-source.mjs']
     .map((name) => new URL(name, import.meta.url))
     .find((url) => existsSync(fileURLToPath(url)));
 }
@@ -43,30 +56,44 @@ export class Jobs {
     return [...this.#jobs.values()].map(({ job }) => job);
   }
 
-  /** Does small work at once; begins large work, which goes on by itself. Answers how far it is. */
-  async run(label: string, work: Work, size: number, user: string | null): Promise<Job> {
-    const job: Job = { id: newId('job'), label, state: 'waiting', done: 0, total: size, outcome: '' };
-    if (size <= DONE_AT_ONCE) {
-      const { outcome } = await this.catalog.writes.shared(() => this.doHere(work, user));
-      return { ...job, state: 'done', done: size, outcome };
-    }
-    void this.begin(job, work, user).catch(() => undefined);
+  /** Does small work at once. */
+  async atOnce(user: string | null, prepare: () => Prepared | Promise<Prepared>): Promise<Job> {
+    const { outcome, total } = await this.catalog.writes.shared(async () => {
+      const { work, outcome: words } = await prepare();
+      const { outcome: done } = work ? this.doHere(work, user) : { outcome: '' };
+      return { outcome: words ?? done, total: sizeOf(work) };
+    });
+    return { id: newId('job'), label: outcome, state: 'done', done: total, total, outcome };
+  }
+
+  /** Begins large work, which goes on by itself. Answers how far it is. */
+  start(label: string, total: number, user: string | null, prepare: () => Promise<Prepared>): Job {
+    const job: Job = { id: newId('job'), label, state: 'waiting', done: 0, total, outcome: '' };
+    // What goes wrong is told through the job.
+    void this.begin(job, user, prepare).catch(() => undefined);
     return job;
   }
 
-  /** Begins work in a thread, and ends when its outcome is in memory too. */
-  async begin(job: Job, work: Work, user: string | null): Promise<WorkResult> {
+  /** Does work in a thread, and ends when its outcome is in memory too. */
+  async begin(job: Job, user: string | null, prepare: () => Promise<Prepared>): Promise<WorkResult> {
     const running: Running = { job, cancelled: new Int32Array(new SharedArrayBuffer(4)) };
     this.#jobs.set(job.id, running);
     for (const [id, { job: old }] of this.#jobs)
       if (this.#jobs.size > KEPT && old.state !== 'running' && old.state !== 'waiting') this.#jobs.delete(id);
+    const { catalog } = this;
     try {
-      return await this.catalog.writes.exclusive(async () => {
-        if (Atomics.load(running.cancelled, 0) === 1) throw new CancelledError();
+      return await catalog.writes.exclusive(async () => {
         this.#tell(running, { state: 'running' });
-        const result = await this.#doInThread(work, user, running);
-        if (result.changeId !== undefined) await this.catalog.follow(result.changeId, result.subjects);
-        this.#tell(running, { state: 'done', done: running.job.total, outcome: result.outcome });
+        const { work, products, outcome } = await prepare();
+        if (Atomics.load(running.cancelled, 0) === 1) throw new CancelledError();
+        const none: WorkResult = { changeId: undefined, subjects: [], outcome: outcome ?? '' };
+        // What memory needs for the outcome is made ready while the thread writes.
+        const [result, ready] = work
+          ? await Promise.all([this.#doInThread(work, user, running), catalog.working.makeReady(products ?? new Map())])
+          : [none, new Map()];
+        this.#tell(running, { done: running.job.total });
+        if (result.changeId !== undefined) await catalog.follow(result.changeId, result.subjects, ready);
+        this.#tell(running, { state: 'done', outcome: outcome ?? result.outcome });
         return result;
       });
     } catch (error) {
@@ -91,9 +118,9 @@ export class Jobs {
 
   /** Does small work at once, for whoever holds the right to write. */
   doHere(work: Work, user: string | null): WorkResult {
-    const { db, journal, now } = this.catalog;
+    const { db, journal } = this.catalog;
     const follow = { tell: () => undefined, isCancelled: () => false };
-    return doWork(work, { db, journal, actor: this.catalog.actor(user), now }, follow);
+    return doWork(work, { db, journal, actor: this.catalog.actor(user) }, follow);
   }
 
   #doInThread(work: Work, user: string | null, running: Running): Promise<WorkResult> {
@@ -103,7 +130,6 @@ export class Jobs {
       folder,
       work,
       actor: catalog.actor(user),
-      now: catalog.now,
       cancelled: running.cancelled,
     };
     return new Promise((resolve, reject) => {

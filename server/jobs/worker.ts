@@ -7,7 +7,6 @@ export interface WorkOrder {
   folder: string;
   work: Work;
   actor: Actor;
-  now: number;
   /** holds 1 as soon as somebody wants the work stopped */
   cancelled: Int32Array;
 }
@@ -23,7 +22,7 @@ export type WorkMessage =
     };
 
 function run(): void {
-  const { folder, work, actor, now, cancelled } = workerData as WorkOrder;
+  const { folder, work, actor, cancelled } = workerData as WorkOrder;
   const send = (message: WorkMessage) => parentPort!.postMessage(message);
   const db = openDatabase(folder);
   try {
@@ -31,7 +30,7 @@ function run(): void {
       tell: (done: number, total: number) => send({ type: 'progress', done, total }),
       isCancelled: () => Atomics.load(cancelled, 0) === 1,
     };
-    send({ type: 'done', result: doWork(work, { db, journal: new Journal(db), actor, now }, follow) });
+    send({ type: 'done', result: doWork(work, { db, journal: new Journal(db), actor }, follow) });
   } catch (error) {
     const reason =
       error instanceof CancelledError ? 'cancelled' : error instanceof CannotUndoError ? 'refused' : 'error';
