@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { documentKinds } from '../core/editions/document';
 import { route } from './route';
 import { goodsRowSchema } from './goods';
+import { changeRowSchema } from './history';
 
 const email = z.email('Type an e-mail address, like kim@example.com.');
 const password = z.string().min(10, 'A password needs at least 10 characters.').max(200, 'At most 200 characters.');
@@ -12,15 +13,6 @@ export const sessionAnswerSchema = z.object({
   token: z.string().nullable(),
   /** nobody can sign in yet: the first person is asked for */
   needsSetup: z.boolean(),
-});
-
-const changeRow = z.object({
-  id: z.number().int(),
-  at: z.string(),
-  userName: z.string().nullable(),
-  label: z.string(),
-  kind: z.enum(['edit', 'undo', 'redo']),
-  undone: z.boolean(),
 });
 
 export const editionSchema = z.object({
@@ -73,14 +65,14 @@ export const deskRoutes = {
     path: '/api/undo',
     waits: false,
     summary: 'Take back your latest change',
-    answer: changeRow,
+    answer: changeRowSchema,
   }),
   redo: route({
     method: 'POST',
     path: '/api/redo',
     waits: false,
     summary: 'Do again what you undid last',
-    answer: changeRow,
+    answer: changeRowSchema,
   }),
   find: route({
     method: 'GET',

@@ -34,6 +34,7 @@ import { fileRoleSchema, MAX_FILES, productFileSchema } from '../core/catalog/fi
 import { specValueSchema } from '../core/catalog/spec';
 import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/rules/rule';
 import { ruleFieldSchema } from './rule-field';
+import { changeWithDetailsSchema } from './history';
 import { route } from './route';
 
 /** Where a product is in its life, as its swing tag says. */
@@ -483,18 +484,6 @@ export const goodsRoutes = {
     method: 'GET',
     path: '/api/products/:id/history',
     summary: 'What was changed on a product, newest first',
-    answer: z.object({
-      changes: z.array(
-        z.object({
-          id: z.number().int(),
-          at: z.string(),
-          userName: z.string().nullable(),
-          label: z.string(),
-          kind: z.enum(['edit', 'undo', 'redo']),
-          undone: z.boolean(),
-          details: z.array(z.object({ label: z.string(), before: z.string(), after: z.string() })),
-        }),
-      ),
-    }),
+    answer: z.object({ changes: z.array(changeWithDetailsSchema) }),
   }),
 };

@@ -2,6 +2,7 @@ import { bulkRoutes } from './bulk';
 import { deskRoutes } from './desk';
 import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
+import { historyRoutes } from './history';
 import { optionListRoutes, specSheetRoutes } from './lists';
 import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
@@ -18,6 +19,7 @@ export const routes = {
   groups: groupRoutes,
   shopfront: shopfrontRoutes,
   bulk: bulkRoutes,
+  history: historyRoutes,
   views: viewRoutes,
   shop: shopRoutes,
 };

@@ -11,6 +11,7 @@ import { useSession } from './frame/queries';
 import { GoodsPage } from './goods/goods-page';
 import { ProductPage } from './goods/product/product-page';
 import { GroupsPage } from './groups/groups-page';
+import { HistoryPage } from './history/history-page';
 import { ReviewPage } from './review/review-page';
 import { Entrance } from './session/entrance';
 import { ShopfrontPage } from './shopfront/shopfront-page';
@@ -37,6 +38,7 @@ const router = createBrowserRouter(
         { path: '/groups/:id', element: <GroupsPage /> },
         { path: '/shopfront', element: <ShopfrontPage /> },
         { path: '/review', element: <ReviewPage /> },
+        { path: '/history', element: <HistoryPage /> },
         { path: '*', element: <Navigate to="/goods" replace /> },
       ],
     },

@@ -42,6 +42,7 @@ export function Frame() {
       { keys: 'g r', words: 'go to Groups', run: go('/groups') },
       { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
       { keys: 'g l', words: 'go to the review', run: go('/review') },
+      { keys: 'g h', words: 'go to the history', run: go('/history') },
       { keys: 'mod+z', words: 'undo', run: runUndo, whileTyping: true },
       { keys: 'shift+mod+z', words: 'redo', run: runRedo, whileTyping: true },
       { keys: '?', words: 'this list', run: () => setKeysOpen(true) },

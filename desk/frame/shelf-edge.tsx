@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { LogOut } from 'lucide-react';
+import { History as HistoryIcon, LogOut } from 'lucide-react';
 import { Link, NavLink } from 'react-router';
 import { FindOrDo, type Action } from './find-or-do';
 import { useEnter, useStatus } from './queries';
@@ -65,6 +65,16 @@ export function ShelfEdge({ actions, findId }: Props) {
           ) : (
             'All is live'
           )}
+        </NavLink>
+        <NavLink
+          to="/history"
+          title="History: what was changed, and the way back"
+          className={({ isActive }) =>
+            clsx('rounded-md p-1 hover:text-ink max-md:hidden', isActive ? 'text-ink' : 'text-ink-2')
+          }
+        >
+          <HistoryIcon size={16} aria-hidden="true" />
+          <span className="sr-only">History</span>
         </NavLink>
         <button
           type="button"

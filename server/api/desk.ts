@@ -1,10 +1,11 @@
 import { Router, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { deskRoutes } from '../../contract/desk';
+import { historyRoutes } from '../../contract/history';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog } from '../catalog/catalog';
 import { findAnything } from '../catalog/groups';
-import { reverse } from '../catalog/history';
+import { reverse, wholeHistory } from '../catalog/history';
 import { review } from '../catalog/review';
 import { needsSetup, setUp } from '../catalog/set-up';
 import { listEditions } from '../database/editions';
@@ -74,6 +75,8 @@ export function deskApi(catalog: Catalog): Router {
 
   answer(router, deskRoutes.undo, ({ user }) => reverse(catalog, () => catalog.journal.nextUndo(user), user));
   answer(router, deskRoutes.redo, ({ user }) => reverse(catalog, () => catalog.journal.nextRedo(user), user));
+  answer(router, historyRoutes.all, ({ query }) => wholeHistory(catalog, query));
+  answer(router, historyRoutes.reverse, ({ params, user }) => reverse(catalog, () => Number(params.id), user));
   answer(router, deskRoutes.find, ({ query }) => ({ found: findAnything(catalog, query.q) }));
   answer(router, deskRoutes.status, () => ({ changes: catalog.working.changed.size, edition: catalog.live.edition }));
   answer(router, deskRoutes.review, () => review(catalog));

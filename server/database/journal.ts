@@ -159,14 +159,14 @@ export class Journal {
     return rows.map((row) => ({ ...row, undone: row.undone === 1 }));
   }
 
-  /** What a change did to the rows of a subject. */
-  rowsOf(changeId: number, subject?: string): JournalRow[] {
+  /** What a change did to the rows of a subject, or to all; the first ones where not all are wanted. */
+  rowsOf(changeId: number, subject?: string, most = -1): JournalRow[] {
     const rows = this.db
       .prepare(
         `SELECT table_name AS tableName, row_key AS rowKey, before, after FROM journal
-         WHERE change_id = @changeId AND (@subject IS NULL OR subject = @subject) ORDER BY seq`,
+         WHERE change_id = @changeId AND (@subject IS NULL OR subject = @subject) ORDER BY seq LIMIT @most`,
       )
-      .all({ changeId, subject: subject ?? null }) as {
+      .all({ changeId, subject: subject ?? null, most }) as {
       tableName: string;
       rowKey: string;
       before: string | null;

@@ -1,5 +1,5 @@
-import { formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
+import { ChangeLine } from '../../history/change-line';
 import { Button } from '../../ui/button';
 import { Failed, Loading } from '../../ui/states';
 import { useHistory } from '../queries';
@@ -10,23 +10,9 @@ function Changes({ id }: { id: string }) {
   if (error && !data) return <Failed error={error} />;
   if (!data) return <Loading rows={3} />;
   return (
-    <ol className="flex max-h-80 flex-col gap-2.5 overflow-y-auto">
+    <ol className="max-h-80 overflow-y-auto">
       {data.changes.map((change) => (
-        <li key={change.id} className={change.undone ? 'opacity-60' : ''}>
-          <p>
-            {change.kind === 'undo' && 'Undone: '}
-            {change.kind === 'redo' && 'Done again: '}
-            <span className="font-medium">{change.label}</span>{' '}
-            <span className="text-ink-2">
-              {change.userName ?? 'the demo'}, {formatDistanceToNow(new Date(change.at), { addSuffix: true })}
-            </span>
-          </p>
-          {change.details.map((detail, i) => (
-            <p key={i} className="ml-3 truncate text-ink-2">
-              {detail.label}: {detail.before && <s>{detail.before}</s>} {detail.after}
-            </p>
-          ))}
-        </li>
+        <ChangeLine key={change.id} change={change} />
       ))}
     </ol>
   );
