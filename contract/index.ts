@@ -4,6 +4,7 @@ import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { historyRoutes } from './history';
 import { optionListRoutes, specSheetRoutes } from './lists';
+import { sheetRoutes } from './sheet';
 import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
 import { shopfrontRoutes } from './shopfront';
@@ -21,5 +22,6 @@ export const routes = {
   bulk: bulkRoutes,
   history: historyRoutes,
   views: viewRoutes,
+  sheet: sheetRoutes,
   shop: shopRoutes,
 };

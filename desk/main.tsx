@@ -1,6 +1,6 @@
 import './no-eval';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
@@ -26,6 +26,13 @@ const client = new QueryClient({
   },
 });
 
+/** The grid of the sheet is loaded when it is wanted. */
+const SheetPage = lazy(() => import('./sheet/sheet-page'));
+
+function Later({ page }: { page: ReactNode }) {
+  return <Suspense fallback={<Loading rows={8} />}>{page}</Suspense>;
+}
+
 const router = createBrowserRouter(
   [
     {
@@ -33,6 +40,7 @@ const router = createBrowserRouter(
       children: [
         { path: '/', element: <Navigate to="/goods" replace /> },
         { path: '/goods', element: <GoodsPage /> },
+        { path: '/goods/sheet', element: <Later page={<SheetPage />} /> },
         { path: '/goods/:id', element: <ProductPage /> },
         { path: '/groups', element: <GroupsPage /> },
         { path: '/groups/:id', element: <GroupsPage /> },

@@ -2,6 +2,7 @@ import { Menu, MenuButton, MenuItem, MenuItems, Popover, PopoverButton, PopoverP
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { BulkDialog, bulkActions, type BulkAction } from '../bulk/bulk-dialog';
 import { useWhich } from '../bulk/queries';
 import { Button } from '../ui/button';
@@ -67,6 +68,7 @@ export function Tray() {
   const { data } = useWhich(which, SHOWN, !isEmpty);
   const [isAdding, setAdding] = useState(false);
   const [action, setAction] = useState<BulkAction>();
+  const navigate = useNavigate();
   const areDragged = useGoodsAreDragged();
   const drop = useGoodsDrop(tray.add);
   if (isEmpty)
@@ -114,6 +116,9 @@ export function Tray() {
         {words}
       </p>
       <div className="ml-auto flex items-center gap-2">
+        <Button look="dark" onClick={() => void navigate('/goods/sheet?of=tray')}>
+          Edit as sheet
+        </Button>
         <Button look="dark" onClick={() => setAdding(true)}>
           Add to group…
         </Button>

@@ -1,5 +1,6 @@
+import { Table2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useOutletContext } from 'react-router';
+import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
@@ -34,6 +35,7 @@ function FollowedProduct({ id }: { id: string }) {
 const OPEN_FIRST = ['standing', 'category', 'loose', 'brand'];
 
 export function GoodsPage() {
+  const [params] = useSearchParams();
   const { newProduct } = useOutletContext<{ newProduct: () => void }>();
   const { data: settings } = useSettings();
   const currency = settings?.currency ?? 'EUR';
@@ -77,6 +79,14 @@ export function GoodsPage() {
             </span>
             {data && isNarrowed && <PickAll asked={which} total={data.total} sentence={data.sentence} />}
             {data && isNarrowed && <KeepAs narrowing={narrowing} total={data.total} />}
+            <Link
+              to={`/goods/sheet?${params.toString()}`}
+              title="Edit as a sheet"
+              className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
+            >
+              <Table2 size={16} aria-hidden="true" />
+              <span className="sr-only">Edit as a sheet</span>
+            </Link>
             <Views narrowing={narrowing} />
             <ColumnChooser columns={columns} fields={fields} isCards={isCards} setCards={setCards} />
             <Button look="main" onClick={newProduct}>

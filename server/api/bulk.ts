@@ -1,11 +1,13 @@
 import { Router } from 'express';
 import { bulkRoutes } from '../../contract/bulk';
+import { sheetRoutes } from '../../contract/sheet';
 import { previewBulk, productsOf, runBulk } from '../catalog/bulk';
 import type { Catalog } from '../catalog/catalog';
 import { goodsRow } from '../catalog/goods';
+import { readSheet, saveSheet } from '../catalog/sheet';
 import { answer } from './answer';
 
-/** What is done to many products at once, and long work. */
+/** What is done to many products at once, by an action or in a sheet, and long work. */
 export function bulkApi(catalog: Catalog): Router {
   const router = Router();
   answer(router, bulkRoutes.which, ({ body }) => {
@@ -14,6 +16,8 @@ export function bulkApi(catalog: Catalog): Router {
   });
   answer(router, bulkRoutes.preview, ({ body }) => previewBulk(catalog, body));
   answer(router, bulkRoutes.run, ({ body, user }) => runBulk(catalog, user, body));
+  answer(router, sheetRoutes.read, ({ body }) => readSheet(catalog, body));
+  answer(router, sheetRoutes.save, ({ body, user }) => saveSheet(catalog, user, body));
   answer(router, bulkRoutes.jobs, () => ({ jobs: catalog.jobs.all }));
   answer(router, bulkRoutes.cancel, ({ params }) => catalog.jobs.cancel(params.id!));
   return router;

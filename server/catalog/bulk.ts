@@ -13,7 +13,7 @@ import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
 import { invalid, invalidField } from '../problem';
 import type { Catalog } from './catalog';
 import { matchingIds } from './goods-list';
-import { refuseUnknown } from './product-writes';
+import { unknownOf } from './product-checks';
 import type { UserId } from './product-or-refuse';
 
 /** Products that are planned before other requests are answered. */
@@ -40,7 +40,7 @@ function namesOf(catalog: Catalog): NamesOf {
 
 /** What no product could be given, because it does not exist (any more). */
 function refuseDeleted(catalog: Catalog, request: BulkRequest): void {
-  const errors: FieldError[] = refuseUnknown(catalog, {
+  const errors: FieldError[] = unknownOf(catalog, {
     ...(request.do === 'brand' ? { brandId: request.id } : {}),
     ...(request.do === 'categories' && request.how !== 'remove' ? { categoryIds: request.ids } : {}),
     ...(request.do === 'tags' && request.how !== 'remove' ? { tagIds: request.ids } : {}),

@@ -141,14 +141,13 @@ export function changeOptions(
   });
 }
 
-export function changeVariants(
+/** Variants of a product after these changes, with what is wrong with them, and what somebody else changed meanwhile. */
+export function checkVariants(
   catalog: Catalog,
-  user: UserId,
-  id: string,
+  product: Product,
   seen: number,
   changes: VariantChanges,
-): void {
-  const product = productOrRefuse(catalog, id);
+): { next: Variant[]; errors: FieldError[]; clashes: FieldError[] } {
   const { journal } = catalog;
   const errors: FieldError[] = [];
   const clashes: FieldError[] = [];
@@ -161,7 +160,7 @@ export function changeVariants(
       errors.push({ path: path('pictureId'), message: 'This picture was deleted. Choose another.' });
     for (const name of Object.keys(fields) as (keyof typeof variantColumns)[]) {
       const table = name === 'stock' ? 'stock' : 'variant';
-      const columns = journal.columnsChangedSince(seen, `product:${id}`, table, JSON.stringify([variantId]));
+      const columns = journal.columnsChangedSince(seen, `product:${product.id}`, table, JSON.stringify([variantId]));
       if (columns.has(variantColumns[name]) && canonicalJson(variant[name]) !== canonicalJson(fields[name]))
         clashes.push({
           path: path(name),
@@ -181,11 +180,23 @@ export function changeVariants(
     }
     next.set(variantId, changed);
   });
+  return { next: [...next.values()], errors, clashes };
+}
+
+export function changeVariants(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  seen: number,
+  changes: VariantChanges,
+): void {
+  const product = productOrRefuse(catalog, id);
+  const { next, errors, clashes } = checkVariants(catalog, product, seen, changes);
   if (errors.length > 0) throw invalid(errors);
   if (clashes.length > 0) throw clash(clashes);
   const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as (keyof typeof variantWords)[]));
   const words = [...names].map((name) => variantWords[name]).join(', ');
-  journal.change(`Changed ${words} of “${product.title}”`, catalog.actor(user), () =>
-    setVariants(catalog.db, id, [...next.values()], new Set(changes.map((change) => change.id))),
+  catalog.journal.change(`Changed ${words} of “${product.title}”`, catalog.actor(user), () =>
+    setVariants(catalog.db, id, next, new Set(changes.map((change) => change.id))),
   );
 }

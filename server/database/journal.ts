@@ -175,6 +175,11 @@ export class Journal {
     return rows.map((row) => ({ ...row, before: parsed(row.before), after: parsed(row.after) }));
   }
 
+  /** The latest change of all; 0 before the first. */
+  get latest(): number {
+    return (this.db.prepare(`SELECT max(id) FROM change`).pluck().get() as number | null) ?? 0;
+  }
+
   /** The latest change that touched a subject; 0 when none did. */
   revision(subject: string): number {
     const row = this.db.prepare(`SELECT max(change_id) AS id FROM journal WHERE subject = ?`).get(subject) as {

@@ -1,0 +1,243 @@
+import clsx from 'clsx';
+import { useMemo, useRef, useState, type MouseEvent } from 'react';
+import {
+  DataGrid,
+  renderTextEditor,
+  type CellKeyboardEvent,
+  type CellKeyDownArgs,
+  type Column,
+  type DataGridHandle,
+} from 'react-data-grid';
+import 'react-data-grid/lib/styles.css';
+import { toast } from 'sonner';
+import { blockOf, blockText, isInBlock, pastedCells, sizeOf, textsOf, type Block, type Place } from './block';
+import type { SheetColumn } from './sheet-columns';
+import type { Sheet, SheetRow, TypedCell } from './use-sheet';
+
+const ROW = 30;
+/** Columns before those of the seller: the name of the row. */
+const LEAD = 1;
+
+/** What the grid holds of a row: which one it is, and while a cell is edited, the text that is typed. */
+interface GridRow {
+  at: number;
+  row: SheetRow;
+  typed: Record<string, string>;
+}
+
+interface Props {
+  sheet: Sheet;
+  columns: readonly SheetColumn[];
+  block: Block | undefined;
+  setBlock: (block: Block | undefined) => void;
+}
+
+/** Goods as a grid: arrows, typing, blocks by dragging or Shift, copying, pasting, filling down. */
+export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
+  const grid = useRef<DataGridHandle>(null);
+  const [anchor, setAnchor] = useState<Place>({ row: 0, column: 0 });
+  const [focus, setFocus] = useState<Place>({ row: 0, column: 0 });
+  const rows = useMemo(
+    () => sheet.rows.map((row, at): GridRow => ({ at, row, typed: {} })),
+    // Texts are read while cells are drawn; new objects tell the grid that some are others now.
+    [sheet],
+  );
+  const last: Place = { row: sheet.rows.length - 1, column: columns.length - 1 };
+
+  const select = (to: Place, from = anchor) => {
+    const place = {
+      row: Math.max(0, Math.min(last.row, to.row)),
+      column: Math.max(0, Math.min(last.column, to.column)),
+    };
+    setAnchor(from);
+    setFocus(place);
+    setBlock(blockOf(from, place));
+  };
+
+  const type = (cells: readonly TypedCell[]) => {
+    const stayed = sheet.type(cells);
+    if (stayed > 0)
+      toast(
+        `${stayed === 1 ? 'One cell stays' : `${stayed} cells stay`}: these products have no such value to change.`,
+      );
+  };
+  const cellAt = ({ row, column }: Place, text: string): TypedCell => ({
+    row: sheet.rows[row]!,
+    column: columns[column]!,
+    text,
+  });
+  const each = (of: Block, text: (place: Place) => string): TypedCell[] => {
+    const cells: TypedCell[] = [];
+    for (let row = of.top; row <= of.bottom; row++)
+      for (let column = of.left; column <= of.right; column++)
+        cells.push(cellAt({ row, column }, text({ row, column })));
+    return cells;
+  };
+  const text = ({ row, column }: Place) => sheet.textAt(sheet.rows[row]!, columns[column]!);
+
+  const placeOf = (event: MouseEvent): Place | undefined => {
+    const cell = (event.target as Element).closest('[role="gridcell"]');
+    const row = cell?.closest('[role="row"]');
+    if (!cell || !row) return undefined;
+    const place = { row: Number(row.getAttribute('aria-rowindex')) - 2, column: Number(cell.ariaColIndex) - 1 - LEAD };
+    return place.row >= 0 && place.column >= 0 ? place : undefined;
+  };
+
+  const onCellKeyDown = (args: CellKeyDownArgs<GridRow>, event: CellKeyboardEvent) => {
+    if (args.mode === 'EDIT') {
+      if (event.key !== 'Enter') return;
+      // Down a column, as one types a list.
+      args.onClose(true);
+      grid.current?.selectCell({ idx: args.column.idx, rowIdx: Math.min(last.row, args.rowIdx + 1) });
+      return event.preventGridDefault();
+    }
+    const isCommand = event.ctrlKey || event.metaKey;
+    const steps: Record<string, [number, number]> = {
+      ArrowDown: [1, 0],
+      ArrowUp: [-1, 0],
+      ArrowRight: [0, 1],
+      ArrowLeft: [0, -1],
+    };
+    const step = steps[event.key];
+    if (step && event.shiftKey) {
+      const far = isCommand ? Math.max(last.row, last.column) : 1;
+      select({ row: focus.row + step[0] * far, column: focus.column + step[1] * far });
+    } else if (block && (event.key === 'Delete' || event.key === 'Backspace')) type(each(block, () => ''));
+    else if (block && isCommand && event.key.toLowerCase() === 'd') {
+      const { top } = block;
+      type(each({ ...block, top: Math.min(block.bottom, top + 1) }, ({ column }) => text({ row: top, column })));
+    } else if (isCommand && event.key.toLowerCase() === 'a') {
+      setAnchor({ row: 0, column: 0 });
+      setFocus(last);
+      setBlock(blockOf({ row: 0, column: 0 }, last));
+    } else if (isCommand && event.key.toLowerCase() === 'z' && !event.shiftKey && sheet.canTakeBack) {
+      sheet.takeBack();
+      event.stopPropagation();
+    } else return;
+    event.preventGridDefault();
+    event.preventDefault();
+  };
+
+  const gridColumns = useMemo((): Column<GridRow>[] => {
+    const lead: Column<GridRow> = {
+      key: 'name',
+      name: 'Product',
+      width: 230,
+      frozen: true,
+      resizable: true,
+      cellClass: 'sheet-lead',
+      renderCell: ({ row: { row } }) => (
+        <span className="flex min-w-0 gap-1.5">
+          <span className="truncate font-medium">{row.product.title}</span>
+          {row.name && <span className="shrink-0 truncate text-ink-2">{row.name}</span>}
+        </span>
+      ),
+    };
+    return [
+      lead,
+      ...columns.map((column, at): Column<GridRow> => ({
+        key: column.key,
+        name: column.label,
+        width: column.width,
+        resizable: true,
+        editable: ({ row }) => column.canEdit(row.product),
+        renderEditCell: (props) =>
+          renderTextEditor({
+            ...props,
+            row: {
+              ...props.row,
+              [column.key]: props.row.typed[column.key] ?? sheet.textAt(props.row.row, column),
+            } as never,
+            onRowChange: (changed, isDone) =>
+              props.onRowChange(
+                { ...props.row, typed: { [column.key]: String((changed as never)[column.key]) } },
+                isDone,
+              ),
+          }),
+        cellClass: ({ at: row, row: of }) =>
+          clsx(
+            column.isNumber && 'text-right',
+            sheet.draftAt(of, column) && 'sheet-changed',
+            sheet.errorAt(of, column) && 'sheet-wrong',
+            !column.canEdit(of.product) && 'sheet-fixed',
+            block && isInBlock(block, row, at) && 'sheet-picked',
+          ),
+        renderCell: ({ row: { row } }) => <span title={sheet.errorAt(row, column)}>{sheet.textAt(row, column)}</span>,
+      })),
+    ];
+  }, [columns, sheet, block]);
+
+  return (
+    <div
+      className="flex min-h-0 flex-1"
+      onMouseDownCapture={(event) => {
+        const place = placeOf(event);
+        if (!place || event.button !== 0) return;
+        if (event.shiftKey) {
+          // The grid would move to the cell; the block grows to it instead.
+          event.stopPropagation();
+          event.preventDefault();
+          select(place);
+        } else select(place, place);
+      }}
+      onMouseMove={(event) => {
+        const place = event.buttons === 1 ? placeOf(event) : undefined;
+        if (place && (place.row !== focus.row || place.column !== focus.column)) select(place);
+      }}
+    >
+      <DataGrid<GridRow>
+        ref={grid}
+        aria-label="Sheet"
+        columns={gridColumns}
+        rows={rows}
+        rowKeyGetter={({ row }) => row.key}
+        rowHeight={ROW}
+        headerRowHeight={ROW}
+        className="rdg-light sheet-grid"
+        onCellKeyDown={onCellKeyDown}
+        onSelectedCellChange={({ rowIdx, column }) => {
+          const place = { row: rowIdx, column: column.idx - LEAD };
+          if (
+            rowIdx < 0 ||
+            place.column < 0 ||
+            (block && sizeOf(block) > 1 && isInBlock(block, place.row, place.column))
+          )
+            return;
+          select(place, place);
+        }}
+        onRowsChange={(changed, { indexes, column }) => {
+          const of = columns[column.idx - LEAD]!;
+          type(
+            indexes.flatMap((at) => {
+              const typed = changed[at]!.typed[column.key];
+              return typed === undefined ? [] : [{ row: sheet.rows[at]!, column: of, text: typed }];
+            }),
+          );
+        }}
+        onFill={({ columnKey, sourceRow, targetRow }) => {
+          const column = columns.find(({ key }) => key === columnKey)!;
+          return { ...targetRow, typed: { [columnKey]: sheet.textAt(sourceRow.row, column) } };
+        }}
+        onCellCopy={(_args, event) => {
+          if (!block) return;
+          const texts = Array.from({ length: block.bottom - block.top + 1 }, (_row, row) =>
+            Array.from({ length: block.right - block.left + 1 }, (_column, column) =>
+              text({ row: block.top + row, column: block.left + column }),
+            ),
+          );
+          event.clipboardData.setData('text/plain', blockText(texts));
+          event.preventDefault();
+        }}
+        onCellPaste={({ row }, event) => {
+          event.preventDefault();
+          const pasted = textsOf(event.clipboardData.getData('text/plain'));
+          const into = block ?? blockOf(focus, focus);
+          const made = pastedCells(pasted, into, sheet.rows.length, columns.length);
+          if ('problem' in made) toast.error(`${made.problem} Nothing was pasted.`);
+          else type(made.cells.map(({ text: each, ...place }) => cellAt(place, each)));
+          return row;
+        }}
+      />
+    </div>
+  );
+}

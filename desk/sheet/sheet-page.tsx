@@ -1,0 +1,247 @@
+import { useQuery } from '@tanstack/react-query';
+import { Columns3 } from 'lucide-react';
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useBlocker, useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+import { routes } from '../../contract';
+import { fold } from '../../core/catalog/identity';
+import { EMPTY_RULE, ruleSchema } from '../../core/rules/rule';
+import { call, CallError, wordsOf } from '../api';
+import { useJobs, type WhichInput } from '../bulk/queries';
+import { useTrayWhich } from '../frame/tray-store';
+import { useGoodsFields, useSpecSheets } from '../goods/queries';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { Select } from '../ui/select';
+import { Empty, Failed, Loading } from '../ui/states';
+import { Tick } from '../ui/tick';
+import { useRemembered } from '../ui/use-remembered';
+import type { Block } from './block';
+import { ColumnWork } from './column-work';
+import { sheetColumns, usualSheetColumns } from './sheet-columns';
+import { SheetGrid } from './sheet-grid';
+import { useSheet } from './use-sheet';
+
+/** Which goods the sheet was opened with: the tray, or those of a search. */
+function useOpenedWith(): { which: WhichInput; words: string } {
+  const [params] = useSearchParams();
+  const tray = useTrayWhich();
+  const [opened] = useState(() => {
+    if (params.get('of') === 'tray') return { which: tray, words: 'the tray' };
+    let rule = EMPTY_RULE;
+    try {
+      rule = ruleSchema.parse(JSON.parse(params.get('if') ?? ''));
+    } catch {
+      // Without conditions, all goods are meant.
+    }
+    const text = params.get('q') ?? '';
+    return {
+      which: { ids: [], matching: { text, rule } },
+      words: text || rule.of.length > 0 ? 'what was found' : 'all goods',
+    };
+  });
+  return opened;
+}
+
+function useProducts(which: WhichInput) {
+  // Which products they are is asked once: a row that no longer matches must not vanish from under the cursor.
+  const { data: ids, error } = useQuery({
+    queryKey: ['sheet ids', which],
+    queryFn: async () => {
+      const picked = which.ids ?? [];
+      if (!which.matching) return [...picked];
+      return [...new Set([...picked, ...(await call(routes.goods.matching, { body: which.matching })).ids])];
+    },
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  const sheet = useQuery({
+    queryKey: ['sheet', ids],
+    queryFn: () => call(routes.sheet.read, { body: { which: { ids: ids! } } }),
+    enabled: ids !== undefined,
+    placeholderData: (before) => before,
+  });
+  return { ...sheet, error: error ?? sheet.error };
+}
+
+function ChooseColumns({
+  all,
+  chosen,
+  choose,
+}: {
+  all: readonly { key: string; label: string }[];
+  chosen: readonly string[];
+  choose: (keys: string[]) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  return (
+    <Popover>
+      <PopoverButton as={Button} look="bare">
+        <Columns3 size={15} aria-hidden="true" /> Columns
+      </PopoverButton>
+      <PopoverPanel anchor={{ to: 'bottom start', gap: 6 }} className="sheet z-40 w-60 p-3 shadow-xl">
+        <input
+          aria-label="Find a column"
+          placeholder="Find a column"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          className="field mb-1.5 w-full"
+        />
+        <div className="max-h-80 overflow-y-auto">
+          {all
+            .filter(({ label }) => fold(label).includes(fold(typed).trim()))
+            .map(({ key, label }) => (
+              <Tick
+                key={key}
+                label={label}
+                checked={chosen.includes(key)}
+                change={(is) => choose(is ? [...chosen, key] : chosen.filter((each) => each !== key))}
+              />
+            ))}
+        </div>
+      </PopoverPanel>
+    </Popover>
+  );
+}
+
+const levels = [
+  { value: 'variants', label: 'Variants' },
+  { value: 'products', label: 'Products' },
+];
+
+/** Many products or variants as an editable grid; what was changed is marked until it is saved, as one change. */
+export default function SheetPage() {
+  const { which, words } = useOpenedWith();
+  const { data, error, refetch } = useProducts(which);
+  const { fields } = useGoodsFields();
+  const { data: specs } = useSpecSheets();
+  const [level, setLevel] = useState('variants');
+  const [chosen, choose] = useRemembered<string[]>('dispona.sheet.columns', [...usualSheetColumns]);
+  const [block, setBlock] = useState<Block>();
+  const [isWorking, setWorking] = useState(false);
+  const [saving, setSaving] = useState<string>();
+  const seenAtFirst = useRef<number>(undefined);
+  const isByVariant = level === 'variants';
+  const all = useMemo(() => {
+    const choices = (key: string) => fields.find((field) => field.key === key)?.choices ?? [];
+    return sheetColumns({
+      brands: choices('brand'),
+      categories: choices('category'),
+      tags: choices('tag'),
+      sheets: specs?.sheets ?? [],
+    });
+  }, [fields, specs]);
+  const offered = useMemo(() => all.filter(({ of }) => isByVariant || of === 'product'), [all, isByVariant]);
+  const columns = useMemo(() => offered.filter(({ key }) => chosen.includes(key)), [offered, chosen]);
+  const products = useMemo(() => data?.products ?? [], [data]);
+  const sheet = useSheet(products, isByVariant);
+
+  // A draft answers for the state in which it was typed, even when the sheet was read again since.
+  useEffect(() => {
+    if (sheet.changed === 0) seenAtFirst.current = undefined;
+    else seenAtFirst.current ??= data?.seen;
+  }, [sheet.changed, data?.seen]);
+
+  const blocker = useBlocker(sheet.changed > 0);
+  useEffect(() => {
+    if (sheet.changed === 0) return;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [sheet.changed]);
+
+  const { data: jobs } = useJobs();
+  const job = jobs?.jobs.find(({ id }) => id === saving);
+  const { clear } = sheet;
+  useEffect(() => {
+    if (!job || job.state === 'running' || job.state === 'waiting') return;
+    setSaving(undefined);
+    if (job.state === 'done') clear();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [job?.state]);
+
+  const save = () => {
+    const changes = sheet.changes();
+    setSaving('asked');
+    call(routes.sheet.save, { body: { seen: seenAtFirst.current ?? data!.seen, changes } })
+      .then((begun) => {
+        if (begun.state !== 'done') return setSaving(begun.id);
+        setSaving(undefined);
+        sheet.clear();
+        toast(begun.outcome, { description: 'Ctrl + Z takes it back.' });
+        void refetch();
+      })
+      .catch((problem: unknown) => {
+        setSaving(undefined);
+        if (problem instanceof CallError) sheet.refuse(changes, problem.errors);
+        toast.error(wordsOf(problem), { description: 'Nothing was saved; the cells say why.' });
+      });
+  };
+
+  if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
+  if (!data || fields.length === 0) return <Loading rows={8} />;
+  const selectedRows = block ? sheet.rows.slice(block.top, block.bottom + 1) : [];
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-3 py-2">
+        <h1 className="font-display text-2xl font-bold">Sheet</h1>
+        <span className="text-ink-2">
+          {sheet.rows.length} {isByVariant ? 'variants' : 'products'} of {words}
+          {data.more > 0 && `; ${data.more} more products do not fit into one sheet`}
+        </span>
+        <Select label="Rows" value={level} choices={levels} choose={setLevel} className="ml-2" />
+        <ChooseColumns all={offered} chosen={chosen} choose={choose} />
+        <Button look="bare" disabled={columns.length === 0} onClick={() => setWorking(true)}>
+          Change a column…
+        </Button>
+        <span className="ml-auto flex items-center gap-2">
+          <span aria-live="polite" className={sheet.wrong > 0 ? 'font-semibold text-rose-ink' : 'text-ink-2'}>
+            {sheet.wrong > 0
+              ? `${sheet.wrong} ${sheet.wrong === 1 ? 'cell' : 'cells'} cannot be saved: point at them for the reason`
+              : saving
+                ? 'Saving …'
+                : ''}
+          </span>
+          {sheet.changed > 0 && (
+            <Button onClick={sheet.clear} disabled={saving !== undefined}>
+              As it was
+            </Button>
+          )}
+          <Button look="main" disabled={sheet.changed === 0 || sheet.wrong > 0 || saving !== undefined} onClick={save}>
+            Save {sheet.changed > 0 ? `${sheet.changed} ${sheet.changed === 1 ? 'cell' : 'cells'}` : ''}
+          </Button>
+        </span>
+      </div>
+      {sheet.rows.length === 0 ? (
+        <Empty title="Nothing to edit">
+          Put goods into the tray, or find some in the list, and open the sheet again.
+        </Empty>
+      ) : (
+        <SheetGrid sheet={sheet} columns={columns} block={block} setBlock={setBlock} />
+      )}
+      {isWorking && (
+        <ColumnWork
+          sheet={sheet}
+          columns={columns}
+          rows={selectedRows}
+          column={columns[block?.left ?? 0] ?? columns[0]!}
+          close={() => setWorking(false)}
+        />
+      )}
+      {blocker.state === 'blocked' && (
+        <Dialog title="Leave without saving?" isOpen close={blocker.reset}>
+          <p className="text-ink-2">{sheet.changed} cells of the sheet are not saved.</p>
+          <div className="mt-4 flex justify-end gap-2">
+            <Button look="danger" onClick={blocker.proceed}>
+              Leave them
+            </Button>
+            <Button look="main" onClick={blocker.reset}>
+              Stay
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,95 @@
+import { relationKinds, type Product, type RelationKind } from '../../core/catalog/product';
+import { specProblem } from '../../core/catalog/spec';
+import { canonicalJson } from '../../core/editions/document';
+import { refuseQuantityPrices, refuseSpan } from '../../core/pricing/price';
+import { checkRule } from '../../core/rules/check';
+import type { goodsRoutes } from '../../contract/goods';
+import type { FieldError } from '../../contract/problem';
+import type { BodyOf } from '../../contract/route';
+import { productColumns, type ProductFields } from '../database/products';
+import { bundleProblems } from './bundle-checks';
+import type { Catalog } from './catalog';
+import { fieldWords } from './field-words';
+import { fileProblems } from './file-writes';
+
+export type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
+
+/** A field of a product by the name under which it is written. */
+function fieldOf(product: Product, name: keyof Fields): unknown {
+  return name in product.relations
+    ? product.relations[name as RelationKind]
+    : product[name as Exclude<keyof Fields, RelationKind>];
+}
+
+/** Fields that somebody else changed since `seen`, and that would be overwritten. */
+export function clashesOf(catalog: Catalog, product: Product, seen: number, fields: Fields): FieldError[] {
+  const subject = `product:${product.id}`;
+  const { journal } = catalog;
+  const columns = journal.columnsChangedSince(seen, subject, 'product', JSON.stringify([product.id]));
+  const errors: FieldError[] = [];
+  for (const name of Object.keys(fields) as (keyof Fields)[]) {
+    const table = { categoryIds: 'product_category', tagIds: 'product_tag' }[name as 'categoryIds' | 'tagIds'];
+    const isTouched = table
+      ? journal.columnsChangedSince(seen, subject, table).size > 0
+      : columns.has(productColumns[name as keyof ProductFields].column);
+    if (isTouched && canonicalJson(fieldOf(product, name)) !== canonicalJson(fields[name]))
+      errors.push({
+        path: ['fields', name],
+        message: `The ${fieldWords[name]} was changed by somebody else.`,
+        theirs: fieldOf(product, name),
+      });
+  }
+  return errors;
+}
+
+/** What is wrong with these fields because it names something that does not exist (any more). */
+export function unknownOf(catalog: Catalog, fields: Fields): FieldError[] {
+  const { shop } = catalog.working;
+  const errors: FieldError[] = [];
+  if (fields.brandId && !shop.brands.has(fields.brandId))
+    errors.push({ path: ['fields', 'brandId'], message: 'This brand was deleted. Choose another.' });
+  if (fields.categoryIds?.some((id) => !shop.categories.has(id)))
+    errors.push({ path: ['fields', 'categoryIds'], message: 'One of these categories was deleted.' });
+  if (fields.tagIds?.some((id) => !shop.tags.has(id)))
+    errors.push({ path: ['fields', 'tagIds'], message: 'One of these tags was deleted.' });
+  if (fields.specSheetId && !shop.specSheets.has(fields.specSheetId))
+    errors.push({ path: ['fields', 'specSheetId'], message: 'This spec sheet was deleted. Choose another.' });
+  for (const kind of relationKinds) {
+    const relation = fields[kind];
+    if (relation?.how === 'picked' && relation.ids.some((id) => !shop.products.has(id)))
+      errors.push({ path: ['fields', kind], message: 'One of these products was deleted.' });
+  }
+  return errors;
+}
+
+/** Fields that do not go together, or not with what the product already has. */
+export function misfitsOf(catalog: Catalog, product: Product, fields: Fields): FieldError[] {
+  const after = { ...product, ...fields };
+  const errors: FieldError[] = [];
+  const blame = (name: keyof Fields, message: string | undefined) => {
+    if (message) errors.push({ path: ['fields', name], message });
+  };
+  for (const [from, until] of [
+    ['saleFrom', 'saleUntil'],
+    ['liveFrom', 'liveUntil'],
+  ] as const)
+    if (from in fields || until in fields) blame(until in fields ? until : from, refuseSpan(after[from], after[until]));
+  const tier = fields.quantityPrices && refuseQuantityPrices(fields.quantityPrices);
+  if (tier) errors.push({ path: ['fields', 'quantityPrices', tier.at], message: tier.message });
+  for (const kind of relationKinds) {
+    const relation = fields[kind];
+    if (relation?.how === 'picked' && relation.ids.includes(product.id))
+      blame(kind, 'A product cannot stand beside itself.');
+    if (relation?.how === 'rule') blame(kind, checkRule(relation.rule, catalog.working.shop.fields)[0]?.message);
+  }
+  if (fields.bundle && after.kind !== 'bundle') blame('bundle', 'Only a bundle holds other products.');
+  else if (fields.bundle) errors.push(...bundleProblems(catalog, product, fields.bundle));
+  if (fields.files) errors.push(...fileProblems(product, fields.files));
+  const sheet = catalog.working.shop.specSheets.get(after.specSheetId ?? '');
+  for (const attribute of fields.specs ? (sheet?.attributes ?? []) : []) {
+    const value = fields.specs![attribute.id];
+    const message = value === undefined ? undefined : specProblem(attribute, value);
+    if (message) errors.push({ path: ['fields', 'specs', attribute.id], message });
+  }
+  return errors;
+}
