@@ -77,7 +77,7 @@ test('goods are found, picked up with the keyboard, kept in the tray and put int
   const call = await enter(page);
   for (const title of ['Plover pocket', 'Plover sled', 'Dunlin box']) await call('POST', '/api/products', { title });
   await page.goto(`${shop.url}/desk/goods`);
-  await page.getByLabel('Search the goods').fill('plovr');
+  await page.getByLabel('Search the goods, or type a condition').fill('plovr');
   await expect(page.getByText(/^2 of/)).toBeVisible();
   await page.locator('[data-goods-scroller]').focus();
   await page.keyboard.press('Space');

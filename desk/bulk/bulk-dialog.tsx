@@ -142,7 +142,7 @@ export function BulkDialog({ action, which, close, done }: Props) {
                 )}
                 {counts && same > 0 && <span className="ml-auto px-2 py-1 text-ink-2">{same} are so already</span>}
               </div>
-              <ul className="min-h-0 flex-1 overflow-y-auto" aria-label="What would change">
+              <ul className="min-h-0 flex-1 overflow-y-auto" aria-label="What would change" tabIndex={0}>
                 {counts?.rows.map((row) => (
                   <PreviewRow key={row.id} row={row} />
                 ))}

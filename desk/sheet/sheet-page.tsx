@@ -198,7 +198,7 @@ export default function SheetPage() {
         <span className="ml-auto flex items-center gap-2">
           <span aria-live="polite" className={sheet.wrong > 0 ? 'font-semibold text-rose-ink' : 'text-ink-2'}>
             {sheet.wrong > 0
-              ? `${sheet.wrong} ${sheet.wrong === 1 ? 'cell' : 'cells'} cannot be saved: point at them for the reason`
+              ? `${sheet.wrong} ${sheet.wrong === 1 ? 'cell' : 'cells'} cannot be saved: ${sheet.reason}`
               : saving
                 ? 'Saving …'
                 : ''}

@@ -35,6 +35,8 @@ export interface Sheet {
   /** number of cells to be saved, and of those that cannot be */
   changed: number;
   wrong: number;
+  /** why the first of those cannot be */
+  reason: string | undefined;
   /** what is to be saved, product by product */
   changes: () => SheetChange[];
   /** shows what the server refused at its cells */
@@ -154,8 +156,10 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
     setErrors(found);
   };
 
-  let wrong = errors.size;
-  for (const draft of drafts.values()) if ('typed' in draft) wrong++;
+  const reasons = [
+    ...errors.values(),
+    ...[...drafts.values()].flatMap((draft) => ('typed' in draft ? [draft.problem] : [])),
+  ];
   return {
     rows,
     textAt,
@@ -167,7 +171,8 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
     },
     type,
     changed: drafts.size,
-    wrong,
+    wrong: reasons.length,
+    reason: reasons[0],
     changes,
     refuse,
     clear: () => {

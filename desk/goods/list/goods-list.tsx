@@ -125,18 +125,15 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
   };
 
   return (
-    <div
-      role="grid"
-      aria-label="Goods"
-      aria-rowcount={total}
-      className="flex min-h-0 flex-1 flex-col overflow-x-auto bg-sheet"
-    >
+    <div className="flex min-h-0 flex-1 flex-col bg-sheet">
       <div
         ref={scroller}
+        role="grid"
+        aria-rowcount={total}
         tabIndex={0}
         aria-label="Goods: arrow keys move, Enter opens, Space puts in the tray; E, P, S and L change title, price, stock and standing"
         onKeyDown={onKeyDown}
-        className="relative min-h-0 flex-1 overflow-y-auto bg-sheet outline-offset-[-2px]"
+        className="relative min-h-0 flex-1 overflow-auto bg-sheet outline-offset-[-2px]"
         data-goods-scroller
       >
         {!isCards && <ListHead columns={columns} fields={fields} sort={sort} sortBy={sortBy} />}

@@ -112,7 +112,13 @@ export function ListHead({ columns, fields, sort, sortBy }: Props) {
       columns.map((column) => (column.key === key ? { key, width: Math.max(NARROWEST, Math.round(width)) } : column)),
     );
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+      // What it says aloud must not stand among the rows of the grid.
+      accessibility={{ container: document.body }}
+    >
       <SortableContext items={keys} strategy={horizontalListSortingStrategy}>
         <div
           role="row"
