@@ -2,7 +2,8 @@ import type { Bitset } from './bitset';
 import { IdLists } from './id-lists';
 import type { Scratch } from './scratch';
 import { Vocabulary } from './vocabulary';
-import { queryWords, visitWords, type WordVisitor } from './words';
+import { Synonyms, type QueryPart } from './synonyms';
+import { visitWords, type WordVisitor } from './words';
 
 /** How much a hit counts: the whole word, its beginning, or its beginning with one slip. */
 export const CLOSENESS = { exact: 10, prefix: 6, slip: 3 } as const;
@@ -24,6 +25,8 @@ const posting = (slot: number, weight: number) => ((slot << 8) | weight) >>> 0;
 
 /** Words → the slots they stand in. Every word of a query must be met: exactly, as a beginning, or else with one slip. */
 export class TextIndex {
+  /** other ways to say what is searched for */
+  synonyms = new Synonyms();
   #vocabulary = new Vocabulary();
   /** number of postings by term id */
   #counts = new Uint32Array(256);
@@ -55,6 +58,7 @@ export class TextIndex {
 
   copy(): TextIndex {
     const copy = new TextIndex();
+    copy.synonyms = this.synonyms;
     copy.#vocabulary = this.#vocabulary.copy();
     copy.#counts = this.#counts.slice();
     copy.#only = this.#only.slice();
@@ -115,24 +119,50 @@ export class TextIndex {
 
   /** The slots that meet every word of `query`; undefined when the query holds no word. `size`: number of slots. */
   search(query: string, size: number, scratch: Scratch): TextMatch | undefined {
-    const words = queryWords(query);
-    if (words.length === 0) return undefined;
+    const parts = this.synonyms.partsOf(query);
+    const [first, ...others] = parts;
+    if (!first) return undefined;
     if (this.#scores.length < size) {
       this.#scores = new Uint32Array(size);
       this.#best = new Uint32Array(size);
     }
     const hits = scratch.take(size);
     const scores = this.#scores;
-    this.#collect(words[0]!, hits, scores);
+    this.#collectPart(first, hits, scores, scratch);
     const reached = scratch.take(size);
     const best = this.#best;
-    for (const word of words.slice(1)) {
+    for (const part of others) {
       reached.clear();
-      this.#collect(word, reached, best);
+      this.#collectPart(part, reached, best, scratch);
       hits.and(reached);
       hits.forEach((slot) => (scores[slot]! += best[slot]!));
     }
     return { hits, scores };
+  }
+
+  /** `#collect` for a part: all of its words, or all of those of another way to say it, which counts half a word. */
+  #collectPart({ words, others }: QueryPart, reached: Bitset, best: Uint32Array, scratch: Scratch): void {
+    if (words.length === 1 && others.length === 0) return this.#collect(words[0]!, reached, best);
+    const [phrase, met] = [scratch.take(reached.size), scratch.take(reached.size)];
+    // Parts like this are few, so room of their own is no matter.
+    const [sums, scores] = [new Uint32Array(best.length), new Uint32Array(best.length)];
+    for (const [i, way] of [words, ...others].entries()) {
+      phrase.clear();
+      this.#collect(way[0]!, phrase, sums);
+      for (const word of way.slice(1)) {
+        met.clear();
+        this.#collect(word, met, scores);
+        phrase.and(met);
+        phrase.forEach((slot) => (sums[slot]! += scores[slot]!));
+      }
+      phrase.forEach((slot) => {
+        const score = i === 0 ? sums[slot]! : Math.floor(sums[slot]! / (2 * way.length));
+        if (!reached.has(slot)) {
+          reached.add(slot);
+          best[slot] = score;
+        } else if (score > best[slot]!) best[slot] = score;
+      });
+    }
   }
 
   /** Adds the slots that meet one word to `reached`, and its best score in each to `best`. */

@@ -84,6 +84,11 @@ export const settingsSchema = z.object({
   taxIncluded: z.boolean(),
   timeZone: z.string().refine(isTimeZone, 'There is no such time zone.'),
   locale: z.string(),
+  /** groups of words and short phrases that mean the same to whoever searches */
+  synonyms: z
+    .array(z.array(z.string().trim().min(1).max(60, 'At most 60 characters.')).max(20, 'At most 20 words in one line.'))
+    .max(300, 'At most 300 lines.')
+    .default([]),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

@@ -6,6 +6,7 @@ import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from
 import { Bitset } from '../finder/bitset';
 import type { FinderSource } from '../finder/entry';
 import { FinderIndex } from '../finder/finder-index';
+import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
 import { fieldRegistry, type FieldRegistry } from '../rules/field';
 import { membersOf } from '../rules/members';
@@ -64,6 +65,7 @@ const emptySettings: Settings = {
   taxIncluded: true,
   timeZone: 'Europe/Amsterdam',
   locale: 'en',
+  synonyms: [],
 };
 
 /**
@@ -309,6 +311,7 @@ export class ResolvedShop {
     this.#fields = undefined;
     this.#members.clear();
     this.index = new FinderIndex(finderShape, this.#source);
+    this.index.text.synonyms = new Synonyms(this.settings.synonyms);
     const products = [...this.products.values()];
     const isBundle = ({ kind }: ProductDocument) => kind === 'bundle';
     this.index.load(products.filter((product) => !isBundle(product)).map((product) => this.#entry(product)));
@@ -324,6 +327,7 @@ export class ResolvedShop {
         return;
       case 'settings':
         this.settings = { ...emptySettings, ...(body as Settings | undefined) };
+        this.index.text.synonyms = new Synonyms(this.settings.synonyms);
         return;
       case 'product':
         return;

@@ -1,10 +1,11 @@
+import { useState } from 'react';
 import { routes } from '../../contract';
 import { currencies, type Settings } from '../../core/placement/page';
 import { call } from '../api';
 import { useAutosave } from '../use-autosave';
 import { Choose } from '../ui/choose';
 import { Dialog } from '../ui/dialog';
-import { TextField } from '../ui/field';
+import { TextArea, TextField } from '../ui/field';
 import { MeasureField } from '../ui/measure-field';
 import { readPercent } from '../ui/readings';
 import { SaveStateWords } from '../ui/save-state';
@@ -12,6 +13,41 @@ import { Select } from '../ui/select';
 import { Tick } from '../ui/tick';
 
 const timeZones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }));
+
+const linesOf = (groups: readonly (readonly string[])[]) => groups.map((group) => group.join(', ')).join('\n');
+
+/** Words that mean the same, one group a line; what is typed stays as it is until the field is left. */
+function SynonymsField({
+  value,
+  error,
+  change,
+}: {
+  value: string[][];
+  error?: string;
+  change: (groups: string[][]) => void;
+}) {
+  const [typed, setTyped] = useState<string>();
+  return (
+    <TextArea
+      label="Words that mean the same"
+      hint="For searching, in the shop and here: one group a line, such as “spar, rod, stick”. A search for one finds the others too."
+      rows={4}
+      error={error}
+      value={typed ?? linesOf(value)}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const groups = event.target.value.split('\n').map((line) =>
+          line
+            .split(',')
+            .map((word) => word.trim())
+            .filter(Boolean),
+        );
+        change(groups.filter((group) => group.length > 1));
+      }}
+      onBlur={() => setTyped(undefined)}
+    />
+  );
+}
 
 /** What holds for the whole shop: its name, its money and its clock. */
 export function ShopSettings({ settings, close }: { settings: Settings; close: () => void }) {
@@ -51,6 +87,7 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
   const currency = bind('currency');
   const included = bind('taxIncluded');
   const zone = bind('timeZone');
+  const synonyms = bind('synonyms');
   return (
     <Dialog title="The shop" isOpen close={close}>
       <div className="flex flex-col gap-3">
@@ -83,6 +120,7 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
             </p>
           )}
         </div>
+        <SynonymsField value={synonyms.value} error={synonyms.error} change={synonyms.change} />
         <p className="text-xs text-ink-2">
           Amounts stay as they are when the currency changes. Shoppers see all of this with the next edition.
         </p>

@@ -1,11 +1,20 @@
+import { useMemo } from 'react';
 import { markedParts } from '../../../core/finder/marked';
+import { Synonyms } from '../../../core/finder/synonyms';
+import { useSettings } from '../../shopfront/queries';
 
 /** A text in which the words that were searched for are marked. */
 export function Marked({ text, words }: { text: string; words: string }) {
+  const { data: settings } = useSettings();
+  const groups = settings?.synonyms;
+  const meaningTheSame = useMemo(
+    () => new Synonyms(groups).partsOf(words).flatMap(({ others }) => others.flat()),
+    [groups, words],
+  );
   if (words.trim() === '') return <>{text}</>;
   return (
     <>
-      {markedParts(text, words).map(({ part, isMet }, i) =>
+      {markedParts(text, words, meaningTheSame).map(({ part, isMet }, i) =>
         isMet ? (
           <mark key={i} className="rounded-[3px] bg-marigold-soft text-inherit">
             {part}
