@@ -78,6 +78,25 @@ export const bulkRoutes = {
     body: z.object({ which: whichSchema, request: bulkRequestSchema }),
     answer: jobSchema,
   }),
+  merge: route({
+    method: 'POST',
+    path: '/api/bulk/merge',
+    summary: 'Make several products one, the first of them, with a new option that tells them apart',
+    body: z.object({
+      ids: z.array(idSchema).min(2, 'Pick at least two products.').max(100, 'At most 100 products.'),
+      option: z.string().trim().min(1, 'The new option needs a name.').max(80, 'At most 80 characters.'),
+      /** a value of it for each product, in order */
+      values: z.array(z.string().trim().min(1, 'A value is needed.').max(80, 'At most 80 characters.')),
+    }),
+    answer: z.object({ id: z.string() }),
+  }),
+  split: route({
+    method: 'POST',
+    path: '/api/products/:id/split',
+    summary: 'Make a product several, one for each value of one of its options',
+    body: z.object({ optionId: idSchema }),
+    answer: z.object({ ids: z.array(z.string()) }),
+  }),
   jobs: route({
     method: 'GET',
     path: '/api/jobs',

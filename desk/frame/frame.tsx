@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
+import { FeaturedOrder } from '../bulk/featured-order';
 import { JobStrip } from '../bulk/job-strip';
 import { NewProduct } from '../goods/new-product';
 import { ErrorBoundary } from './error-boundary';
@@ -22,6 +23,7 @@ export function Frame() {
   const [isWindowOpen, setWindowOpen] = useState(() => localStorage.getItem('dispona.window.away') !== 'yes');
   const [isKeysOpen, setKeysOpen] = useState(false);
   const [isNewOpen, setNewOpen] = useState(false);
+  const [isOrdering, setOrdering] = useState(false);
   const [path, setPath] = useState('/');
   const [note, setNote] = useState<string | null>(null);
   const windowState = useMemo(() => ({ path, setPath, note, setNote }), [path, note]);
@@ -50,9 +52,13 @@ export function Frame() {
   }, [navigate, runUndo, runRedo, toggleWindow]);
   useShortcuts(shortcuts);
 
-  const actions = shortcuts
-    .filter(({ keys }) => keys !== '/')
-    .map(({ words, run }) => ({ words: words.charAt(0).toUpperCase() + words.slice(1), run }));
+  const actions = [
+    ...shortcuts
+      .filter(({ keys }) => keys !== '/')
+      .map(({ words, run }) => ({ words: words.charAt(0).toUpperCase() + words.slice(1), run })),
+    { words: 'Put featured goods in order', run: () => setOrdering(true) },
+    { words: 'Edit all goods as a sheet', run: () => void navigate('/goods/sheet') },
+  ];
 
   return (
     <WindowContext value={windowState}>
@@ -61,7 +67,7 @@ export function Frame() {
         <div className="flex min-h-0 flex-1">
           <main className="flex min-w-0 flex-1 flex-col">
             <ErrorBoundary resetKey={pathname}>
-              <Outlet context={{ newProduct: () => setNewOpen(true) }} />
+              <Outlet context={{ newProduct: () => setNewOpen(true), orderFeatured: () => setOrdering(true) }} />
             </ErrorBoundary>
           </main>
           {isWindowOpen && <ShopWindow putAway={toggleWindow} />}
@@ -70,6 +76,7 @@ export function Frame() {
         <Tray />
       </div>
       <ShortcutList shortcuts={shortcuts} isOpen={isKeysOpen} close={() => setKeysOpen(false)} />
+      {isOrdering && <FeaturedOrder close={() => setOrdering(false)} />}
       <NewProduct isOpen={isNewOpen} close={() => setNewOpen(false)} />
     </WindowContext>
   );

@@ -4,7 +4,9 @@ import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { BulkDialog, bulkActions, type BulkAction } from '../bulk/bulk-dialog';
+import { MergeDialog } from '../bulk/merge-dialog';
 import { useWhich } from '../bulk/queries';
+import { SplitDialog } from '../bulk/split-dialog';
 import { Button } from '../ui/button';
 import { areGoods, dragsGoods, useGoodsDrop } from '../ui/goods-drag';
 import { Thumb } from '../ui/thumb';
@@ -13,6 +15,7 @@ import { tray, useTrayContent, useTrayWhich } from './tray-store';
 
 const SHOWN = 9;
 const LISTED = 200;
+const item = 'block w-full rounded-md px-2.5 py-1.5 text-left data-focus:bg-marigold-soft';
 /** True while goods are being dragged anywhere, so that an empty tray can offer itself. */
 function useGoodsAreDragged(): boolean {
   const [areDragged, setDragged] = useState(false);
@@ -68,6 +71,7 @@ export function Tray() {
   const { data } = useWhich(which, SHOWN, !isEmpty);
   const [isAdding, setAdding] = useState(false);
   const [action, setAction] = useState<BulkAction>();
+  const [reshaping, setReshaping] = useState<'merge' | 'split'>();
   const navigate = useNavigate();
   const areDragged = useGoodsAreDragged();
   const drop = useGoodsDrop(tray.add);
@@ -130,15 +134,26 @@ export function Tray() {
             Change…
           </MenuButton>
           <MenuItems anchor={{ to: 'top end', gap: 8 }} className="sheet z-50 w-56 p-1 text-ink shadow-xl">
+            {total > 1 && (
+              <MenuItem>
+                <button type="button" onClick={() => setReshaping('merge')} className={item}>
+                  Merge into one product
+                </button>
+              </MenuItem>
+            )}
+            {total === 1 && rows[0] && (
+              <MenuItem>
+                <button type="button" onClick={() => setReshaping('split')} className={item}>
+                  Split by an option
+                </button>
+              </MenuItem>
+            )}
             {bulkActions.map((each) => (
               <MenuItem key={each.key}>
                 <button
                   type="button"
                   onClick={() => setAction(each)}
-                  className={clsx(
-                    'block w-full rounded-md px-2.5 py-1.5 text-left data-focus:bg-marigold-soft',
-                    each.key === 'delete' && 'border-t border-hair text-rose-ink',
-                  )}
+                  className={clsx(item, each.key === 'delete' && 'border-t border-hair text-rose-ink')}
                 >
                   {each.words}
                 </button>
@@ -155,6 +170,8 @@ export function Tray() {
         </button>
       </div>
       <AddToGroup which={which} total={total} isOpen={isAdding} close={() => setAdding(false)} />
+      {reshaping === 'merge' && <MergeDialog which={which} close={() => setReshaping(undefined)} />}
+      {reshaping === 'split' && rows[0] && <SplitDialog id={rows[0].id} close={() => setReshaping(undefined)} />}
       {action && <BulkDialog key={action.key} action={action} which={which} close={() => setAction(undefined)} />}
     </section>
   );

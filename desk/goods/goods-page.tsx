@@ -1,6 +1,7 @@
 import { Table2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
+import { isAsked } from '../../core/rules/narrow';
 import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
@@ -36,7 +37,7 @@ const OPEN_FIRST = ['standing', 'category', 'loose', 'brand'];
 
 export function GoodsPage() {
   const [params] = useSearchParams();
-  const { newProduct } = useOutletContext<{ newProduct: () => void }>();
+  const { newProduct, orderFeatured } = useOutletContext<{ newProduct: () => void; orderFeatured: () => void }>();
   const { data: settings } = useSettings();
   const currency = settings?.currency ?? 'EUR';
   const { fields, names } = useGoodsFields();
@@ -77,6 +78,11 @@ export function GoodsPage() {
             <span className="whitespace-nowrap text-ink-2" aria-live="polite">
               {data ? (isNarrowed ? `${data.total} of ${data.all}` : `${data.all} products`) : ''}
             </span>
+            {isAsked(rule, 'featured') && (
+              <Button look="bare" onClick={orderFeatured}>
+                Put in order…
+              </Button>
+            )}
             {data && isNarrowed && <PickAll asked={which} total={data.total} sentence={data.sentence} />}
             {data && isNarrowed && <KeepAs narrowing={narrowing} total={data.total} />}
             <Link

@@ -195,3 +195,94 @@ test('a view is kept, counts what matches now, and its deletion can be undone', 
   await server.call('POST', '/api/undo');
   expect(await views()).toHaveLength(1);
 });
+
+test('products are merged into one with an option and split again, each as one change that can be undone', async () => {
+  const small = await withVariant('Wren sled, small', 1_850, { sku: 'WS-S', stock: 3 });
+  const large = await withVariant('Wren sled, large', 2_450, { sku: 'WS-L', stock: 5 });
+  const ids = [small, large].map(({ product }) => product.id);
+  const before = readProducts(server.catalog.db, ids);
+  await server.call('POST', '/api/editions', {});
+  const merged = await server.call<{ id: string }>('POST', '/api/bulk/merge', {
+    ids,
+    option: 'Size',
+    values: ['Small', 'Large'],
+  });
+  expect(merged.body.id).toBe(ids[0]);
+  expect(productOf(ids[0]!).variants.map(({ sku, price, stock }) => [sku, price, stock])).toEqual([
+    ['WS-S', 1_850, 3],
+    ['WS-L', 2_450, 5],
+  ]);
+  expect(server.catalog.working.products.has(ids[1]!)).toBe(false);
+  await server.call('POST', '/api/editions', {});
+  const moved = await server.raw('/p/wren-sled-large');
+  expect([moved.status, moved.headers.get('location')]).toEqual([301, '/p/wren-sled-small']);
+
+  const optionId = productOf(ids[0]!).options[0]!.id;
+  const split = await server.call<{ ids: string[] }>('POST', `/api/products/${ids[0]}/split`, { optionId });
+  expect(split.body.ids.map((id) => [productOf(id).title, productOf(id).variants.map(({ sku }) => sku)])).toEqual([
+    ['Wren sled, small, Small', ['WS-S']],
+    ['Wren sled, small, Large', ['WS-L']],
+  ]);
+  await server.call('POST', '/api/undo');
+  await server.call('POST', '/api/undo');
+  expect(readProducts(server.catalog.db, ids)).toEqual(before);
+  const other = await withVariant('Braided line', 900, {});
+  const options = [{ id: null, name: 'Length', values: [{ id: null, name: '50 m', swatch: null }] }];
+  await server.call('PUT', `/api/products/${other.product.id}/options`, { seen: other.revision, options });
+  const bad = { ids: [ids[0], other.product.id], option: 'Size', values: ['a', 'b'] };
+  const refused = await server.call('POST', '/api/bulk/merge', bad);
+  expect(problem(refused).errors![0]!.message).toBe('“Braided line” has other options than “Wren sled, small”.');
+});
+
+test('a sheet saves many cells as one change, or nothing when one cannot be, and tells a clash', async () => {
+  const sled = await withVariant('Wren sled', 1_850, { cost: 700 });
+  const kite = await withVariant('Harrier delta', 6_400, { salePrice: 6_000 });
+  const ids = [sled, kite].map(({ product }) => product.id);
+  type SheetAnswer = { seen: number; products: { id: string; variants: { id: string; price: number }[] }[] };
+  const { body } = await server.call<SheetAnswer>('POST', '/api/sheet', { which: { ids } });
+  expect(body.products.map(({ variants }) => variants[0]!.price)).toEqual([1_850, 6_400]);
+  const cell = (i: number, fields: object) => ({
+    id: ids[i],
+    variants: [{ id: body.products[i]!.variants[0]!.id, fields }],
+  });
+  const save = (changes: object[], seen = body.seen) => server.call<Job>('POST', '/api/sheet/save', { seen, changes });
+  const refused = await save([{ ...cell(0, { price: 2_000 }), fields: { title: 'Wren' } }, cell(1, { price: 5_000 })]);
+  expect(problem(refused).errors).toEqual([
+    {
+      path: ['changes', 1, 'variants', 0, 'fields', 'price'],
+      message: 'The price must be above the sale price of €60.00.',
+    },
+  ]);
+  expect(productOf(ids[0]!).title).toBe('Wren sled');
+  const saved = await save([
+    { ...cell(0, { price: 2_000 }), fields: { title: 'Wren', supplier: 'Tern' } },
+    cell(1, { stock: 2 }),
+  ]);
+  expect(saved.body).toMatchObject({ state: 'done', outcome: 'Changed 4 cells of 2 products in a sheet' });
+  expect([productOf(ids[0]!).title, productOf(ids[1]!).variants[0]!.stock]).toEqual(['Wren', 2]);
+  const late = await save([{ ...cell(0, { price: 2_100 }), fields: { title: 'Mine' } }]);
+  expect([late.status, problem(late).errors!.map(({ theirs }) => theirs)]).toEqual([409, ['Wren', 2_000]]);
+  await server.call('POST', '/api/undo');
+  expect([productOf(ids[0]!).title, productOf(ids[0]!).supplier, productOf(ids[1]!).variants[0]!.stock]).toEqual([
+    'Wren sled',
+    '',
+    null,
+  ]);
+});
+
+test('history tells old and new values in words, and one change is taken back unless the same was changed since', async () => {
+  const { product } = await withVariant('Wren sled', 1_850, { cost: 700 });
+  await run([product.id], { do: 'supplier', name: 'Tern & Tackle' });
+  await run([product.id], raise);
+  type History = { changes: { id: number; label: string; undone: boolean; details: object[] }[] };
+  const history = async () => (await server.call<History>('GET', '/api/history')).body.changes;
+  const [raised, supplied, costed] = await history();
+  expect(raised!.details).toEqual([{ of: 'Wren sled', label: 'Price', before: '€18.50', after: '€18.90' }]);
+  expect(supplied!.details).toEqual([{ of: 'Wren sled', label: 'Supplier', before: '', after: 'Tern & Tackle' }]);
+  expect((await server.call('POST', `/api/history/${supplied!.id}/reverse`)).status).toBe(200);
+  expect([productOf(product.id).supplier, productOf(product.id).variants[0]!.price]).toEqual(['', 1_890]);
+  const refused = await server.call('POST', `/api/history/${costed!.id}/reverse`);
+  expect([refused.status, problem(refused).detail]).toEqual([409, 'Raised prices of one product by 4 %']);
+  await server.call('POST', `/api/history/${supplied!.id}/reverse`);
+  expect(productOf(product.id).supplier).toBe('Tern & Tackle');
+});

@@ -4,6 +4,7 @@ import { sheetRoutes } from '../../contract/sheet';
 import { previewBulk, productsOf, runBulk } from '../catalog/bulk';
 import type { Catalog } from '../catalog/catalog';
 import { goodsRow } from '../catalog/goods';
+import { mergeProducts, splitProduct } from '../catalog/merge-split';
 import { readSheet, saveSheet } from '../catalog/sheet';
 import { answer } from './answer';
 
@@ -16,6 +17,10 @@ export function bulkApi(catalog: Catalog): Router {
   });
   answer(router, bulkRoutes.preview, ({ body }) => previewBulk(catalog, body));
   answer(router, bulkRoutes.run, ({ body, user }) => runBulk(catalog, user, body));
+  answer(router, bulkRoutes.merge, ({ body, user }) => ({ id: mergeProducts(catalog, user, body) }));
+  answer(router, bulkRoutes.split, ({ params, body, user }) => ({
+    ids: splitProduct(catalog, user, params.id!, body.optionId),
+  }));
   answer(router, sheetRoutes.read, ({ body }) => readSheet(catalog, body));
   answer(router, sheetRoutes.save, ({ body, user }) => saveSheet(catalog, user, body));
   answer(router, bulkRoutes.jobs, () => ({ jobs: catalog.jobs.all }));
