@@ -88,6 +88,44 @@ ${table(heads, [
   ),
 ])}
 
+## The goods desk on a real SQLite file
+The list tells how many products every value of every field would leave, and how four numbers are spread. The change of many
+prices is one undoable change, written in a thread; its time ends when both shops are fresh.
+
+${table(
+  ['', ...server.map(({ size }) => count(size))],
+  [
+    row(
+      'goods list: 60 rows, counts of all fields, four distributions, loose ends',
+      server.map(({ goods }) => spread(goods.list)),
+    ),
+    row(
+      '– each after a price was changed, which makes orders and places anew',
+      server.map(({ goods }) => spread(goods.listAfterChange)),
+    ),
+    row(
+      'sheet of 5,000 variants: read',
+      server.map(({ goods }) => ms(goods.sheetMs)),
+    ),
+    row(
+      'prices of up to 50,000 variants changed: variants',
+      server.map(({ goods }) => count(goods.bulkVariants)),
+    ),
+    row(
+      '– done',
+      server.map(({ goods }) => ms(goods.bulkMs)),
+    ),
+    row(
+      '– undone',
+      server.map(({ goods }) => ms(goods.undoMs)),
+    ),
+    row(
+      '– longest wait of another request meanwhile',
+      server.map(({ goods }) => ms(goods.waitMs)),
+    ),
+  ],
+)}
+
 ## The server on a real SQLite file
 
 ${table(

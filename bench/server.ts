@@ -23,10 +23,12 @@ import {
   updateProduct,
 } from '../server/database/put-products';
 import { scaledCatalog } from '../demo/scale';
+import { measureGoods, type GoodsFigures } from './goods';
 import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
 import { benchQueries } from './queries';
 
 export interface ServerFigures {
+  goods: GoodsFigures;
   size: number;
   startMs: number;
   firstEditionMs: number;
@@ -154,6 +156,11 @@ export async function measureServer(size: number, log: (line: string) => void): 
     `${size}: start ${ms(startMs)}, one change ${ms(oneChange.p50)}, review ${ms(reviewMs)}, put live ${ms(putLiveMs)}, back ${ms(goBackMs)} ms`,
   );
 
+  const goods = await measureGoods(catalog, benchQueries(scaled, 200, 'mixed'));
+  log(
+    `${size}: goods list p95 ${ms(goods.list.p95)} ms, ${goods.bulkVariants} prices ${ms(goods.bulkMs)}, undo ${ms(goods.undoMs)} ms`,
+  );
+
   const server = createServer(
     makeApp({ catalog, assets: { scripts: [], styles: [] }, log: { error: () => undefined } }),
   );
@@ -193,6 +200,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
   rmSync(folder, { recursive: true, force: true });
   return {
     size,
+    goods,
     startMs,
     firstEditionMs,
     oneChange,

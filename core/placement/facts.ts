@@ -7,7 +7,7 @@ import type { FinderEntry, FinderShape } from '../finder/entry';
 import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
-import { optionField, specField, specFrom, specUpTo } from '../rules/field';
+import { optionField, plainWords, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Standing of products that shoppers meet in listings and strips. */
 export const LISTED = 'listed';
@@ -138,22 +138,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     stockValue,
     pictures: product.pictures.length,
     supplier: sources.behind?.supplier ?? '',
-    // Long texts that are seldom asked for are not held a second time.
-    get sku() {
-      return product.variants
-        .map((variant) => variant.sku)
-        .join(' ')
-        .trim();
-    },
-    get barcode() {
-      return product.variants
-        .map((variant) => variant.barcode)
-        .join(' ')
-        .trim();
-    },
-    get description() {
-      return withoutMarkup(product.description).trim();
-    },
+    words: product,
     created: Math.floor(Date.parse(product.created) / 1000),
     featured: product.featured,
     featuredPlace: product.featuredPlace,
@@ -208,8 +193,6 @@ export function haveSameTexts(a: ProductDocument, b: ProductDocument): boolean {
   );
 }
 
-const withoutMarkup = (html: string) => html.replace(/<[^>]*>/g, ' ').replace(/&[a-z#0-9]+;/g, ' ');
-
 /** The finder's entry for a product. */
 export function entryOf(
   facts: ProductFacts,
@@ -224,6 +207,10 @@ export function entryOf(
   if (facts.featured) values.push(['featured', 'yes']);
   if (facts.supplier) values.push(['supplier', facts.supplier]);
   if (facts.last) values.push([LAST, 'yes']);
+  if (product.variants.every(({ sku }) => sku === '')) values.push([WORDLESS, 'sku']);
+  if (product.variants.every(({ barcode }) => barcode === '')) values.push([WORDLESS, 'barcode']);
+  const description = plainWords(product.description);
+  if (description === '') values.push([WORDLESS, 'description']);
   if (product.priceOnRequest) values.push([UNTOLD, 'price']);
   for (const [field, fact] of Object.entries(facts.specs)) {
     if (typeof fact === 'boolean') values.push([field, fact ? 'yes' : 'no']);
@@ -249,7 +236,7 @@ export function entryOf(
       { text: product.options.flatMap((option) => option.values.map((value) => value.name)).join(' '), weight: 2 },
       { text: names.specs, weight: 2 },
       { text: product.summary, weight: 2 },
-      { text: withoutMarkup(product.description), weight: 1 },
+      { text: description, weight: 1 },
     ],
     variants: facts.variants.map((variant) => {
       const own: [string, string][] = Object.entries(variant.options).map(([key, value]) => [optionField(key), value]);

@@ -35,10 +35,8 @@ export interface ProductFacts {
   pictures: number;
   /** who delivers it; '' when nobody is named */
   supplier: string;
-  /** its variants' SKUs and barcodes, and its description as plain words */
-  sku: string;
-  barcode: string;
-  description: string;
+  /** what it says of itself at length */
+  words: { description: string; variants: readonly { sku: string; barcode: string }[] };
   /** seconds since 1970 */
   created: number;
   featured: boolean;

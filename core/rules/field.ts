@@ -40,6 +40,9 @@ export const operatorsOf: Record<FieldType, readonly Operator[]> = {
   yesNo: ['yes', 'no'],
 };
 
+/** Facet of products without words in a text field; its values are the keys of those fields. */
+export const WORDLESS = 'wordless';
+
 /** Operators of a field; only where a product may lack a value can that be asked for. */
 export const operatorsFor = (field: Pick<Field, 'type' | 'mayLack'>): readonly Operator[] =>
   field.mayLack ? [...operatorsOf[field.type], 'filled', 'empty'] : operatorsOf[field.type];
@@ -71,6 +74,18 @@ export const kindWords: Record<string, string> = {
   giftCard: 'gift card',
   bundle: 'bundle',
 };
+
+/** Texts that are seldom asked for are read from the product itself, and not held a second time. */
+const codesOf = ({ variants }: ProductFacts['words'], code: 'sku' | 'barcode') =>
+  variants
+    .map((variant) => variant[code])
+    .join(' ')
+    .trim();
+export const plainWords = (html: string) =>
+  html
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/&[a-z#0-9]+;/g, ' ')
+    .trim();
 
 const percent = { words: '%', parts: 100 };
 
@@ -182,9 +197,15 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
     },
     { key: 'pictures', label: 'Pictures', type: 'number', read: (facts) => facts.pictures },
     { key: 'variants', label: 'Variants', type: 'number', read: (facts) => facts.variants.length },
-    { key: 'sku', label: 'SKU', type: 'text', read: (facts) => facts.sku, mayLack: true },
-    { key: 'barcode', label: 'Barcode', type: 'text', read: (facts) => facts.barcode, mayLack: true },
-    { key: 'description', label: 'Description', type: 'text', read: (facts) => facts.description, mayLack: true },
+    { key: 'sku', label: 'SKU', type: 'text', read: ({ words }) => codesOf(words, 'sku'), mayLack: true },
+    { key: 'barcode', label: 'Barcode', type: 'text', read: ({ words }) => codesOf(words, 'barcode'), mayLack: true },
+    {
+      key: 'description',
+      label: 'Description',
+      type: 'text',
+      read: ({ words }) => plainWords(words.description),
+      mayLack: true,
+    },
   ];
   for (const [key, option] of data.options) {
     const readVariant = (variant: VariantFacts) => {

@@ -1,7 +1,7 @@
 import { Bitset } from '../finder/bitset';
 import type { FinderIndex } from '../finder/finder-index';
 import { spanOf, textTest, type Span } from './condition';
-import { type Field, type FieldRegistry } from './field';
+import { WORDLESS, type Field, type FieldRegistry } from './field';
 import {
   conditionsOf,
   isCondition,
@@ -34,7 +34,8 @@ function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset
     case 'yesNo':
       return new Bitset(all.size);
     case 'text':
-      return index.whereText(field.key, (text) => text !== '');
+      // Where there are none is kept; what they are is read only when somebody asks.
+      return index.alive.clone().andNot(index.posting(WORDLESS, field.key) ?? new Bitset(0));
     case 'choice': {
       const set = new Bitset(all.size);
       for (const id of index.facet(field.key)?.values() ?? []) {

@@ -69,14 +69,22 @@ function orderOf(catalog: Catalog, sort: string, isSearch: boolean): string | Ar
   return order;
 }
 
-/** Bounds of the histogram of a field, over all goods, so that they stay while the goods are narrowed. */
-const axes = keptWhileUnchanged(() => new Map<string, number[]>());
+/** Bounds of histograms, by field; worked out again every minute at most: they tell where bars are drawn, no more. */
+const axes = new WeakMap<Catalog, { minute: number; bounds: Map<string, number[]> }>();
 
+function keptAxes(catalog: Catalog): Map<string, number[]> {
+  const minute = Math.floor(catalog.now / 60);
+  let kept = axes.get(catalog);
+  if (kept?.minute !== minute) axes.set(catalog, (kept = { minute, bounds: new Map() }));
+  return kept.bounds;
+}
+
+/** Bounds of the histogram of a field, over all goods, so that they stay while the goods are narrowed. */
 function axisOf(catalog: Catalog, field: Field): number[] {
   const { shop } = catalog.working;
-  const kept = axes(shop);
+  const kept = keptAxes(catalog);
   let bounds = kept.get(field.key);
-  if (!bounds) {
+  if (!bounds || bounds.length === 0) {
     supplyColumns(catalog, [field.key]);
     const column = shop.index.column(field.key);
     const sorted = orderOf(catalog, field.key, false) as ArrayLike<number>;
