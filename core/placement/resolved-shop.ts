@@ -124,7 +124,9 @@ export class ResolvedShop {
       tags: names(this.tags),
       brands: names(this.brands),
       options: this.#options,
-      attributes: [...this.specSheets.values()].flatMap((sheet) => sheet.attributes),
+      attributes: [...this.specSheets.values()].flatMap((sheet) =>
+        sheet.attributes.map((attribute) => ({ ...attribute, sheet: sheet.name })),
+      ),
       suppliers: this.#suppliers,
     }));
   }

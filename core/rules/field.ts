@@ -96,7 +96,8 @@ export interface FieldData {
   brands: ReadonlyMap<string, string>;
   /** option key → its label and its values by key */
   options: ReadonlyMap<string, { label: string; values: ReadonlyMap<string, string> }>;
-  attributes: readonly Attribute[];
+  /** each with the name of its spec sheet */
+  attributes: readonly (Attribute & { sheet?: string })[];
   suppliers: ReadonlyMap<string, string>;
 }
 
@@ -222,17 +223,27 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       mayLack: true,
     });
   }
-  fields.push(...data.attributes.flatMap(attributeFields));
-  return new Map(withOwnLabels(fields).map((field) => [field.key, field]));
+  const specs = data.attributes.flatMap((attribute) =>
+    attributeFields(attribute).map((field) => ({ ...field, sheet: attribute.sheet })),
+  );
+  return new Map(withOwnLabels([...fields, ...specs]).map((field) => [field.key, field]));
 }
 
-/** Fields of one name, such as a size as option and as spec, are told apart by a number. */
-function withOwnLabels(fields: readonly Field[]): Field[] {
+/** Fields of one name are told apart by their spec sheet; by a number where that does not do either. */
+function withOwnLabels(fields: readonly (Field & { sheet?: string })[]): Field[] {
+  const counted = (labels: readonly string[]) => {
+    const counts = new Map<string, number>();
+    for (const label of labels) counts.set(fold(label), (counts.get(fold(label)) ?? 0) + 1);
+    return counts;
+  };
+  const names = counted(fields.map(({ label }) => label));
+  const named = fields.map(({ sheet, ...field }) =>
+    sheet !== undefined && names.get(fold(field.label))! > 1 ? { ...field, label: `${field.label}, ${sheet}` } : field,
+  );
   const met = new Map<string, number>();
-  return fields.map((field) => {
-    const name = fold(field.label);
-    const count = (met.get(name) ?? 0) + 1;
-    met.set(name, count);
+  return named.map((field) => {
+    const count = (met.get(fold(field.label)) ?? 0) + 1;
+    met.set(fold(field.label), count);
     return count === 1 ? field : { ...field, label: `${field.label} ${count}` };
   });
 }

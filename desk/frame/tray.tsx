@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { BulkDialog, bulkActions, type BulkAction } from '../bulk/bulk-dialog';
+import { CopyFrom } from '../bulk/copy-from';
 import { MergeDialog } from '../bulk/merge-dialog';
 import { useWhich } from '../bulk/queries';
 import { SplitDialog } from '../bulk/split-dialog';
@@ -71,7 +72,7 @@ export function Tray() {
   const { data } = useWhich(which, SHOWN, !isEmpty);
   const [isAdding, setAdding] = useState(false);
   const [action, setAction] = useState<BulkAction>();
-  const [reshaping, setReshaping] = useState<'merge' | 'split'>();
+  const [reshaping, setReshaping] = useState<'merge' | 'split' | 'copy'>();
   const navigate = useNavigate();
   const areDragged = useGoodsAreDragged();
   const drop = useGoodsDrop(tray.add);
@@ -148,6 +149,11 @@ export function Tray() {
                 </button>
               </MenuItem>
             )}
+            <MenuItem>
+              <button type="button" onClick={() => setReshaping('copy')} className={item}>
+                Copy parts from a product
+              </button>
+            </MenuItem>
             {bulkActions.map((each) => (
               <MenuItem key={each.key}>
                 <button
@@ -172,6 +178,7 @@ export function Tray() {
       <AddToGroup which={which} total={total} isOpen={isAdding} close={() => setAdding(false)} />
       {reshaping === 'merge' && <MergeDialog which={which} close={() => setReshaping(undefined)} />}
       {reshaping === 'split' && rows[0] && <SplitDialog id={rows[0].id} close={() => setReshaping(undefined)} />}
+      {reshaping === 'copy' && <CopyFrom close={() => setReshaping(undefined)} />}
       {action && <BulkDialog key={action.key} action={action} which={which} close={() => setAction(undefined)} />}
     </section>
   );

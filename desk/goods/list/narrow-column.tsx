@@ -12,7 +12,9 @@ import {
   toggleValue,
   toggleYes,
 } from '../../../core/rules/narrow';
+import { optionOfField } from '../../../core/rules/field';
 import type { Rule, RuleNode } from '../../../core/rules/rule';
+import { useRemembered } from '../../ui/use-remembered';
 import { RangeSection } from './range-section';
 
 const FIRST = 7;
@@ -108,10 +110,10 @@ function Values({
 export function NarrowColumn({ sections, looseEnds, rule, change, open, toggleOpen }: Props) {
   const byKey = new Map(sections.map((section) => [section.key, section]));
   const isAlive = (section: GoodsSection) => section.type !== 'choice' || section.values.length > 0;
-  const keys = [
-    ...order,
-    ...sections.map(({ key }) => key).filter((key) => !order.includes(key) && !yesFields.includes(key)),
-  ];
+  const [isMore, setMore] = useRemembered<boolean>('dispona.goods.more', false);
+  const others = sections.map(({ key }) => key).filter((key) => !order.includes(key) && !yesFields.includes(key));
+  // What the seller has open stays in sight; the rest waits behind one line.
+  const keys = [...order, ...others.filter((key) => isMore || open.has(key) || optionOfField(key) !== undefined)];
   const section = (key: string, label: string, content: () => ReactNode, note?: string) => (
     <section key={key} className="mb-1.5">
       <h2>
@@ -194,6 +196,15 @@ export function NarrowColumn({ sections, looseEnds, rule, change, open, toggleOp
             ))}
           </ul>
         ))}
+      {others.length > 0 && (
+        <button
+          type="button"
+          onClick={() => setMore(!isMore)}
+          className="px-3 py-1 font-medium text-petrol-ink hover:underline"
+        >
+          {isMore ? 'Fewer fields' : 'More fields: kind, cost, discount, specs …'}
+        </button>
+      )}
     </aside>
   );
 }
