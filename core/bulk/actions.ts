@@ -109,5 +109,5 @@ export const isChange = (product: Product, plan: BulkPlan): boolean =>
 /** The journal's words for doing this to so many products. */
 export function bulkLabel(request: BulkRequest, count: number): string {
   const action = actions[request.do] as BulkAction<BulkKey>;
-  return action.label(request as never, count === 1 ? 'one product' : `${count} products`);
+  return action.label(request as never, count === 1 ? 'one product' : `${count.toLocaleString('en')} products`);
 }

@@ -4,6 +4,7 @@ import { useDeferredValue, useState, type ComponentType } from 'react';
 import { CallError, wordsOf } from '../api';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
+import { count, products } from '../ui/count';
 import { Thumb } from '../ui/thumb';
 import { BrandForm, CategoriesForm, SupplierForm, TagsForm } from './belonging-forms';
 import type { FormProps } from './form';
@@ -79,9 +80,9 @@ const filters: {
   key: PreviewFilter;
   words: (counts: { changing: number; failing: number; total: number }) => string;
 }[] = [
-  { key: 'all', words: ({ total }) => `All ${total}` },
-  { key: 'changing', words: ({ changing }) => `${changing} change` },
-  { key: 'failing', words: ({ failing }) => `${failing} cannot` },
+  { key: 'all', words: ({ total }) => `All ${count(total)}` },
+  { key: 'changing', words: ({ changing }) => `${count(changing)} change` },
+  { key: 'failing', words: ({ failing }) => `${count(failing)} cannot be changed` },
 ];
 
 /** Does one thing to many products: what is asked for on the left, what becomes of each on the right, before it is done. */
@@ -114,12 +115,12 @@ export function BulkDialog({ action, which, close, done }: Props) {
           <DialogTitle className="px-5 pt-4 font-display text-lg font-bold">
             {action.words}
             {counts && (
-              <span className="font-sans text-[13px] font-normal text-ink-2"> of {counts.total} products</span>
+              <span className="font-sans text-[13px] font-normal text-ink-2"> of {products(counts.total)}</span>
             )}
           </DialogTitle>
           <div className="flex min-h-[300px] flex-1 gap-5 overflow-hidden px-5 py-4 max-md:flex-col max-md:overflow-y-auto">
             {Form && (
-              <div className="flex w-64 shrink-0 flex-col gap-3.5 overflow-y-auto pr-1 max-md:w-full">
+              <div className="-ml-1 flex w-[17rem] shrink-0 flex-col gap-3.5 overflow-y-auto px-1 max-md:w-full">
                 <Form change={setRequest} timeZone={settings?.timeZone ?? 'UTC'} />
               </div>
             )}
@@ -140,7 +141,9 @@ export function BulkDialog({ action, which, close, done }: Props) {
                 ) : (
                   <span className="px-2.5 py-1 text-ink-2">What would become of each shows here first.</span>
                 )}
-                {counts && same > 0 && <span className="ml-auto px-2 py-1 text-ink-2">{same} are so already</span>}
+                {counts && same > 0 && (
+                  <span className="ml-auto px-2 py-1 text-ink-2">{count(same)} are so already</span>
+                )}
               </div>
               <ul className="min-h-0 flex-1 overflow-y-auto" aria-label="What would change" tabIndex={0}>
                 {counts?.rows.map((row) => (
@@ -165,8 +168,7 @@ export function BulkDialog({ action, which, close, done }: Props) {
                 disabled={!counts || counts.changing === 0 || run.isPending || asked !== request}
                 onClick={start}
               >
-                {action.key === 'delete' ? 'Delete' : 'Change'} {counts ? counts.changing : ''}{' '}
-                {counts?.changing === 1 ? 'product' : 'products'}
+                {action.key === 'delete' ? 'Delete' : 'Change'} {counts ? products(counts.changing) : 'them'}
               </Button>
             </span>
           </div>

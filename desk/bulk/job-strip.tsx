@@ -1,6 +1,7 @@
 import { toast } from 'sonner';
 import { routes } from '../../contract';
 import { call, wordsOf } from '../api';
+import { count } from '../ui/count';
 import { useJobs } from './queries';
 
 /** Long work that is under way: how far it is, and a way to stop it. It goes on while one works elsewhere. */
@@ -23,7 +24,7 @@ export function JobStrip() {
             {state === 'waiting'
               ? 'waits for other work'
               : done < total
-                ? `${done} of ${total}`
+                ? `${count(done)} of ${count(total)}`
                 : 'being taken up everywhere …'}
           </span>
           {(state === 'waiting' || done < total) && (

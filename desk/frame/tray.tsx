@@ -9,6 +9,7 @@ import { MergeDialog } from '../bulk/merge-dialog';
 import { useWhich } from '../bulk/queries';
 import { SplitDialog } from '../bulk/split-dialog';
 import { Button } from '../ui/button';
+import { count, products } from '../ui/count';
 import { areGoods, dragsGoods, useGoodsDrop } from '../ui/goods-drag';
 import { Thumb } from '../ui/thumb';
 import { AddToGroup } from './add-to-group';
@@ -59,7 +60,7 @@ function Contents() {
           )}
         </li>
       ))}
-      {data && data.total > LISTED && <li className="px-2 py-1 text-ink-2">and {data.total - LISTED} more</li>}
+      {data && data.total > LISTED && <li className="px-2 py-1 text-ink-2">and {count(data.total - LISTED)} more</li>}
     </ul>
   );
 }
@@ -89,8 +90,8 @@ export function Tray() {
   const total = data?.total ?? ids.length;
   const rows = data?.rows ?? [];
   const words = matching
-    ? `${total} ${total === 1 ? 'product' : 'products'}: ${ids.length > 0 ? `${ids.length} picked, and ` : ''}whatever matches ${matching.words}`
-    : `${total} ${total === 1 ? 'product' : 'products'}, kept while you move between desks`;
+    ? `${products(total)}: ${ids.length > 0 ? `${count(ids.length)} picked, and ` : ''}whatever matches ${matching.words}`
+    : `${products(total)}, kept while you move between desks`;
   return (
     <section
       aria-label="Tray"

@@ -5,6 +5,7 @@ import { isAsked } from '../../core/rules/narrow';
 import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
+import { count, products } from '../ui/count';
 import { Empty, Failed, Loading } from '../ui/states';
 import { Chips } from './list/chips';
 import { ColumnChooser } from './list/column-chooser';
@@ -76,7 +77,7 @@ export function GoodsPage() {
           <Chips {...{ rule, fields, names, currency, problems }} change={setRule} />
           <span className="ml-auto flex items-center gap-2">
             <span className="whitespace-nowrap text-ink-2" aria-live="polite">
-              {data ? (isNarrowed ? `${data.total} of ${data.all}` : `${data.all} products`) : ''}
+              {data ? (isNarrowed ? `${count(data.total)} of ${count(data.all)}` : products(data.all)) : ''}
             </span>
             {isAsked(rule, 'featured') && (
               <Button look="bare" onClick={orderFeatured}>

@@ -19,7 +19,7 @@ function seen(shop: ResolvedShop) {
   const products = [...shop.products.keys()].sort();
   return {
     products: products.map((id) => ({
-      facts: shop.facts(id),
+      facts: { ...shop.facts(id), words: undefined },
       card: cardOf(shop, shop.index.slot(id)!),
       found: shop.index.text
         .search(shop.products.get(id)!.title, shop.index.alive.size, shop.index.scratch)

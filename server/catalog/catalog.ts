@@ -12,10 +12,12 @@ import {
 } from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
 import { readStock } from '../database/products';
+import type { Arrivals } from '../jobs/arrivals';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
 import { LiveShop } from './live';
-import { serialise, splitRef, WorkingCatalog, type ReadyProducts, type StockMap } from './working';
+import { serialise, type ReadyProducts } from './stored-form';
+import { splitRef, WorkingCatalog, type StockMap } from './working';
 
 export interface CatalogEvent {
   type: 'changed' | 'edition';
@@ -67,9 +69,15 @@ export class Catalog {
   }
 
   /** Takes up a change that was written elsewhere, a little at a time, so that requests are answered meanwhile. */
-  async follow(changeId: number, subjects: readonly string[], ready?: ReadyProducts): Promise<void> {
+  async follow(
+    changeId: number,
+    subjects: readonly string[],
+    ready?: ReadyProducts & Partial<Arrivals>,
+  ): Promise<void> {
     for (let from = 0; from < subjects.length; from += FOLLOWED_AT_ONCE) {
-      this.#refresh(subjects.slice(from, from + FOLLOWED_AT_ONCE), ready);
+      const some = subjects.slice(from, from + FOLLOWED_AT_ONCE);
+      await ready?.until?.(some);
+      this.#refresh(some, ready);
       await nextTurn();
     }
     this.events.emit('event', { type: 'changed', id: changeId, subjects: [...subjects] });

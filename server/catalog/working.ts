@@ -1,9 +1,7 @@
-import { createHash } from 'node:crypto';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Product } from '../../core/catalog/product';
 import {
   documentKinds,
-  documentText,
   isForShoppers,
   SINGLE_KEY,
   type DocumentKind,
@@ -13,13 +11,11 @@ import {
 import type { BehindCounter } from '../../core/placement/facts';
 import { ResolvedShop, type DocumentUpdate } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
+import { readyProduct, serialise, type ReadyProduct, type ReadyProducts } from './stored-form';
 import { readCategories, readCollections, readNamed } from '../database/groups';
 import { readMenu, readPages, readSettings } from '../database/pages';
 import { readProducts, readStock, type StockRow } from '../database/products';
 import { readSpecSheets } from '../database/spec-sheets';
-
-/** Products as a change will leave them, with the hashes of their documents; undefined for those not for shoppers. */
-export type ReadyProducts = ReadonlyMap<string, { product: Product; hash: string | undefined }>;
 
 export type StockMap = Map<string, number | null>;
 
@@ -42,12 +38,6 @@ function* firstOf<T>(items: Iterable<T>, count: number): Generator<T> {
     if (count-- <= 0) return;
     yield item;
   }
-}
-
-/** The stored form of a document, as shoppers may see it, and its content hash. */
-export function serialise(document: ShopDocument): { hash: string; body: string } {
-  const text = documentText(document);
-  return { hash: createHash('sha256').update(`${document.kind} ${text}`).digest('hex').slice(0, 40), body: text };
 }
 
 /**
@@ -168,10 +158,9 @@ export class WorkingCatalog {
 
   /** Works out beforehand what taking up these products will need, a little at a time. */
   async makeReady(products: ReadonlyMap<string, Product>): Promise<ReadyProducts> {
-    const ready = new Map<string, { product: Product; hash: string | undefined }>();
+    const ready = new Map<string, ReadyProduct>();
     for (const [id, product] of products) {
-      const document = { kind: 'product' as const, key: id, body: product };
-      ready.set(id, { product, hash: isForShoppers(document) ? serialise(document).hash : undefined });
+      ready.set(id, readyProduct(product));
       if (ready.size % READY_AT_ONCE === 0) await nextTurn();
     }
     return ready;

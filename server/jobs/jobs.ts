@@ -7,6 +7,7 @@ import type { Catalog } from '../catalog/catalog';
 import { CannotUndoError } from '../database/journal';
 import { newId } from '../ids';
 import { notFound } from '../problem';
+import { Arrivals } from './arrivals';
 import { CancelledError, doWork, type Work, type WorkResult } from './work';
 import type { WorkMessage, WorkOrder } from './worker';
 
@@ -87,10 +88,14 @@ export class Jobs {
         const { work, products, outcome } = await prepare();
         if (Atomics.load(running.cancelled, 0) === 1) throw new CancelledError();
         const none: WorkResult = { changeId: undefined, subjects: [], outcome: outcome ?? '' };
-        // What memory needs for the outcome is made ready while the thread writes.
+        const arrivals = new Arrivals();
+        // What memory needs for the outcome is made ready while the thread writes, or handed over by it afterwards.
         const [result, ready] = work
-          ? await Promise.all([this.#doInThread(work, user, running), catalog.working.makeReady(products ?? new Map())])
-          : [none, new Map()];
+          ? await Promise.all([
+              this.#doInThread(work, user, running, arrivals),
+              products ? catalog.working.makeReady(products) : arrivals,
+            ])
+          : [none, arrivals];
         this.#tell(running, { done: running.job.total });
         if (result.changeId !== undefined) await catalog.follow(result.changeId, result.subjects, ready);
         this.#tell(running, { state: 'done', outcome: outcome ?? result.outcome });
@@ -123,7 +128,8 @@ export class Jobs {
     return doWork(work, { db, journal, actor: this.catalog.actor(user) }, follow);
   }
 
-  #doInThread(work: Work, user: string | null, running: Running): Promise<WorkResult> {
+  /** Ends with the commit; what is handed over after it goes to `arrivals`. */
+  #doInThread(work: Work, user: string | null, running: Running, arrivals: Arrivals): Promise<WorkResult> {
     const file = workerFile();
     const { folder, catalog } = this;
     const order: WorkOrder = {
@@ -143,12 +149,16 @@ export class Jobs {
           told = Date.now();
           this.#tell(running, {});
         } else if (message.type === 'done') resolve(message.result);
+        else if (message.type === 'products') arrivals.take(message.subjects, message.products);
         else if (message.reason === 'cancelled') reject(new CancelledError());
         else if (message.reason === 'refused') reject(new CannotUndoError(message.message, message.because));
         else reject(new Error(message.message));
       });
       worker.on('error', reject);
-      worker.on('exit', () => reject(new Error('The work ended too early.')));
+      worker.on('exit', () => {
+        arrivals.end();
+        reject(new Error('The work ended too early.'));
+      });
     });
   }
 }

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { RuleField } from '../../../contract/rule-field';
 import { tray, useTray } from '../../frame/tray-store';
@@ -45,7 +45,8 @@ const quickKeys: Record<string, QuickField> = { e: 'title', p: 'price', s: 'stoc
 /** The goods as rows or cards; only those on screen are drawn and asked for, so that 50,000 scroll like 50. */
 export function GoodsList({ asked, total, currency, fields, columns, isCards, sort, sortBy, onActive }: ListProps) {
   const scroller = useRef<HTMLDivElement>(null);
-  const picked = useTray();
+  const inTray = useTray();
+  const picked = useMemo(() => new Set(inTray), [inTray]);
   const navigate = useNavigate();
   const [active, setActive] = useState(0);
   const [editing, setEditing] = useState<{ id: string; field: QuickField; at: DOMRect }>();
@@ -150,7 +151,7 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
                         key={row.id}
                         row={row}
                         currency={currency}
-                        isInTray={picked.includes(row.id)}
+                        isInTray={picked.has(row.id)}
                         isActive={at === active}
                         pick={(isRange) => pick(at, isRange)}
                         activate={() => setActive(at)}
@@ -171,7 +172,7 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
                     columns={columns}
                     fields={fields}
                     asked={asked}
-                    isInTray={picked.includes(row.id)}
+                    isInTray={picked.has(row.id)}
                     isActive={index === active}
                     pick={(isRange) => pick(index, isRange)}
                     activate={() => setActive(index)}

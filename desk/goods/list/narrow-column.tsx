@@ -14,6 +14,7 @@ import {
 } from '../../../core/rules/narrow';
 import { optionOfField } from '../../../core/rules/field';
 import type { Rule, RuleNode } from '../../../core/rules/rule';
+import { count as asCount } from '../../ui/count';
 import { useRemembered } from '../../ui/use-remembered';
 import { RangeSection } from './range-section';
 
@@ -69,7 +70,7 @@ function Row({ label, count, most, level = 1, selected, isTurned = false, toggle
         <span className="relative truncate" style={{ paddingLeft: (level - 1) * 12 }}>
           {selected && isTurned ? `Not ${label}` : label.charAt(0).toUpperCase() + label.slice(1)}
         </span>
-        <span className="relative shrink-0 text-ink-2">{count}</span>
+        <span className="relative shrink-0 text-ink-2">{asCount(count)}</span>
       </button>
     </li>
   );

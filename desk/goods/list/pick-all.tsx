@@ -4,6 +4,7 @@ import { routes } from '../../../contract';
 import type { Rule } from '../../../core/rules/rule';
 import { call, wordsOf } from '../../api';
 import { tray } from '../../frame/tray-store';
+import { count } from '../../ui/count';
 
 interface Props {
   asked: { text: string; rule: Rule };
@@ -23,12 +24,12 @@ export function PickAll({ asked, total, sentence }: Props) {
   return (
     <Menu>
       <MenuButton className="whitespace-nowrap rounded-lg px-2 py-1 font-medium text-petrol-ink hover:bg-sunk">
-        Pick all {total}
+        Pick all {count(total)}
       </MenuButton>
       <MenuItems modal={false} anchor={{ to: 'bottom end', gap: 6 }} className="sheet z-50 w-72 p-1 shadow-lg">
         <MenuItem>
           <button type="button" className={item} onClick={() => void freeze()}>
-            <strong>These {total}</strong>
+            <strong>These {count(total)}</strong>
             <span className="block text-xs text-ink-2">as they are now, whatever changes later</span>
           </button>
         </MenuItem>
