@@ -35,10 +35,38 @@ const openProduct = (title: string) => async (on: Page) => {
 
 await take('goods', '/desk/goods', async (on) => {
   await on.getByRole('button', { name: /^Single-line kites/ }).click();
-  for (const place of [0, 2, 4]) await on.getByRole('checkbox').nth(place).click();
+  for (const place of [0, 2, 4]) await on.getByRole('grid').getByRole('checkbox').nth(place).click();
   await on.getByRole('link', { name: 'Harrier delta 180' }).hover();
   await on.waitForTimeout(1_200);
 });
+await take('narrowed', '/desk/goods', async (on) => {
+  const find = on.getByLabel('Search the goods, or type a condition');
+  await find.fill('margin above 20, price between 20 and 90, colourway is ember or pine');
+  await find.press('Enter');
+  await on.getByRole('button', { name: 'Price', exact: true }).click();
+  await on.getByRole('button', { name: 'Margin', exact: true }).first().click();
+});
+await take('prices', '/desk/goods?q=delta', async (on) => {
+  await on.getByRole('button', { name: /^Pick all/ }).click();
+  await on.getByRole('menuitem', { name: /^These/ }).click();
+  await on.getByRole('button', { name: 'Change prices…' }).click();
+  await on.getByLabel('More or, with a minus, less').fill('4');
+  await on.getByRole('button', { name: /^Rounded/ }).click();
+  await on.getByRole('option', { name: 'to end in .90', exact: true }).click();
+  await on.getByLabel('Never below cost plus').fill('60');
+});
+await take('sheet', '/desk/goods/sheet?q=delta', async (on) => {
+  const cell = (row: number, column: number) => on.getByRole('row').nth(row).getByRole('gridcell').nth(column);
+  await cell(3, 2).click();
+  await on.keyboard.type('71.50');
+  await on.keyboard.press('Enter');
+  await cell(9, 2).click();
+  for (let i = 0; i < 3; i++) await on.keyboard.press('Shift+ArrowDown');
+  await on.keyboard.press('Shift+ArrowRight');
+});
+page.once('dialog', (dialog) => void dialog.accept());
+await take('history', '/desk/history');
+await page.evaluate(() => localStorage.clear());
 await take('product', '/desk/goods?q=harrier', openProduct('Harrier delta 180'));
 await take('variants', '/desk/goods?q=harrier', async (on) => {
   await openProduct('Harrier delta 180')(on);
