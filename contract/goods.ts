@@ -290,14 +290,6 @@ export const goodsRoutes = {
     body: z.object({ rule: ruleSchema }),
     answer: whyListedSchema,
   }),
-  byIds: route({
-    method: 'POST',
-    path: '/api/goods/rows',
-    waits: false,
-    summary: 'Some products as list rows, such as those in the tray',
-    body: z.object({ ids: z.array(idSchema).max(200) }),
-    answer: z.object({ rows: z.array(goodsRowSchema) }),
-  }),
   create: route({
     method: 'POST',
     path: '/api/products',

@@ -1,8 +1,10 @@
 import { Bitset } from './bitset';
 import { fold } from '../catalog/identity';
 import type { FinderEntry, FinderShape, FinderSource, SortKey } from './entry';
+import { grow, MetIds } from './arrays';
 import { IdLists } from './id-lists';
 import { Scratch } from './scratch';
+import { compareTexts, sortedBy } from './slot-sort';
 import { SortedOrder } from './sorted-order';
 import { TextIndex } from './text-index';
 
@@ -468,70 +470,4 @@ export class FinderIndex {
     this.#variantCount = grow(this.#variantCount, size, Uint32Array);
     for (const column of this.#columns.values()) column.at = grow(column.at, size, Float64Array);
   }
-}
-
-/** The slots of `tie` sorted by a column of whole numbers; equal ones stay as they are in `tie`. O(n log n). */
-function sortedBy(column: Float64Array, descending: boolean, tie: Uint32Array): Uint32Array<ArrayBuffer> {
-  let highest = 0;
-  let lowest = 0;
-  for (const slot of tie) {
-    const x = column[slot]!;
-    if (Number.isFinite(x)) {
-      highest = Math.max(highest, x);
-      lowest = Math.min(lowest, x);
-    }
-  }
-  // Number and place in one float, which is exact up to 53 bits: a typed array of them sorts without a comparison function.
-  const span = tie.length;
-  if ((highest - lowest + 2) * span > Number.MAX_SAFE_INTEGER)
-    return tie.slice().sort(compareNumbers(column, descending));
-  const keys = new Float64Array(span);
-  for (let place = 0; place < span; place++) {
-    const x = Math.min(column[tie[place]!]!, highest + 1);
-    keys[place] = (descending ? highest + 1 - x : x - lowest) * span + place;
-  }
-  return Uint32Array.from(keys.sort(), (key) => tie[key % span]!);
-}
-
-function compareNumbers(column: Float64Array, descending: boolean): (a: number, b: number) => number {
-  const sign = descending ? -1 : 1;
-  return (a, b) => (column[a] === column[b] ? 0 : column[a]! < column[b]! ? -sign : sign);
-}
-
-function compareTexts(texts: readonly string[], descending: boolean): (a: number, b: number) => number {
-  const sign = descending ? -1 : 1;
-  return (a, b) => (texts[a] === texts[b] ? 0 : texts[a]! < texts[b]! ? -sign : sign);
-}
-
-/** Ids met so far, each once; used again for one product after the other. */
-class MetIds {
-  ids = new Uint32Array(64);
-  length = 0;
-  #stamp = new Uint32Array(256);
-  #round = 0;
-
-  empty(): this {
-    this.length = 0;
-    this.#round++;
-    return this;
-  }
-
-  add(id: number): void {
-    if (id >= this.#stamp.length) this.#stamp = grow(this.#stamp, id * 2, Uint32Array);
-    if (this.#stamp[id] === this.#round) return;
-    this.#stamp[id] = this.#round;
-    if (this.length === this.ids.length) this.ids = grow(this.ids, this.length * 2, Uint32Array);
-    this.ids[this.length++] = id;
-  }
-}
-
-/** A copy with room for at least `size` numbers. */
-function grow<T extends Uint32Array | Int32Array | Float64Array>(
-  array: T,
-  size: number,
-  make: new (size: number) => T,
-): T {
-  const next = new make(Math.max(size, array.length));
-  next.set(array);
-  return next;
 }

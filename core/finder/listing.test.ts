@@ -4,7 +4,8 @@ import { brands, colours, entryArbitrary, queryText, sizes } from '../testing/ar
 import { referenceListing } from '../testing/reference-listing';
 import type { FinderEntry } from './entry';
 import { FinderIndex } from './finder-index';
-import { list, type ListingQuery } from './listing';
+import { list } from './listing';
+import type { ListingQuery } from './listing-query';
 
 const ids = Array.from({ length: 12 }, (_, i) => `p${i}`);
 const entries = fc.uniqueArray(entryArbitrary(fc.constantFrom(...ids)), {

@@ -1,6 +1,7 @@
 import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import type { Bitset } from '../finder/bitset';
-import { list, type ChoiceFilter, type ListingResult, type ProductSpan } from '../finder/listing';
+import { list } from '../finder/listing';
+import type { ChoiceFilter, ListingResult, ProductSpan } from '../finder/listing-query';
 import { cardOf, type ProductCard } from './card';
 import { AVAILABLE, LAST, UNTOLD } from './facts';
 import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';

@@ -1,5 +1,5 @@
 import type { FinderIndex } from '../finder/finder-index';
-import type { ListingQuery } from '../finder/listing';
+import type { ListingQuery } from '../finder/listing-query';
 import { spanOf } from './condition';
 import type { FieldRegistry } from './field';
 import { closedSpan, membersOf, variantsWhere } from './members';

@@ -1,5 +1,5 @@
 import type { FinderEntry, SortKey } from '../finder/entry';
-import type { ListingQuery } from '../finder/listing';
+import type { ListingQuery } from '../finder/listing-query';
 import { CLOSENESS } from '../finder/text-index';
 import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../finder/words';
 

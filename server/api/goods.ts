@@ -5,7 +5,7 @@ import { stockRoutes } from '../../contract/stock';
 import type { Catalog } from '../catalog/catalog';
 import { feature } from '../catalog/bulk';
 import { featuredRows, orderFeatured } from '../catalog/featured';
-import { goodsRows, memberships, productAnswer } from '../catalog/goods';
+import { memberships, productAnswer } from '../catalog/goods';
 import { productHistory } from '../catalog/history';
 import { goodsFields } from '../catalog/goods-fields';
 import { listGoods, matchingIds, whyListed } from '../catalog/goods-list';
@@ -29,7 +29,6 @@ export function goodsApi(catalog: Catalog): Router {
   answer(router, goodsRoutes.matching, ({ body }) => ({ ids: matchingIds(catalog, body) }));
   answer(router, goodsRoutes.fields, () => ({ fields: ruleFields(goodsFields(catalog)) }));
   answer(router, goodsRoutes.why, ({ params, body }) => whyListed(catalog, params.id!, body.rule));
-  answer(router, goodsRoutes.byIds, ({ body }) => ({ rows: goodsRows(catalog, body.ids) }));
   answer(router, goodsRoutes.feature, async ({ body: { ids, featured }, user }) => {
     await feature(catalog, user, ids, featured);
     return { ok: true as const };

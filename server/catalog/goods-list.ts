@@ -1,5 +1,6 @@
 import { boundsOf } from '../../core/finder/axis';
-import { list, type Histogram, type ListingResult } from '../../core/finder/listing';
+import { list } from '../../core/finder/listing';
+import type { Histogram, ListingResult } from '../../core/finder/listing-query';
 import { keptWhileUnchanged } from '../../core/placement/kept';
 import { looseEnds } from '../../core/loose-ends/loose-ends';
 import { checkRule } from '../../core/rules/check';
