@@ -43,8 +43,9 @@ await take('narrowed', '/desk/goods', async (on) => {
   const find = on.getByLabel('Search the goods, or type a condition');
   await find.fill('margin above 20, price between 20 and 90, colourway is ember or pine');
   await find.press('Enter');
-  await on.getByRole('button', { name: 'Price', exact: true }).click();
-  await on.getByRole('button', { name: 'Margin', exact: true }).first().click();
+  const column = on.getByRole('complementary', { name: 'Narrow the goods' });
+  await column.getByRole('button', { name: /^Price/ }).click();
+  await column.getByRole('button', { name: 'Margin', exact: true }).click();
 });
 await take('prices', '/desk/goods?q=delta', async (on) => {
   await on.getByRole('button', { name: /^Pick all/ }).click();

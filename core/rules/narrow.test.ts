@@ -15,6 +15,7 @@ import {
   toggleNode,
   toggleValue,
   turned,
+  withoutUnfinished,
 } from './narrow';
 import { takesIn } from './predicate';
 import { EMPTY_RULE, type Rule, type RuleNode } from './rule';
@@ -99,4 +100,23 @@ test('what is added joins a rule of any form, and is taken out by its place', ()
   expect(joined).toEqual({ match: 'all', of: [either, { field: 'stock', is: 'above', value: 0 }] });
   expect(replaceAt(joined, [0, 0], undefined).of).toEqual([{ field: 'stock', is: 'above', value: 0 }]);
   expect(replaceAt(replaceAt(joined, [0, 0], undefined), [0], undefined)).toEqual(EMPTY_RULE);
+});
+
+test('conditions that are still being made ask for nothing', () => {
+  const stock: RuleNode = { field: 'stock', is: 'above', value: 0 };
+  const rule: Rule = {
+    match: 'all',
+    of: [
+      { field: 'category', is: 'anyOf', value: [] },
+      { match: 'any', of: [{ field: 'title', is: 'contains', value: '' }] },
+      { variants: 'some', match: 'all', of: [] },
+      { match: 'none', of: [stock, { field: 'tag', is: 'noneOf', value: [] }] },
+      { field: 'onSale', is: 'no', value: null },
+    ],
+  };
+  expect(withoutUnfinished(rule).of).toEqual([
+    { match: 'none', of: [stock] },
+    { field: 'onSale', is: 'no', value: null },
+  ]);
+  expect(withoutUnfinished({ match: 'any', of: [] })).toEqual(EMPTY_RULE);
 });

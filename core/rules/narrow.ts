@@ -159,3 +159,21 @@ export function replaceAt(rule: Rule, path: readonly number[], next: RuleNode | 
   };
   return (walk(rule, path) as Rule | undefined) ?? { match: 'all', of: [] };
 }
+
+/** True for a condition that asks for nothing yet: no value chosen, no word typed. */
+const isUnfinished = ({ is, value }: Condition): boolean =>
+  is !== 'yes' &&
+  is !== 'no' &&
+  is !== 'filled' &&
+  is !== 'empty' &&
+  (Array.isArray(value) ? value.length === 0 : value === '' || value === null);
+
+/** The rule without conditions that are still being made, and without groups that are empty then. */
+export function withoutUnfinished(rule: Rule): Rule {
+  const walk = (node: RuleNode): RuleNode | undefined => {
+    if (isCondition(node)) return isUnfinished(node) ? undefined : node;
+    const of = (node.of as readonly RuleNode[]).flatMap((child) => walk(child) ?? []);
+    return of.length > 0 ? ({ ...node, of } as RuleNode) : undefined;
+  };
+  return (walk(rule) as Rule | undefined) ?? { match: 'all', of: [] };
+}

@@ -121,7 +121,7 @@ export function Tray() {
       <p className="min-w-0 truncate text-sheet/80" title={words}>
         {words}
       </p>
-      <div className="ml-auto flex items-center gap-2">
+      <div className="ml-auto flex items-center gap-2 max-md:flex-wrap">
         <Button look="dark" onClick={() => void navigate('/goods/sheet?of=tray')}>
           Edit as sheet
         </Button>

@@ -75,7 +75,7 @@ export function GoodsPage() {
           <h1 className="font-display text-2xl font-bold">Goods</h1>
           <FindField narrowing={narrowing} fields={names} />
           <Chips {...{ rule, fields, names, currency, problems }} change={setRule} />
-          <span className="ml-auto flex items-center gap-2">
+          <span className="ml-auto flex flex-wrap items-center justify-end gap-2">
             <span className="whitespace-nowrap text-ink-2" aria-live="polite">
               {data ? (isNarrowed ? `${count(data.total)} of ${count(data.all)}` : products(data.all)) : ''}
             </span>

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FieldNames } from '../../../core/rules/field';
-import { addNode } from '../../../core/rules/narrow';
+import { addNode, withoutUnfinished } from '../../../core/rules/narrow';
 import { readTyped, type Typed } from '../../../core/rules/query-language';
 import { EMPTY_RULE, ruleSchema, type Rule } from '../../../core/rules/rule';
 
@@ -60,7 +60,8 @@ export function useNarrowing(fields: FieldNames): Narrowing {
         },
         { replace },
       );
-    const asked = { text: read.text, rule: read.node ? addNode(rule, read.node) : rule };
+    const typedRule = read.node ? addNode(rule, read.node) : rule;
+    const asked = { text: read.text, rule: withoutUnfinished(typedRule) };
     return {
       typed,
       read,
@@ -72,7 +73,7 @@ export function useNarrowing(fields: FieldNames): Narrowing {
       setRule: (next) => set({ if: next }),
       sortBy: (next) => set({ sort: next }),
       settle: () => {
-        if (read.node) set({ q: read.text, if: asked.rule });
+        if (read.node) set({ q: read.text, if: typedRule });
       },
       clear: () => set({ q: '', if: EMPTY_RULE }),
       show: (kept) => set({ q: kept.text, if: kept.rule, sort: kept.sort }),
