@@ -106,9 +106,16 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
         pending.current = { ...sent, ...pending.current };
         setState('failed');
       } else {
+        // What was changed again while this was on its way is not refused: it goes out next.
+        const isCurrent = (key: string) => !(key in pending.current);
         const found: Record<string, string> = {};
-        for (const { path, message } of error.errors) found[latest.current.keyOf(path, sent) ?? ''] = message;
-        const wrong = Object.keys(found).filter((key) => key in sent);
+        for (const { path, message } of error.errors) {
+          const key = latest.current.keyOf(path, sent) ?? '';
+          if (isCurrent(key)) found[key] = message;
+        }
+        const wrong = error.errors
+          .map(({ path }) => latest.current.keyOf(path, sent) ?? '')
+          .filter((key) => key in sent);
         if (error.is('clash'))
           setClashes(
             error.errors.flatMap(({ path, message, theirs }) => {
@@ -117,10 +124,11 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
             }),
           );
         else setErrors((now) => ({ ...now, ...found }));
-        for (const key of wrong.length > 0 ? wrong : Object.keys(sent)) refused.current[key] = sent[key];
+        for (const key of (wrong.length > 0 ? wrong : Object.keys(sent)).filter(isCurrent))
+          refused.current[key] = sent[key];
         const rest = Object.entries(sent).filter(([key]) => !(key in refused.current));
         pending.current = { ...Object.fromEntries(rest), ...pending.current };
-        setState('refused');
+        setState(Object.keys(refused.current).length > 0 ? 'refused' : 'waiting');
         wait = 0;
       }
     } finally {

@@ -79,7 +79,7 @@ test('goods are narrowed, picked, raised with a floor and taken back; a large ch
     await expect(page.getByText('30 of 240')).toBeVisible();
     await page.locator('[data-goods-scroller]').focus();
     await page.getByRole('button', { name: /^Why Delta/ }).click();
-    await expect(page.getByText('category is Deltas – it is Deltas')).toBeVisible();
+    await expect(page.getByText('category is Deltas · it has Deltas')).toBeVisible();
     await page.keyboard.press('Escape');
     await noSeriousFault(page);
   });

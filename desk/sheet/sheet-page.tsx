@@ -5,7 +5,6 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useBlocker, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
-import { fold } from '../../core/catalog/identity';
 import { EMPTY_RULE, ruleSchema } from '../../core/rules/rule';
 import { call, CallError, wordsOf } from '../api';
 import { useJobs, type WhichInput } from '../bulk/queries';
@@ -15,7 +14,7 @@ import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Select } from '../ui/select';
 import { Empty, Failed, Loading } from '../ui/states';
-import { Tick } from '../ui/tick';
+import { TickList } from '../ui/tick-list';
 import { useRemembered } from '../ui/use-remembered';
 import type { Block } from './block';
 import { ColumnWork } from './column-work';
@@ -74,32 +73,18 @@ function ChooseColumns({
   chosen: readonly string[];
   choose: (keys: string[]) => void;
 }) {
-  const [typed, setTyped] = useState('');
   return (
     <Popover>
       <PopoverButton as={Button} look="bare">
         <Columns3 size={15} aria-hidden="true" /> Columns
       </PopoverButton>
       <PopoverPanel anchor={{ to: 'bottom start', gap: 6 }} className="sheet z-40 w-60 p-3 shadow-xl">
-        <input
-          aria-label="Find a column"
-          placeholder="Find a column"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-          className="field mb-1.5 w-full"
+        <TickList
+          label="Find a column"
+          choices={all}
+          has={(key) => chosen.includes(key)}
+          toggle={(key) => choose(chosen.includes(key) ? chosen.filter((each) => each !== key) : [...chosen, key])}
         />
-        <div className="max-h-80 overflow-y-auto">
-          {all
-            .filter(({ label }) => fold(label).includes(fold(typed).trim()))
-            .map(({ key, label }) => (
-              <Tick
-                key={key}
-                label={label}
-                checked={chosen.includes(key)}
-                change={(is) => choose(is ? [...chosen, key] : chosen.filter((each) => each !== key))}
-              />
-            ))}
-        </div>
       </PopoverPanel>
     </Popover>
   );

@@ -1,6 +1,6 @@
 import type { goodsRoutes } from '../../contract/goods';
 import type { BodyOf } from '../../contract/route';
-import { productColumns, type ProductFields } from '../database/products';
+import { plainVariantColumns, productColumns, type ProductFields } from '../database/products';
 
 type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
 
@@ -51,23 +51,8 @@ export const fieldWords: Record<keyof Fields | 'leftOut' | 'featuredPlace', stri
   similar: 'similar',
 };
 
-/** Column of each field of a variant. */
-export const variantColumns = {
-  sku: 'sku',
-  price: 'price',
-  salePrice: 'sale_price',
-  cost: 'cost',
-  stock: 'count',
-  pictureId: 'picture_id',
-  barcode: 'barcode',
-  supplierNumber: 'supplier_number',
-  warnAt: 'warn_at',
-  content: 'content',
-  weight: 'weight',
-  size: 'size',
-  packageSort: 'package_sort',
-  dispatchDays: 'dispatch_days',
-} as const;
+/** Column of each field of a variant; its stock stands in a table of its own. */
+export const variantColumns = { ...plainVariantColumns, stock: 'count' } as const;
 
 export const variantWords = {
   sku: 'SKU',

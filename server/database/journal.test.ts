@@ -83,6 +83,24 @@ test('undoing everything returns to the content before, and redoing everything t
   );
 });
 
+test('a thousand random changes, one after the other, are undone to the same content', () => {
+  const changes = fc.array(fc.array(step, { minLength: 1, maxLength: 3 }), { minLength: 1_000, maxLength: 1_000 });
+  fc.assert(
+    fc.property(changes, (all) => {
+      const before = contentHash();
+      let count = 0;
+      for (const steps of all) {
+        const write = () => steps.flat().forEach((sql) => db.prepare(sql).run());
+        if (journal.change('Random', actor, write).changeId !== undefined) count++;
+      }
+      expect(count).toBeGreaterThan(300);
+      for (let i = 0; i < count; i++) journal.undo(actor);
+      expect(contentHash()).toBe(before);
+    }),
+    { numRuns: 1, endOnFailure: true },
+  );
+});
+
 const put = (id: string, name: string) => () =>
   void db
     .prepare(`INSERT INTO tag (id, name, slug) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET name = excluded.name`)

@@ -1,6 +1,6 @@
 import type { Product, Variant } from '../../core/catalog/product';
 import type { Db } from './connection';
-import { productFieldNames, toColumn, type ProductFields } from './products';
+import { plainVariantColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import {
   deleteProduct,
   putStock,
@@ -12,24 +12,8 @@ import {
 } from './put-products';
 import { statement } from './statements';
 
-/** Columns of a variant that can differ while it stays the same combination in the same place. */
-const plainColumns = {
-  sku: 'sku',
-  price: 'price',
-  salePrice: 'sale_price',
-  cost: 'cost',
-  pictureId: 'picture_id',
-  barcode: 'barcode',
-  supplierNumber: 'supplier_number',
-  warnAt: 'warn_at',
-  content: 'content',
-  weight: 'weight',
-  size: 'size',
-  packageSort: 'package_sort',
-  dispatchDays: 'dispatch_days',
-} as const satisfies Partial<Record<keyof Variant, string>>;
-type PlainName = keyof typeof plainColumns;
-const plainNames = Object.keys(plainColumns) as PlainName[];
+type PlainName = keyof typeof plainVariantColumns;
+const plainNames = Object.keys(plainVariantColumns) as PlainName[];
 
 /** What must be written to make one state of a product another; plain data, which can be handed to a thread. */
 export type ProductDifference =
@@ -86,7 +70,10 @@ export function differenceOf(before: Product, after: Product): ProductDifference
 function putVariantFields(db: Db, productId: string, id: string, fields: Partial<Variant>): void {
   const names = plainNames.filter((name) => name in fields);
   if (names.length > 0)
-    statement(db, `UPDATE variant SET ${names.map((name) => `${plainColumns[name]} = ?`).join(', ')} WHERE id = ?`).run(
+    statement(
+      db,
+      `UPDATE variant SET ${names.map((name) => `${plainVariantColumns[name]} = ?`).join(', ')} WHERE id = ?`,
+    ).run(
       names.map((name) => toColumn(fields[name], name === 'size' ? 'json' : undefined)),
       id,
     );

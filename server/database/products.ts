@@ -164,6 +164,23 @@ export const productColumns: Record<keyof ProductFields, ProductColumn> = {
   stepUp: { column: 'step_up', as: 'json' },
   similar: { column: 'similar', as: 'json' },
 };
+/** Column of each field of a variant that can differ while it stays the same combination in the same place. */
+export const plainVariantColumns = {
+  sku: 'sku',
+  price: 'price',
+  salePrice: 'sale_price',
+  cost: 'cost',
+  pictureId: 'picture_id',
+  barcode: 'barcode',
+  supplierNumber: 'supplier_number',
+  warnAt: 'warn_at',
+  content: 'content',
+  weight: 'weight',
+  size: 'size',
+  packageSort: 'package_sort',
+  dispatchDays: 'dispatch_days',
+} as const satisfies Partial<Record<keyof Variant, string>>;
+
 export const productFieldNames = Object.keys(productColumns) as (keyof ProductFields)[];
 
 /** JSON texts that many products share are read once. */

@@ -3,12 +3,14 @@ import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import type { Job } from '../../contract/bulk';
 import type { Product } from '../../core/catalog/product';
-import type { Catalog } from '../catalog/catalog';
-import { CannotUndoError } from '../database/journal';
+import type { ReadyProducts } from '../catalog/stored-form';
+import type { Db } from '../database/connection';
+import { CannotUndoError, type Actor, type Journal } from '../database/journal';
 import { newId } from '../ids';
 import { notFound } from '../problem';
 import { Arrivals } from './arrivals';
 import { CancelledError, doWork, type Work, type WorkResult } from './work';
+import type { WriteLock } from './write-lock';
 import type { WorkMessage, WorkOrder } from './worker';
 
 /** Up to so many rows, work is done at once: starting a thread would take longer. */
@@ -32,6 +34,17 @@ export interface Prepared {
 
 const sizeOf = (work: Work | undefined) => (work?.what === 'put' ? work.differences.length : 0);
 
+/** What jobs need of the catalog that they work on. */
+export interface JobHost {
+  readonly db: Db;
+  readonly journal: Journal;
+  readonly writes: WriteLock;
+  readonly working: { makeReady: (products: ReadonlyMap<string, Product>) => Promise<ReadyProducts> };
+  readonly events: { emit: (event: 'job', job: Job) => unknown };
+  actor: (user: string | null) => Actor;
+  follow: (changeId: number, subjects: readonly string[], ready: ReadyProducts & Partial<Arrivals>) => Promise<void>;
+}
+
 interface Running {
   job: Job;
   cancelled: Int32Array<SharedArrayBuffer>;
@@ -49,7 +62,7 @@ export class Jobs {
   readonly #jobs = new Map<string, Running>();
 
   constructor(
-    readonly catalog: Catalog,
+    readonly catalog: JobHost,
     readonly folder: string,
   ) {}
 

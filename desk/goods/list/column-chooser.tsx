@@ -1,10 +1,8 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { Columns3, LayoutGrid, List } from 'lucide-react';
-import { useState } from 'react';
 import type { RuleField } from '../../../contract/rule-field';
-import { fold } from '../../../core/catalog/identity';
 import { Button } from '../../ui/button';
-import { Tick } from '../../ui/tick';
+import { TickList } from '../../ui/tick-list';
 import { listColumns, widthOf, type ListColumn } from './columns';
 
 interface Props {
@@ -16,9 +14,7 @@ interface Props {
 
 /** Rows or cards, and which columns the rows have. */
 export function ColumnChooser({ columns, fields, isCards, setCards }: Props) {
-  const [typed, setTyped] = useState('');
   const has = (key: string) => columns.some((column) => column.key === key);
-  const shown = fields.filter(({ key, label }) => key !== 'title' && fold(label).includes(fold(typed).trim()));
   const toggle = (key: string) =>
     listColumns.set(
       has(key) ? columns.filter((column) => column.key !== key) : [...columns, { key, width: widthOf(key) }],
@@ -45,18 +41,12 @@ export function ColumnChooser({ columns, fields, isCards, setCards }: Props) {
             <Columns3 size={16} aria-hidden="true" />
           </PopoverButton>
           <PopoverPanel anchor={{ to: 'bottom end', gap: 6 }} className="sheet z-40 w-60 p-3 shadow-xl">
-            <input
-              aria-label="Find a column"
-              placeholder="Find a column"
-              value={typed}
-              onChange={(event) => setTyped(event.target.value)}
-              className="field mb-1.5 w-full"
+            <TickList
+              label="Find a column"
+              choices={fields.filter(({ key }) => key !== 'title')}
+              has={has}
+              toggle={toggle}
             />
-            <div className="max-h-72 overflow-y-auto">
-              {shown.map(({ key, label }) => (
-                <Tick key={key} label={label} checked={has(key)} change={() => toggle(key)} />
-              ))}
-            </div>
             <p className="mt-1.5 text-xs text-ink-2">Drag a head to move its column, its right edge for its width.</p>
             <Button look="bare" className="mt-1" onClick={listColumns.asUsual}>
               As it was at first

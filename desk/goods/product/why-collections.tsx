@@ -1,38 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { Check, X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { routes } from '../../../contract';
 import type { AnswerOf } from '../../../contract/route';
 import { call } from '../../api';
+import { Reasons } from '../../ui/reasons';
 
 type Membership = AnswerOf<typeof routes.goods.memberships>['collections'][number];
 
 /** So many of those that it is not in are told at first. */
 const NEAR = 3;
-
-function Why({ reasons }: { reasons: Membership['reasons'] }) {
-  return (
-    <ul className="mb-2 mt-1 flex flex-col gap-0.5 pl-4">
-      {reasons.map(({ words, holds, actual, isTurned }, i) => {
-        const isGood = holds !== isTurned;
-        return (
-          <li key={i} className="flex items-baseline gap-1.5">
-            {isGood ? (
-              <Check size={12} className="shrink-0 self-center text-petrol" aria-label="as asked for" />
-            ) : (
-              <X size={12} className="shrink-0 self-center text-rose" aria-label="not as asked for" />
-            )}
-            <span>
-              {isTurned ? `not: ${words}` : words}
-              {actual && <span className="text-ink-2"> · it has {actual}</span>}
-            </span>
-          </li>
-        );
-      })}
-    </ul>
-  );
-}
 
 function Row({ of }: { of: Membership }) {
   const [isOpen, setOpen] = useState(false);
@@ -63,7 +40,7 @@ function Row({ of }: { of: Membership }) {
           </button>
         )}
       </span>
-      {isOpen && <Why reasons={of.reasons} />}
+      {isOpen && <Reasons reasons={of.reasons} className="mb-2 mt-1 pl-4" />}
     </li>
   );
 }
