@@ -1,12 +1,13 @@
 import { Table2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link, useOutletContext, useSearchParams } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import { isAsked } from '../../core/rules/narrow';
 import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
 import { count, products } from '../ui/count';
 import { Empty, Failed, Loading } from '../ui/states';
+import { sheetAddress } from './goods-address';
 import { Chips } from './list/chips';
 import { ColumnChooser } from './list/column-chooser';
 import { useListColumns } from './list/columns';
@@ -37,7 +38,6 @@ function FollowedProduct({ id }: { id: string }) {
 const OPEN_FIRST = ['standing', 'category', 'loose', 'brand'];
 
 export function GoodsPage() {
-  const [params] = useSearchParams();
   const { newProduct, orderFeatured } = useOutletContext<{ newProduct: () => void; orderFeatured: () => void }>();
   const { data: settings } = useSettings();
   const currency = settings?.currency ?? 'EUR';
@@ -87,7 +87,7 @@ export function GoodsPage() {
             {data && isNarrowed && <PickAll asked={which} total={data.total} sentence={data.sentence} />}
             {data && isNarrowed && <KeepAs narrowing={narrowing} total={data.total} />}
             <Link
-              to={`/goods/sheet?${params.toString()}`}
+              to={sheetAddress(which)}
               title="Edit as a sheet"
               className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
             >
