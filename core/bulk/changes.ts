@@ -1,7 +1,9 @@
 import { formatMoney, formatPriceRange } from '../catalog/money';
 import { momentWords } from '../catalog/moment';
-import type { PackageSize, Product, Variant } from '../catalog/product';
+import type { Product, Variant } from '../catalog/product';
 import { specWords, type SpecSheet } from '../catalog/spec';
+import { standingWords } from '../catalog/standing';
+import { packageWords, weightWords } from '../catalog/units';
 
 /** Words for what a product names by id. */
 export interface NamesOf {
@@ -20,8 +22,6 @@ export interface ChangeLine {
   after: string;
 }
 
-const standingWords = { live: 'on the shop', draft: 'draft', off: 'off the shop' };
-
 /** Lowest to highest of what variants have; those without are left out. */
 function money(variants: readonly Variant[], of: 'price' | 'salePrice' | 'cost', currency: string): string {
   const amounts = variants.map((variant) => variant[of]).filter((amount) => amount !== null);
@@ -34,8 +34,6 @@ function stockWords(variants: readonly Variant[]): string {
   const sum = counted.reduce((total, stock) => total + stock, 0);
   return counted.length < variants.length ? `${sum}, some not counted` : String(sum);
 }
-
-const sizeWords = (size: PackageSize | null) => (size ? `${size.length} × ${size.width} × ${size.height} mm` : '');
 
 /** What a bulk action changes of a product, in words, in the order a seller reads a product. */
 export function changeLines(before: Product, after: Product, names: NamesOf): ChangeLine[] {
@@ -75,8 +73,8 @@ export function changeLines(before: Product, after: Product, names: NamesOf): Ch
   line('Spec sheet', ({ specSheetId }) => names.sheets.get(specSheetId ?? '')?.name ?? '');
   for (const attribute of names.sheets.get(after.specSheetId ?? '')?.attributes ?? [])
     line(attribute.name, ({ specs }) => specWords(attribute, specs[attribute.id]));
-  line('Weight', ({ weight }) => (weight === null ? '' : `${weight} g`));
-  line('Package size', ({ size }) => sizeWords(size));
+  line('Weight', ({ weight }) => (weight === null ? '' : weightWords(weight)));
+  line('Package size', ({ size }) => packageWords(size));
   line('Package', ({ packageSort }) => packageSort);
   line('Days to dispatch', ({ dispatchDays }) => String(dispatchDays ?? ''));
   line('Pictures', ({ pictures }) => {

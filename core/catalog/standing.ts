@@ -1,5 +1,5 @@
 import { secondsOf } from './moment';
-import type { Product } from './product';
+import type { Product, Standing } from './product';
 
 type Dated = Pick<Product, 'standing' | 'liveFrom' | 'liveUntil'>;
 
@@ -23,3 +23,6 @@ export function nextMoment(moments: readonly (string | null)[], now: number): nu
   }
   return next;
 }
+
+/** Standings of a product in words, as it was set by the seller. */
+export const standingWords: Record<Standing, string> = { live: 'on the shop', draft: 'draft', off: 'off the shop' };

@@ -1,6 +1,9 @@
 import { formatMoney } from '../../core/catalog/money';
 import { momentWords } from '../../core/catalog/moment';
 import { specWords, type SpecValue } from '../../core/catalog/spec';
+import type { Standing } from '../../core/catalog/product';
+import { standingWords } from '../../core/catalog/standing';
+import { weightWords } from '../../core/catalog/units';
 import { variantName } from '../../core/catalog/variants';
 import type { ChangeWithDetails } from '../../contract/history';
 import type { JournalRow } from '../database/journal';
@@ -13,7 +16,6 @@ type Cells = Record<string, unknown>;
 const moneyColumns = new Set(['price', 'sale_price', 'cost']);
 const momentColumns = new Set(['sale_from', 'sale_until', 'live_from', 'live_until']);
 const flagColumns = new Set(['featured', 'price_on_request', 'hide_price_when_sold_out', 'noindex']);
-const standingWords: Record<string, string> = { live: 'on the shop', draft: 'draft', off: 'off the shop' };
 /** Rows of these tables are things with a name of their own. */
 const namedTables: Record<string, string> = {
   category: 'Category',
@@ -32,10 +34,10 @@ function cellWords({ working: { shop } }: Catalog, column: string, value: unknow
   if (moneyColumns.has(column)) return formatMoney(Number(value), shop.settings.currency);
   if (momentColumns.has(column)) return momentWords(String(value), shop.settings.timeZone);
   if (flagColumns.has(column)) return value === 1 ? 'yes' : 'no';
-  if (column === 'standing') return standingWords[String(value)] ?? String(value);
+  if (column === 'standing') return standingWords[value as Standing];
   if (column === 'brand_id') return shop.brands.get(String(value))?.name ?? 'a deleted brand';
   if (column === 'spec_sheet_id') return shop.specSheets.get(String(value))?.name ?? 'a deleted spec sheet';
-  if (column === 'weight') return `${Number(value)} g`;
+  if (column === 'weight') return weightWords(Number(value));
   const text = String(value)
     .replace(/<[^>]*>/g, ' ')
     .trim();
