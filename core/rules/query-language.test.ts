@@ -4,7 +4,7 @@ import { NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
 import { checkRule } from './check';
 import { membersOf } from './members';
 import { completions, readRule, readTyped } from './query-language';
-import type { RuleNode } from './rule';
+import type { Rule, RuleNode } from './rule';
 import { sentenceOf } from './sentence';
 
 const shop = shopOf([
@@ -40,9 +40,18 @@ test('what a rule says in words is read as a rule that takes in the same', () =>
       expect([words, set(node)]).toEqual([words, set(rule)]);
       read++;
     }),
-    { numRuns: 300 },
+    { numRuns: 600 },
   );
   expect(read).toBeGreaterThan(50);
+});
+
+test('a group of one keeps the brackets of what it holds', () => {
+  const onSale = { field: 'onSale', is: 'yes', value: null } as const;
+  const featured = { field: 'featured', is: 'yes', value: null } as const;
+  const either: Rule = { match: 'any', of: [onSale, featured] };
+  expect(sentenceOf({ match: 'all', of: [onSale, { match: 'any', of: [either] }] }, fields, 'EUR')).toBe(
+    'every product where on sale and (on sale or featured)',
+  );
 });
 
 test('conditions are typed in words, short or long, with "and" closer than "or"', () => {

@@ -65,11 +65,13 @@ export function sentenceOf(rule: Rule, fields: FieldNames, currency: string): st
       );
       return `${node.variants === 'some' ? 'one variant has' : 'every variant has'} (${inside})`;
     }
+    // A group of one says what its child says: what stands around it decides on brackets.
+    if (node.of.length === 1 && node.match !== 'none') return words(node.of[0]!, outer);
     const inside = join(
       node.match,
       node.of.map((child) => words(child, node.match)),
     );
-    const needsBrackets = outer !== null && node.match !== 'none' && node.match !== outer && node.of.length > 1;
+    const needsBrackets = outer !== null && node.match !== 'none' && node.match !== outer;
     return needsBrackets ? `(${inside})` : inside;
   };
   return rule.of.length === 0 ? 'no conditions yet' : `every product where ${words(rule, null)}`;
