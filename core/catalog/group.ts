@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from './identity';
 import { ruleSchema } from '../rules/rule';
-import { FEATURED_FIRST, orderSchema } from './order';
 
 export const groupNameSchema = z
   .string()
@@ -9,95 +8,35 @@ export const groupNameSchema = z
   .min(1, 'A name is needed.')
   .max(120, 'A name can have at most 120 characters.');
 
-/** A picture of a group: a medium by its hash, see server/pictures. */
-export const groupPictureSchema = z.strictObject({
-  media: z.string().regex(/^[0-9a-f]{32}$/),
-  width: z.number().int().positive(),
-  height: z.number().int().positive(),
-  alt: z.string().max(300, 'At most 300 characters.'),
-});
-export type GroupPicture = z.infer<typeof groupPictureSchema>;
-
-/** What a group says on its own page of the shop, and to search engines. */
-export const groupPageSchema = z.object({
-  text: z.string().max(2_000, 'At most 2000 characters.'),
-  picture: groupPictureSchema.nullable(),
-  metaTitle: z.string().max(120, 'At most 120 characters.'),
-  metaDescription: z.string().max(320, 'At most 320 characters.'),
-  noindex: z.boolean(),
-});
-export type GroupPage = z.infer<typeof groupPageSchema>;
-export const EMPTY_PAGE: GroupPage = { text: '', picture: null, metaTitle: '', metaDescription: '', noindex: false };
-
-/** Whether shoppers meet the group itself. */
-export const groupStandingSchema = z.enum(['live', 'off']);
-
-/** Most goods that can be pinned, left out or put in an own order. */
-export const MOST_PLACED = 5_000;
-const productIds = z.array(idSchema).max(MOST_PLACED, `At most ${MOST_PLACED} goods.`);
-
-export const categorySchema = groupPageSchema.extend({
+export const categorySchema = z.object({
   id: idSchema,
   parentId: idSchema.nullable(),
   position: z.number().int(),
   name: z.string(),
   slug: slugSchema,
-  standing: groupStandingSchema,
-  /** suggested to products that are put into it */
-  specSheetId: idSchema.nullable(),
-  /** stand first, in this order */
-  pins: productIds,
-  order: orderSchema,
+  text: z.string(),
 });
 export type Category = z.infer<typeof categorySchema>;
 
-const namedSchema = groupPageSchema.extend({
-  id: idSchema,
-  name: z.string(),
-  slug: slugSchema,
-  /** it has a page of the shop */
-  listed: z.boolean(),
-});
-export const brandSchema = namedSchema;
+export const brandSchema = z.object({ id: idSchema, name: z.string(), slug: slugSchema });
 export type Brand = z.infer<typeof brandSchema>;
 
-export const tagSchema = namedSchema;
+export const tagSchema = z.object({ id: idSchema, name: z.string(), slug: slugSchema });
 export type Tag = z.infer<typeof tagSchema>;
 
-export const collectionSchema = groupPageSchema.extend({
+export const collectionSorts = ['featured', 'newest', 'price-up', 'price-down', 'title'] as const;
+export const collectionSortSchema = z.enum(collectionSorts);
+export type CollectionSort = z.infer<typeof collectionSortSchema>;
+
+export const collectionSchema = z.object({
   id: idSchema,
   name: z.string(),
   slug: slugSchema,
+  text: z.string(),
   source: z.enum(['picked', 'rule']),
   /** product ids in order, for a picked collection */
-  picked: productIds,
+  picked: z.array(idSchema),
   rule: ruleSchema,
-  /** of those that the rule takes in, these stand first, in this order */
-  pins: productIds,
-  /** not in, although the rule takes them in */
-  leftOut: productIds,
-  order: orderSchema,
-  standing: groupStandingSchema,
-  liveFrom: momentSchema,
-  liveUntil: momentSchema,
-  /** sizes beyond which the seller wants to be warned */
-  fewest: z.number().int().min(0).max(100_000).nullable(),
-  most: z.number().int().min(0).max(100_000).nullable(),
+  sort: collectionSortSchema,
 });
 export type Collection = z.infer<typeof collectionSchema>;
-
-/** What groups have before anybody says otherwise; documents leave it out. */
-export const groupDefaults = {
-  category: { ...EMPTY_PAGE, standing: 'live', specSheetId: null, pins: [], order: FEATURED_FIRST },
-  collection: {
-    ...EMPTY_PAGE,
-    pins: [],
-    leftOut: [],
-    standing: 'live',
-    liveFrom: null,
-    liveUntil: null,
-    fewest: null,
-    most: null,
-  },
-  named: { ...EMPTY_PAGE, listed: false },
-} as const satisfies { category: Partial<Category>; collection: Partial<Collection>; named: Partial<Brand> };
