@@ -82,7 +82,7 @@ export const deskRoutes = {
     answer: z.object({
       found: z.array(
         z.object({
-          kind: z.enum(['product', 'category', 'collection', 'page']),
+          kind: z.enum(['product', 'category', 'collection', 'brand', 'tag', 'page']),
           id: z.string(),
           label: z.string(),
           note: z.string(),
@@ -116,7 +116,7 @@ export const deskRoutes = {
       ),
       places: z.array(
         z.object({
-          kind: z.enum(['strip', 'category', 'collection']),
+          kind: z.enum(['strip', 'category', 'collection', 'brand', 'tag']),
           id: z.string(),
           title: z.string(),
           page: z.string().nullable(),

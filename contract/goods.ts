@@ -110,7 +110,7 @@ export const whyListedSchema = z.object({
 });
 
 export const placeSchema = z.object({
-  kind: z.enum(['strip', 'category', 'collection']),
+  kind: z.enum(['strip', 'category', 'collection', 'brand', 'tag']),
   id: z.string(),
   label: z.string(),
   position: z.number().int(),
@@ -162,6 +162,8 @@ export const productAnswerSchema = z.object({
       ),
     })
     .nullable(),
+  /** spec sheet that its category suggests while it has none, and the category */
+  suggestedSheet: z.object({ id: z.string(), category: z.string() }).nullable(),
   /** what search engines are told where the seller wrote nothing */
   meta: z.object({ title: z.string(), description: z.string() }),
   tax: z.object({

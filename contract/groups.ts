@@ -1,90 +1,149 @@
 import { z } from 'zod';
 import {
   categorySchema,
-  brandSchema,
   collectionSchema,
-  collectionSortSchema,
   groupNameSchema,
+  groupPageSchema,
+  brandSchema,
   tagSchema,
 } from '../core/catalog/group';
 import { idSchema, slugSchema } from '../core/catalog/identity';
 import { EMPTY_RULE, ruleSchema } from '../core/rules/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
-import { ruleFieldSchema } from './rule-field';
 
-const text = z.string().max(2_000, 'At most 2000 characters.');
 const done = z.object({ ok: z.literal(true) });
+const ids = z.array(idSchema).min(1).max(5_000);
+const count = z.number().int();
 
 export const ruleProblemSchema = z.object({ path: z.array(z.number().int()), message: z.string() });
 
-export const shelfSchema = collectionSchema.extend({
-  total: z.number().int(),
-  /** the first goods, in order */
-  goods: z.array(goodsRowSchema),
-  sentence: z.string(),
-  problems: z.array(ruleProblemSchema),
+/** Where a group is in its life. new: not live yet; changed: since it was put live. */
+export const groupLifeSchema = z.enum(['live', 'changed', 'new', 'waiting', 'ended', 'off']);
+export type GroupLife = z.infer<typeof groupLifeSchema>;
+
+const shared = {
+  life: groupLifeSchema,
   /** pages and menus that lead to it */
   ways: z.array(z.string()),
+};
+
+/** A collection as its shelf says it, without its goods. */
+export const shelfHeadSchema = collectionSchema.extend({
+  ...shared,
+  total: count,
+  sentence: z.string(),
+  /** its order in words; '' for one picked by hand */
+  orderWords: z.string(),
+  problems: z.array(ruleProblemSchema),
+  /** that it has become too small, too large, or empty */
+  warning: z.string(),
+});
+export type ShelfHead = z.infer<typeof shelfHeadSchema>;
+
+export const shelfSchema = shelfHeadSchema.extend({
+  /** the first goods, in order */
+  goods: z.array(goodsRowSchema),
 });
 export type Shelf = z.infer<typeof shelfSchema>;
 
 export const categoryRowSchema = categorySchema.extend({
-  level: z.number().int(),
+  ...shared,
+  level: count,
   /** products in it and below it; live ones count, and so do drafts */
-  count: z.number().int(),
-  ways: z.array(z.string()),
+  count,
+  /** products in it itself */
+  own: count,
 });
 export type CategoryRow = z.infer<typeof categoryRowSchema>;
+
+export const namedRowSchema = brandSchema.extend({ ...shared, count });
+export type NamedRow = z.infer<typeof namedRowSchema>;
+
+const namedKindSchema = z.enum(['brand', 'tag']);
+
+const pageFields = groupPageSchema.pick({ text: true, metaTitle: true, metaDescription: true, noindex: true }).extend({
+  name: groupNameSchema,
+  slug: slugSchema,
+  /** null takes the picture away */
+  picture: z.null(),
+  alt: z.string().max(300, 'At most 300 characters.'),
+});
+const size = z
+  .number({ error: 'Type a whole number.' })
+  .int('Type a whole number.')
+  .min(0, 'A size cannot be below zero.')
+  .max(100_000, 'At most 100,000.')
+  .nullable();
 
 export const groupRoutes = {
   overview: route({
     method: 'GET',
     path: '/api/groups',
-    summary: 'Category tree, collections as shelves, brands and tags',
+    summary: 'Category tree, heads of all collections, brands and tags, and names that look like one written twice',
     answer: z.object({
       categories: z.array(categoryRowSchema),
-      uncategorised: z.number().int(),
-      shelves: z.array(shelfSchema),
-      brands: z.array(brandSchema.extend({ count: z.number().int() })),
-      tags: z.array(tagSchema.extend({ count: z.number().int() })),
+      uncategorised: count,
+      shelves: z.array(shelfHeadSchema),
+      brands: z.array(namedRowSchema),
+      tags: z.array(namedRowSchema),
+      near: z.array(z.object({ kind: namedKindSchema, a: z.string(), b: z.string() })),
     }),
   }),
   createCategory: route({
     method: 'POST',
     path: '/api/categories',
-    summary: 'Add a category at the end of its siblings',
-    body: z.object({ name: groupNameSchema, parentId: idSchema.nullable() }),
+    summary: 'Add a category; `place` is its index among its siblings, at their end when absent',
+    body: z.object({
+      name: groupNameSchema,
+      parentId: idSchema.nullable().default(null),
+      place: z.number().int().min(0).optional(),
+    }),
     answer: categorySchema,
+  }),
+  category: route({
+    method: 'GET',
+    path: '/api/categories/:id',
+    summary: 'One category with its goods, in its order',
+    answer: z.object({
+      category: categoryRowSchema,
+      goods: z.array(goodsRowSchema),
+      orderWords: z.string(),
+      /** products in it and below it without a spec sheet */
+      withoutSheet: count,
+    }),
   }),
   updateCategory: route({
     method: 'PATCH',
     path: '/api/categories/:id',
-    summary: 'Rename, describe or move a category; `place` is its index among its new siblings',
-    body: z
-      .strictObject({
-        name: groupNameSchema,
-        slug: slugSchema,
-        text,
-        parentId: idSchema.nullable(),
-        place: z.number().int().min(0),
-      })
-      .partial(),
+    summary: 'Change or move a category; `place` is its index among its new siblings',
+    body: pageFields
+      .extend(categorySchema.pick({ standing: true, specSheetId: true, pins: true, order: true, parentId: true }).shape)
+      .extend({ place: z.number().int().min(0) })
+      .partial()
+      .strict(),
     answer: categorySchema,
+  }),
+  mergeCategory: route({
+    method: 'POST',
+    path: '/api/categories/:id/merge',
+    summary: 'Put a category into another: its products, what is below it, rules, links and addresses go over',
+    body: z.object({ into: idSchema }),
+    answer: done,
   }),
   deleteCategory: route({
     method: 'DELETE',
     path: '/api/categories/:id',
-    summary: 'Delete a category and those below it; its products move to its parent or leave',
-    query: z.object({ products: z.enum(['toParent', 'leave']) }),
+    summary: 'Delete a category and those below it; its products move to its parent, to another category, or leave',
+    query: z.object({ products: z.enum(['toParent', 'toOther', 'leave']), other: idSchema.optional() }),
     answer: done,
   }),
   addToCategory: route({
     method: 'POST',
     path: '/api/categories/:id/products',
     summary: 'Put products into a category',
-    body: z.object({ ids: z.array(idSchema).min(1).max(5_000) }),
-    answer: z.object({ added: z.number().int() }),
+    body: z.object({ ids }),
+    answer: z.object({ added: count }),
   }),
   createCollection: route({
     method: 'POST',
@@ -102,30 +161,57 @@ export const groupRoutes = {
   updateCollection: route({
     method: 'PATCH',
     path: '/api/collections/:id',
-    summary: 'Change a collection; `picked` is the whole list in order. A rule with problems is refused',
-    body: z
-      .strictObject({
-        name: groupNameSchema,
-        slug: slugSchema,
-        text,
-        picked: z.array(idSchema).max(5_000),
-        rule: ruleSchema,
-        sort: collectionSortSchema,
-      })
-      .partial(),
+    summary: 'Change a collection; lists of products are whole, in order. A rule with problems is refused',
+    body: pageFields
+      .extend(
+        collectionSchema.pick({
+          picked: true,
+          rule: true,
+          order: true,
+          pins: true,
+          leftOut: true,
+          standing: true,
+          liveFrom: true,
+          liveUntil: true,
+        }).shape,
+      )
+      .extend({ fewest: size, most: size })
+      .partial()
+      .strict(),
     answer: shelfSchema,
+  }),
+  copyCollection: route({
+    method: 'POST',
+    path: '/api/collections/:id/copy',
+    summary: 'Add a collection like this one',
+    answer: shelfSchema,
+  }),
+  fillCollection: route({
+    method: 'POST',
+    path: '/api/collections/:id/fill',
+    summary: 'Freeze what the rule takes in now into a list picked by hand, or let the rule fill it again',
+    body: z.object({ source: z.enum(['picked', 'rule']) }),
+    answer: shelfSchema,
+  }),
+  orderCollections: route({
+    method: 'PUT',
+    path: '/api/collections',
+    summary: 'Put the shelves in order',
+    body: z.object({ ids }),
+    answer: done,
   }),
   addToCollection: route({
     method: 'POST',
     path: '/api/collections/:id/products',
-    summary: 'Put products at the end of a collection picked by hand',
-    body: z.object({ ids: z.array(idSchema).min(1).max(5_000) }),
-    answer: z.object({ added: z.number().int() }),
+    summary: 'Put products at the end of a collection picked by hand, or pin them in one filled by rule',
+    body: z.object({ ids }),
+    answer: z.object({ added: count }),
   }),
   collection: route({
     method: 'GET',
     path: '/api/collections/:id',
-    summary: 'One collection with all its goods',
+    summary: 'One collection with its first goods',
+    query: z.object({ limit: z.coerce.number().int().min(1).max(500).default(500) }),
     answer: shelfSchema,
   }),
   deleteCollection: route({
@@ -134,25 +220,27 @@ export const groupRoutes = {
     summary: 'Delete a collection',
     answer: done,
   }),
-  fields: route({
+  overlap: route({
     method: 'GET',
-    path: '/api/rule-fields',
-    summary: 'What rules can ask about',
-    answer: z.object({ fields: z.array(ruleFieldSchema) }),
-  }),
-  tryRule: route({
-    method: 'POST',
-    path: '/api/rules/try',
-    waits: false,
-    summary: 'Who a rule would take in, without saving it',
-    body: z.object({ rule: ruleSchema, sort: collectionSortSchema.default('newest') }),
+    path: '/api/overlap',
+    summary: 'Which collections share how many goods, and in how many collections goods are',
     answer: z.object({
-      total: z.number().int(),
-      goods: z.array(goodsRowSchema),
-      counts: z.array(z.object({ path: z.array(z.number().int()), count: z.number().int() })),
-      sentence: z.string(),
-      problems: z.array(ruleProblemSchema),
+      collections: z.array(z.object({ id: z.string(), name: z.string(), count })),
+      /** those that share most; `a` and `b` are places in `collections` */
+      pairs: z.array(z.object({ a: count, b: count, shared: count })),
+      /** products by the number of collections they are in, from 0 on */
+      spread: z.array(count),
+      /** in none, and in very many */
+      none: z.array(goodsRowSchema),
+      many: z.array(goodsRowSchema.extend({ collections: count })),
     }),
+  }),
+  addPicture: route({
+    method: 'POST',
+    path: '/api/groups/:kind/:id/picture',
+    summary: 'Upload the picture of a category, collection, brand or tag',
+    files: true,
+    answer: done,
   }),
   createBrand: route({
     method: 'POST',
@@ -168,6 +256,24 @@ export const groupRoutes = {
     body: z.object({ name: groupNameSchema }),
     answer: tagSchema,
   }),
-  deleteBrand: route({ method: 'DELETE', path: '/api/brands/:id', summary: 'Delete a brand', answer: done }),
-  deleteTag: route({ method: 'DELETE', path: '/api/tags/:id', summary: 'Delete a tag', answer: done }),
+  updateNamed: route({
+    method: 'PATCH',
+    path: '/api/named/:kind/:id',
+    summary: 'Change a brand or a tag (kind: brand, tag)',
+    body: pageFields.extend({ listed: z.boolean() }).partial().strict(),
+    answer: brandSchema,
+  }),
+  mergeNamed: route({
+    method: 'POST',
+    path: '/api/named/:kind/:id/merge',
+    summary: 'Put a brand or a tag into another: its products, rules, links and address go over',
+    body: z.object({ into: idSchema }),
+    answer: z.object({ moved: count }),
+  }),
+  deleteNamed: route({
+    method: 'DELETE',
+    path: '/api/named/:kind/:id',
+    summary: 'Delete a brand or a tag; its products stay',
+    answer: done,
+  }),
 };

@@ -4,6 +4,7 @@ import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { historyRoutes } from './history';
 import { optionListRoutes, specSheetRoutes } from './lists';
+import { ruleRoutes } from './rules';
 import { sheetRoutes } from './sheet';
 import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
@@ -18,6 +19,7 @@ export const routes = {
   optionLists: optionListRoutes,
   stock: stockRoutes,
   groups: groupRoutes,
+  rules: ruleRoutes,
   shopfront: shopfrontRoutes,
   bulk: bulkRoutes,
   history: historyRoutes,

@@ -102,6 +102,7 @@ export const shopProductSchema = z.object({
   url: z.string(),
   currency: z.string(),
   brand: z.string().nullable(),
+  brandUrl: z.string().nullable(),
   inStock: z.boolean(),
   crumbs: z.array(z.object({ label: z.string(), url: z.string() })),
   pictures: z.array(pictureViewSchema.extend({ id: z.string() })),
@@ -154,7 +155,7 @@ export const shopProductSchema = z.object({
 
 /** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */
 export const listingQuerySchema = z.object({
-  at: z.string().optional().describe('category:<slug>, collection:<slug> or all'),
+  at: z.string().optional().describe('category:<slug>, collection:<slug>, brand:<slug>, tag:<slug> or all'),
   q: z.string().optional().describe('words to search for'),
   page: z.string().optional().describe('page number from 1'),
   sort: z.string().optional().describe('key of one of the sorts in the answer'),

@@ -4,6 +4,8 @@ import type { ShapeName } from './pictures/shapes';
 export interface DemoCategory {
   name: string;
   text?: string;
+  /** spec sheet that is suggested to what stands in it */
+  sheet?: string;
   below?: DemoCategory[];
 }
 
@@ -15,6 +17,7 @@ export const categories: DemoCategory[] = [
       {
         name: 'Single-line kites',
         text: 'Let it up, hold on, look. From a breath of wind to a stiff breeze.',
+        sheet: 'Single-line kite',
         below: [
           { name: 'Deltas', text: 'Wide wings, a light hand and no worries: the easiest kites to launch.' },
           { name: 'Diamonds', text: 'The shape that everybody draws, with a tail that dances.' },
@@ -38,7 +41,7 @@ export const categories: DemoCategory[] = [
   {
     name: 'Parts & repair',
     text: 'Spars, cloth and small things. Most kites can be mended in an evening.',
-    below: [{ name: 'Spars' }, { name: 'Sail cloth' }, { name: 'Connectors & tape' }],
+    below: [{ name: 'Spars', sheet: 'Spar' }, { name: 'Sail cloth', sheet: 'Cloth' }, { name: 'Connectors & tape' }],
   },
   { name: 'Tails & windsocks', text: 'Colour that moves, on the kite or in the garden.' },
   { name: 'Indoor gliders', text: 'For rainy days and sports halls.' },
@@ -47,7 +50,14 @@ export const categories: DemoCategory[] = [
   { name: 'Gifts' },
 ];
 
-export const brands = ['Alula Sailworks', 'Hallo Hangar', 'Norrwind', 'Tern & Tackle', 'Lark & Line'];
+/** Those with a text have a page of their own. */
+export const brands = [
+  { name: 'Alula Sailworks', text: 'Three sisters and a loft full of ripstop. Light kites that want to be let go.' },
+  { name: 'Hallo Hangar', text: 'Boxes, gliders and odd ideas from an old boat shed.' },
+  { name: 'Norrwind', text: 'Made where the wind never stops: lines, frames and kites for grown-up breezes.' },
+  { name: 'Tern & Tackle', text: 'Reels, winders and everything that holds.' },
+  { name: 'Lark & Line', text: '' },
+];
 
 export interface DemoProduct {
   title: string;

@@ -1,4 +1,4 @@
-import type { Brand, Category, Tag } from '../core/catalog/group';
+import { categoryDefaults, namedDefaults, type Brand, type Category, type Tag } from '../core/catalog/group';
 import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../core/catalog/product';
 import { seeded } from './random';
 
@@ -43,11 +43,11 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
       name: `${name} ${i}`,
       slug: `${name}-${i}`.toLowerCase(),
     }));
-  const brands = slugged('b', 'Brand', 60);
-  const tags = slugged('t', 'Tag', 300);
+  const brands = slugged('b', 'Brand', 60).map((brand) => ({ ...namedDefaults, ...brand }));
+  const tags = slugged('t', 'Tag', 300).map((tag) => ({ ...namedDefaults, ...tag }));
   const categories = slugged('c', 'Category', 120).map((category, i): Category => {
     const parent = i < 8 ? null : i < 40 ? (i - 8) % 8 : 8 + ((i - 40) % 32);
-    return { ...category, parentId: parent === null ? null : `c_${pad(parent)}`, position: i, text: '' };
+    return { ...categoryDefaults, ...category, parentId: parent === null ? null : `c_${pad(parent)}`, position: i };
   });
   const leaves = categories.slice(40);
   const words = [...filler, ...rareWords];

@@ -1,19 +1,20 @@
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { freeSlug, slugFrom } from '../core/catalog/identity';
-import type { Category, Collection } from '../core/catalog/group';
+import { categoryDefaults, collectionDefaults, namedDefaults, type Category } from '../core/catalog/group';
+import { NEWEST_FIRST } from '../core/catalog/order';
 import type { ProductFile } from '../core/catalog/files';
 import type { OptionList } from '../core/catalog/option-list';
 import type { Option, Picture, Relation, Variant } from '../core/catalog/product';
 import { combinations } from '../core/catalog/variants';
-import type { Menu, Section } from '../core/placement/page';
-import { EMPTY_RULE, type Rule } from '../core/rules/rule';
+import { EMPTY_RULE } from '../core/rules/rule';
 import type { Catalog } from '../server/catalog/catalog';
 import { changeProduct } from '../server/catalog/product-writes';
+import { recordSales } from '../server/catalog/sales';
 import { changeVariants } from '../server/catalog/variant-writes';
 import { needsSetup, setUp } from '../server/catalog/set-up';
 import { putCategory, putCollection, putNamed } from '../server/database/groups';
-import { putPage, writeMenu, writeSettings } from '../server/database/pages';
+import { writeSettings } from '../server/database/pages';
 import {
   insertProduct,
   setOptions,
@@ -29,6 +30,7 @@ import { arrivingFolder, keepFile } from '../server/files/store';
 import { newId } from '../server/ids';
 import { storePicture, type StoredMedia } from '../server/pictures/store';
 import { bundleOf, bundles } from './bundles';
+import { demoCollections } from './collections';
 import { depthOf, relationsOf, specSheets, variantDepth } from './depth';
 import { filesOf } from './files';
 import { products } from './goods';
@@ -37,6 +39,8 @@ import { colourways, paletteOf } from './pictures/palette';
 import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene';
 import { flying } from './pictures/shapes';
 import { seeded, seedOf } from './random';
+import { salesOf } from './sales';
+import { putStorefront } from './storefront';
 
 export const demoSignIn = { email: 'demo@larkandline.example', password: 'kites-in-the-wind' };
 
@@ -290,8 +294,6 @@ function describe(product: DemoProduct): string {
   return `<p>${product.summary}</p><h2>Good to know</h2><ul>${lines.map((line) => `<li>${line}</li>`).join('')}</ul>`;
 }
 
-const all = (...of: Rule['of']): Rule => ({ match: 'all', of });
-
 /**
  * Fills an empty catalog with Lark & Line: categories, goods with pictures, collections, pages, a menu and a first
  * edition, then a few changes that are not live yet and some deliberate loose ends. Does nothing to a shop that exists.
@@ -320,22 +322,32 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       timeZone: 'Europe/Amsterdam',
     });
     const addCategories = (list: DemoCategory[], parentId: string | null) =>
-      list.forEach(({ name, text = '', below = [] }, position) => {
-        const category: Category = { id: newId('category'), parentId, position, name, slug: slugFrom(name), text };
+      list.forEach(({ name, text = '', below = [], sheet }, position) => {
+        const category: Category = {
+          ...categoryDefaults,
+          id: newId('category'),
+          parentId,
+          position,
+          name,
+          slug: slugFrom(name),
+          text,
+          specSheetId: sheet ? specSheets.find((each) => each.name === sheet)!.id : null,
+        };
         categoryIds.set(name, category.id);
         putCategory(db, category);
         addCategories(below, category.id);
       });
+    for (const sheet of specSheets) putSpecSheet(db, sheet);
     addCategories(categories, null);
-    for (const name of brands) {
+    for (const { name, text } of brands) {
       brandIds.set(name, newId('brand'));
-      putNamed(db, 'brand', { id: brandIds.get(name)!, name, slug: slugFrom(name) });
+      const own = { id: brandIds.get(name)!, name, slug: slugFrom(name), text, listed: text !== '' };
+      putNamed(db, 'brand', { ...namedDefaults, ...own });
     }
     for (const name of [...new Set(products.flatMap((product) => product.tags))].sort()) {
       tagIds.set(name, newId('tag'));
-      putNamed(db, 'tag', { id: tagIds.get(name)!, name, slug: slugFrom(name) });
+      putNamed(db, 'tag', { ...namedDefaults, id: tagIds.get(name)!, name, slug: slugFrom(name) });
     }
-    for (const sheet of specSheets) putSpecSheet(db, sheet);
     for (const list of optionLists) putOptionList(db, list);
     const slugs = new Set<string>();
     products.forEach((product, i) => {
@@ -389,6 +401,10 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
     fillBundles();
     addCollections();
   });
+  recordSales(
+    catalog,
+    products.flatMap(({ title, kind }) => (kind === 'bundle' ? [] : salesOf(title, productIds.get(title)!, now))),
+  );
   catalog.putLive('Opened the shop', userId);
 
   function relate(product: DemoProduct): void {
@@ -409,184 +425,33 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
   }
 
   function addCollections(): void {
-    const tag = (name: string) => ({ field: 'tag', is: 'anyOf' as const, value: [tagIds.get(name)!] });
-    const within = (name: string) => ({ field: 'category', is: 'anyOf' as const, value: [categoryIds.get(name)!] });
-    const inStock = { field: 'stock', is: 'above' as const, value: 0 };
-    const picked = (...titles: string[]) => titles.map((title) => productIds.get(title)!);
-    const list: (Partial<Collection> & { name: string; text?: string })[] = [
-      {
-        name: 'Light-wind days',
-        text: 'For evenings when the flags hang still.',
-        rule: all(tag('light wind'), inStock, within('Kites')),
-        sort: 'price-up',
-      },
-      {
-        name: 'First kites',
-        text: 'Easy to launch, hard to break.',
-        picked: picked(
-          'Wren pocket sled',
-          'Harrier delta 180',
-          'Diamond classic',
-          'Wagtail delta 120',
-          'Beach foil 1.0',
-          'Tern sport kite',
-          'Balsa glider',
-          'Child’s reel',
-        ),
-      },
-      {
-        name: 'Under 25',
-        text: 'Small prices, real fun.',
-        rule: all({ field: 'price', is: 'below', value: 2500 }, within('Kites'), inStock),
-        sort: 'price-up',
-      },
-      {
-        name: 'Beach week',
-        text: 'What goes into the bag on Friday.',
-        picked: picked(
-          'Skua dual-line foil',
-          'Harbour windsock',
-          'Petrel delta 240',
-          'Ribbon tail 6 m',
-          'Hoop winder',
-          'Beach blanket',
-          'Wren pocket sled',
-        ),
-      },
-      { name: 'Night flyers', text: 'After sunset it gets better.', rule: all(tag('night'), inStock), sort: 'newest' },
-      { name: 'Just in', rule: all({ field: 'created', is: 'inLast', value: 60 }, inStock), sort: 'newest' },
-      { name: 'On sale', rule: all({ field: 'onSale', is: 'yes', value: null }), sort: 'price-up' },
-      {
-        name: 'Strong wind',
-        rule: all(
-          { match: 'any', of: [tag('windy'), within('Box kites')] },
-          { match: 'none', of: [within('Parts & repair')] },
-        ),
-        sort: 'featured',
-      },
-      {
-        name: 'Blue or green, ready to send',
-        rule: all({
-          variants: 'some',
-          match: 'all',
-          of: [
-            { field: 'option.colourway', is: 'anyOf', value: ['sea', 'pine'] },
-            { field: 'stock', is: 'atLeast', value: 5 },
-          ],
-        }),
-        sort: 'title',
-      },
-      {
-        name: 'Back on the bench',
-        text: 'Parts for a long winter evening.',
-        rule: all(tag('repair'), inStock),
-        sort: 'price-up',
-      },
-      { name: 'Sets', rule: all({ field: 'kind', is: 'anyOf', value: ['bundle'] }), sort: 'featured' },
-      {
-        name: 'Gifts over 1000',
-        rule: all({ field: 'price', is: 'above', value: 100_000 }, tag('gift')),
-        sort: 'newest',
-      },
-    ];
-    const ids = new Map<string, string>();
-    list.forEach(({ name, text = '', picked: members, rule, sort = 'newest' }, position) => {
+    const ids = {
+      product: (title: string) => productIds.get(title)!,
+      tag: (name: string) => tagIds.get(name)!,
+      category: (name: string) => categoryIds.get(name)!,
+    };
+    const collectionIds = new Map<string, string>();
+    demoCollections(ids, now).forEach((collection, position) => {
       const id = newId('collection');
-      ids.set(name, id);
+      collectionIds.set(collection.name, id);
+      const source = collection.picked ? 'picked' : 'rule';
       putCollection(
         db,
         {
+          ...collectionDefaults,
           id,
-          name,
-          slug: slugFrom(name),
-          text,
-          source: members ? 'picked' : 'rule',
-          picked: members ?? [],
-          rule: rule ?? EMPTY_RULE,
-          sort,
+          slug: slugFrom(collection.name),
+          source,
+          picked: [],
+          rule: EMPTY_RULE,
+          order: NEWEST_FIRST,
+          ...collection,
         },
         position,
       );
     });
-    const collection = (name: string) => ({ kind: 'collection' as const, id: ids.get(name)! });
-    const category = (name: string) => ({ kind: 'category' as const, id: categoryIds.get(name)! });
     const home = [...catalog.working.shop.pages.values()].find((page) => page.home)!;
-    const sections: Section[] = [
-      {
-        id: newId('section'),
-        kind: 'banner',
-        title: 'There is wind on Saturday',
-        text: 'Kites that lift in a whisper, for beaches, meadows and the car park behind the school.',
-        link: category('Deltas'),
-      },
-      {
-        id: newId('section'),
-        kind: 'strip',
-        title: 'Light-wind days',
-        source: collection('Light-wind days'),
-        count: 8,
-      },
-      {
-        id: newId('section'),
-        kind: 'tiles',
-        title: 'Find your way',
-        categoryIds: ['Single-line kites', 'Dual-line kites', 'Line & reels', 'Tails & windsocks'].map((name) =>
-          categoryIds.get(name)!,
-        ),
-      },
-      { id: newId('section'), kind: 'strip', title: 'First kites', source: collection('First kites'), count: 4 },
-      {
-        id: newId('section'),
-        kind: 'banner',
-        title: 'Learn it on the beach',
-        text: 'Three hours, eight kites and the two of us. You bring shoes that may get wet.',
-        link: category('Workshops'),
-      },
-      { id: newId('section'), kind: 'strip', title: 'Night flyers', source: collection('Night flyers'), count: 8 },
-    ];
-    putPage(db, { ...home, sections }, 0);
-    const small = newId('page');
-    putPage(
-      db,
-      {
-        id: small,
-        title: 'Beach week',
-        slug: 'beach-week',
-        home: false,
-        sections: [
-          {
-            id: newId('section'),
-            kind: 'banner',
-            title: 'One week, one bag',
-            text: 'Everything we take along when we close the shop and go.',
-            link: collection('Beach week'),
-          },
-          { id: newId('section'), kind: 'strip', title: 'In the bag', source: collection('Beach week'), count: 8 },
-        ],
-      },
-      1,
-    );
-    const item = (target: Menu['items'][number]['target'], label = '') => ({ id: newId('menuItem'), label, target });
-    writeMenu(db, {
-      items: [
-        {
-          ...item(category('Kites')),
-          items: ['Single-line kites', 'Dual-line kites', 'Quad-line kites', 'Indoor gliders'].map((name) =>
-            item(category(name)),
-          ),
-        },
-        { ...item(category('Line & reels')), items: [item(category('Line')), item(category('Reels & winders'))] },
-        {
-          ...item(category('Parts & repair'), 'Parts'),
-          items: [item(category('Spars')), item(category('Connectors & tape')), item(collection('Back on the bench'))],
-        },
-        { ...item(category('Tails & windsocks'), 'Tails'), items: [] },
-        { ...item(category('Plans & sounds'), 'Plans'), items: [] },
-        { ...item(collection('Sets')), items: [] },
-        { ...item(collection('On sale')), items: [] },
-        { ...item({ kind: 'page', id: small }), items: [] },
-      ],
-    });
+    putStorefront(db, home, { category: ids.category, collection: (name) => collectionIds.get(name)! });
   }
 
   const work = (title: string) => catalog.working.products.get(productIds.get(title)!)!;

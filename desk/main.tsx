@@ -10,7 +10,12 @@ import { Frame } from './frame/frame';
 import { useSession } from './frame/queries';
 import { GoodsPage } from './goods/goods-page';
 import { ProductPage } from './goods/product/product-page';
+import { CategoryPage } from './groups/category-page';
+import { CollectionPage } from './groups/collection-page';
 import { GroupsPage } from './groups/groups-page';
+import { NamedPage } from './groups/named-page';
+import { OverlapPage } from './groups/overlap-page';
+import { Shelves } from './groups/shelves';
 import { HistoryPage } from './history/history-page';
 import { ReviewPage } from './review/review-page';
 import { Entrance } from './session/entrance';
@@ -42,8 +47,17 @@ const router = createBrowserRouter(
         { path: '/goods', element: <GoodsPage /> },
         { path: '/goods/sheet', element: <Later page={<SheetPage />} /> },
         { path: '/goods/:id', element: <ProductPage /> },
-        { path: '/groups', element: <GroupsPage /> },
-        { path: '/groups/:id', element: <GroupsPage /> },
+        {
+          element: <GroupsPage />,
+          children: [
+            { path: '/groups', element: <Shelves /> },
+            { path: '/groups/category/:id', element: <CategoryPage /> },
+            { path: '/groups/tags/:id?', element: <NamedPage key="tag" kind="tag" /> },
+            { path: '/groups/brands/:id?', element: <NamedPage key="brand" kind="brand" /> },
+            { path: '/groups/overlap', element: <OverlapPage /> },
+          ],
+        },
+        { path: '/groups/:id', element: <CollectionPage /> },
         { path: '/shopfront', element: <ShopfrontPage /> },
         { path: '/review', element: <ReviewPage /> },
         { path: '/history', element: <HistoryPage /> },

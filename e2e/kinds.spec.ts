@@ -220,9 +220,12 @@ test('a description takes a table and a link; a category is made where it is nee
 
   await page.getByRole('combobox', { name: 'Add a category' }).fill('Deltas');
   await page.getByRole('option', { name: 'New category “Deltas”' }).click();
+  const saved = page.waitForResponse(
+    (response) => response.request().method() === 'PATCH' && !!response.request().postData()?.includes('categoryIds'),
+  );
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(page.locator('#belongs').getByText('Deltas', { exact: true })).toBeVisible();
-  await expect(page.getByText('saved just now').first()).toBeVisible();
+  await saved;
 
   await page.reload();
   await expect(text.getByRole('columnheader', { name: 'Wind' })).toBeVisible();

@@ -1,13 +1,17 @@
+import type { PictureView } from '../core/placement/card';
 import type { ListingView } from '../core/placement/listing-view';
 import type { MenuView, LinkView, PageView } from '../core/placement/page-view';
 import type { ProductView } from '../core/placement/product-view';
 import type { RelationStrip } from '../core/placement/relation-strips';
 
-/** A listing page: a category, a collection or a search. */
+/** A listing page: a category, a collection, a brand, a tag or a search. */
 export interface ListingPageData {
   kind: 'listing';
   title: string;
   text: string;
+  picture: PictureView | null;
+  /** what search engines are told */
+  meta: { title: string; description: string; noindex: boolean };
   crumbs: LinkView[];
   /** for a search: what was searched; null elsewhere */
   q: string | null;

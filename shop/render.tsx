@@ -18,7 +18,7 @@ function titleOf({ shop, page }: ShopData): string {
         ? [shop.name, shop.tagline].filter(Boolean).join(' · ')
         : `${page.page.title} · ${shop.name}`;
     case 'listing':
-      return `${page.title} · ${shop.name}`;
+      return page.meta.title || `${page.title} · ${shop.name}`;
     case 'product':
       return page.product.meta.title;
     case 'missing':
@@ -28,7 +28,7 @@ function titleOf({ shop, page }: ShopData): string {
 
 function descriptionOf({ shop, page }: ShopData): string {
   if (page.kind === 'product') return page.product.meta.description;
-  return page.kind === 'listing' ? page.text : shop.tagline;
+  return page.kind === 'listing' ? page.meta.description || page.text : shop.tagline;
 }
 
 /** Filtered, sorted, searched and further pages are for people, not for search engines. */
@@ -37,6 +37,7 @@ function isForSearchEngines({ base, url, page }: ShopData): boolean {
     base === '' &&
     page.kind !== 'missing' &&
     !(page.kind === 'product' && page.product.meta.noindex) &&
+    !(page.kind === 'listing' && page.meta.noindex) &&
     (!url.includes('?') || page.kind === 'product') &&
     !url.startsWith('/search')
   );

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { CategoryTree } from './category-tree';
+import { categoryDefaults } from './group';
 import { freeSlug, slugFrom, slugSchema } from './identity';
 import { parseMoney, plainAmount } from './money';
 import { variantDefaults, type Option, type Variant } from './product';
@@ -114,12 +115,12 @@ describe('variants follow options', () => {
 
 test('a category may not move into its own branch or too deep', () => {
   const chain = Array.from({ length: 5 }, (_, i) => ({
+    ...categoryDefaults,
     id: `c${i}`,
     parentId: i ? `c${i - 1}` : null,
     position: 0,
     name: '',
     slug: 'x',
-    text: '',
   }));
   const tree = new CategoryTree([...chain, { ...chain[0]!, id: 'other' }]);
   expect(tree.refuseMove('c0', 'c3')).toMatch(/into itself/);

@@ -1,12 +1,12 @@
-import type { Collection } from '../catalog/group';
 import type { SpecSheet } from '../catalog/spec';
-import type { Page } from '../placement/page';
-import { stripSlots, targetLink } from '../placement/page-view';
+import type { Page, Target } from '../placement/page';
 import { placeSet } from '../placement/listing-view';
+import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../placement/open-groups';
+import { firstSlots, stripSlots, targetName } from '../placement/page-view';
 import type { ResolvedShop } from '../placement/resolved-shop';
-import { sentenceOf } from '../rules/sentence';
-import type { DocumentKind, ProductDocument } from './document';
-import { opaqueFields, PRICE_OF, productFields, short } from './product-words';
+import { canonicalJson, type DocumentKind, type ProductDocument } from './document';
+import { arrangementOf, groupFields } from './group-words';
+import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
 export type ChangeWhat = 'new' | 'changed' | 'gone';
 
@@ -27,7 +27,7 @@ export interface DocumentChange {
 
 /** Who joins and who leaves a place, as product ids. */
 export interface PlaceChange {
-  kind: 'strip' | 'category' | 'collection';
+  kind: 'strip' | GroupKind;
   id: string;
   title: string;
   page: string | null;
@@ -71,17 +71,6 @@ function joinPrices(changes: FieldChange[], variants: number): FieldChange[] {
   );
 }
 
-function collectionFields(shop: ResolvedShop, collection: Collection): [string, string][] {
-  const isRule = collection.source === 'rule';
-  return [
-    ['Name', collection.name],
-    ['Address', `/g/${collection.slug}`],
-    ['Text', short(collection.text)],
-    ['Filled', isRule ? sentenceOf(collection.rule, shop.fields, shop.settings.currency) : 'picked by hand'],
-    ['Order', isRule ? collection.sort : collection.picked.map((id) => shop.products.get(id)?.title ?? '').join(', ')],
-  ];
-}
-
 function pageFields(page: Page): [string, string][] {
   return [
     ['Title', page.title],
@@ -95,8 +84,6 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
   switch (kind) {
     case 'product':
       return productFields(shop, body as ProductDocument);
-    case 'collection':
-      return new Map(collectionFields(shop, body as Collection));
     case 'page':
       return new Map(pageFields(body as Page));
     case 'menu':
@@ -109,16 +96,11 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
             .join(', '),
         ],
       ]);
-    case 'category': {
-      const category = shop.categories.get((body as { id: string }).id)!;
-      return new Map([
-        ['Name', category.name],
-        ['Address', `/c/${category.slug}`],
-        ['Text', short(category.text)],
-        ['Stands in', shop.categories.get(category.parentId ?? '')?.name ?? 'top'],
-        ['Place', String(shop.tree.children(category.parentId).indexOf(category) + 1)],
-      ]);
-    }
+    case 'category':
+    case 'collection':
+    case 'brand':
+    case 'tag':
+      return new Map(groupFields(shop, kind, (body as { id: string }).id));
     case 'specSheet':
       return new Map([
         ['Name', (body as SpecSheet).name],
@@ -137,12 +119,18 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
   }
 }
 
-function labelOf(shop: ResolvedShop, item: { label: string; target: Parameters<typeof targetLink>[1] }): string {
-  return item.label || (targetLink(shop, item.target)?.label ?? 'something deleted');
+function labelOf(shop: ResolvedShop, item: { label: string; target: Target }): string {
+  return item.label || (targetName(shop, item.target) ?? 'something deleted');
 }
 
 /** Fields whose values mean nothing to a reader: only that they changed is told. */
-const opaque: ReadonlySet<string> = new Set([...opaqueFields, 'Section details', 'Attribute details', 'Place']);
+const opaque: ReadonlySet<string> = new Set([
+  ...opaqueFields,
+  'Section details',
+  'Attribute details',
+  'Place',
+  'Picture',
+]);
 
 function fieldChanges(before: Map<string, string>, after: Map<string, string>): FieldChange[] {
   const changes: FieldChange[] = [];
@@ -188,13 +176,18 @@ const SHOWN = 12;
 export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number): PlaceChange[] {
   const changes: PlaceChange[] = [];
   const ids = (shop: ResolvedShop, slots: readonly number[]) => slots.map((slot) => shop.index.id(slot));
-  const compare = (place: Pick<PlaceChange, 'kind' | 'id' | 'title' | 'page'>, before: string[], after: string[]) => {
+  const compare = (
+    place: Pick<PlaceChange, 'kind' | 'id' | 'title' | 'page'>,
+    before: string[],
+    after: string[],
+    isOrderTold: boolean,
+  ) => {
     const [old, next] = [new Set(before), new Set(after)];
     const joined = after.filter((id) => !old.has(id));
     const left = before.filter((id) => !next.has(id));
     const kept = after.filter((id) => old.has(id));
-    const reordered = before.filter((id) => next.has(id)).some((id, i) => id !== kept[i]);
-    if (joined.length || left.length || (reordered && place.kind === 'strip'))
+    const reordered = isOrderTold && before.filter((id) => next.has(id)).some((id, i) => id !== kept[i]);
+    if (joined.length || left.length || reordered)
       changes.push({ ...place, joined, left, shown: after.slice(0, SHOWN), reordered });
   };
   const stripsOf = (shop: ResolvedShop) =>
@@ -212,14 +205,30 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
       { kind: 'strip', id, title: section.title, page: page.title },
       old ? ids(live, stripSlots(live, old.section, now).slots) : [],
       ids(work, stripSlots(work, section, now).slots),
+      true,
     );
   }
-  for (const kind of ['collection', 'category'] as const) {
-    const map = (shop: ResolvedShop) => (kind === 'category' ? shop.categories : shop.collections);
-    for (const [id, { name }] of map(work)) {
-      const before = map(live).has(id) ? ids(live, placeSet(live, { kind, id }, now).toArray()) : [];
-      compare({ kind, id, title: name, page: null }, before, ids(work, placeSet(work, { kind, id }, now).toArray()));
+  /** Products that shoppers meet at a listing; in its order where that is asked for, which costs more. */
+  const goodsAt = (shop: ResolvedShop, at: GroupRef, inOrder: boolean): string[] => {
+    if (!isOpen(shop, at)) return [];
+    const slots = inOrder
+      ? firstSlots(shop, at, Number.MAX_SAFE_INTEGER, now).slots
+      : placeSet(shop, at, now).toArray();
+    return ids(shop, slots);
+  };
+  for (const kind of ['collection', 'category', 'brand', 'tag'] as const)
+    for (const [id, { name }] of groupsOf(work, kind)) {
+      const at = { kind, id };
+      const isOrderTold = isOtherwiseArranged(live, work, at);
+      const [before, after] = [goodsAt(live, at, isOrderTold), goodsAt(work, at, isOrderTold)];
+      compare({ kind, id, title: name, page: null }, before, after, isOrderTold);
     }
-  }
   return changes;
+}
+
+function isOtherwiseArranged(live: ResolvedShop, work: ResolvedShop, { kind, id }: GroupRef): boolean {
+  const [before, after] = [groupsOf(live, kind).get(id), groupsOf(work, kind).get(id)];
+  return (
+    !!before && !!after && canonicalJson(arrangementOf(kind, before)) !== canonicalJson(arrangementOf(kind, after))
+  );
 }

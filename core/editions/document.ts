@@ -1,4 +1,13 @@
-import type { Brand, Category, Collection, Tag } from '../catalog/group';
+import {
+  categoryDefaults,
+  collectionDefaults,
+  namedDefaults,
+  type Brand,
+  type Category,
+  type Collection,
+  type Tag,
+} from '../catalog/group';
+import { FEATURED_FIRST, orderOfText, orderText, type Order } from '../catalog/order';
 import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../catalog/product';
 import type { SpecSheet } from '../catalog/spec';
 import type { Menu, Page, Settings } from '../placement/page';
@@ -76,11 +85,32 @@ function isSame(a: unknown, b: unknown): boolean {
   return canonicalJson(a) === canonicalJson(b);
 }
 
+/** Orders are written as their names, as they were before any others could be chosen. */
+const { order: _order, ...usualCategory } = categoryDefaults;
+const groupDefaults = {
+  category: { ...usualCategory, sort: orderText(FEATURED_FIRST) },
+  collection: collectionDefaults,
+  brand: namedDefaults,
+  tag: namedDefaults,
+};
+const isGroup = (kind: DocumentKind): kind is keyof typeof groupDefaults => kind in groupDefaults;
+
+function groupText(kind: keyof typeof groupDefaults, body: object & { order?: Order }): string {
+  const { order, ...rest } = body;
+  return canonicalJson(beyond({ ...rest, ...(order && { sort: orderText(order) }) }, groupDefaults[kind]));
+}
+
+function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument['body'] {
+  const { sort, ...body } = { ...groupDefaults[kind], ...(JSON.parse(text) as object) } as { sort?: string };
+  return { ...body, ...(sort !== undefined && { order: orderOfText(sort) }) } as ShopDocument['body'];
+}
+
 /**
  * The text of a document. What stands at its default is left out, so that a document keeps its text, and its hash, when
  * products learn new fields.
  */
 export function documentText(document: ShopDocument): string {
+  if (isGroup(document.kind)) return groupText(document.kind, document.body);
   if (document.kind !== 'product') return canonicalJson(document.body);
   const body = productDocument(document.body as Product);
   const variants = body.variants.map((variant) => beyond(variant, usualVariant));
@@ -97,6 +127,7 @@ export function documentText(document: ShopDocument): string {
 
 /** The body that `documentText` wrote. */
 export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
+  if (isGroup(kind)) return groupBody(kind, text);
   const body = JSON.parse(text) as ShopDocument['body'];
   if (kind !== 'product') return body;
   const product = body as ProductDocument;

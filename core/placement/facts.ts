@@ -7,7 +7,7 @@ import type { FinderEntry, FinderShape } from '../finder/entry';
 import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
-import { optionField, plainWords, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
+import { optionField, plainWords, SOLD_WITHIN, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Standing of products that shoppers meet in listings and strips. */
 export const LISTED = 'listed';
@@ -65,6 +65,39 @@ export interface BehindCounter {
   supplier: string;
   /** of its variants in order, minor units; null where it is not known */
   costs: readonly (number | null)[];
+  /** pieces sold, by day in seconds since 1970, the last day first */
+  sales: readonly DaySales[];
+}
+
+export interface DaySales {
+  /** midnight, UTC, seconds since 1970 */
+  day: number;
+  pieces: number;
+}
+
+const DAY = 86_400;
+const NOTHING_SOLD: ProductFacts['sold'] = {};
+
+/** What was sold within the last so many days: today and the days before it. */
+function soldFacts(sales: readonly DaySales[], now: number): Pick<ProductFacts, 'sold' | 'lastSold'> {
+  if (sales.length === 0) return { sold: NOTHING_SOLD, lastSold: NaN };
+  const sold: Record<number, number> = {};
+  for (const days of SOLD_WITHIN)
+    sold[days] = sales.reduce((sum, { day, pieces }) => (isWithin(day, days, now) ? sum + pieces : sum), 0);
+  return { sold, lastSold: sales[0]!.day };
+}
+
+const isWithin = (day: number, days: number, now: number) => day > now - days * DAY;
+
+/** Next moment, seconds since 1970, at which a sale drops out of a span of days; undefined when none does. */
+export function nextSaleEdge(sales: readonly DaySales[], now: number): number | undefined {
+  let next: number | undefined;
+  for (const { day } of sales)
+    for (const days of SOLD_WITHIN) {
+      const at = day + days * DAY;
+      if (at > now && (next === undefined || at < next)) next = at;
+    }
+  return next;
 }
 
 /** What the facts of a product come from, beside its document. */
@@ -136,6 +169,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     margin,
     discount,
     stockValue,
+    ...soldFacts(sources.behind?.sales ?? [], now),
     pictures: product.pictures.length,
     supplier: sources.behind?.supplier ?? '',
     words: product,

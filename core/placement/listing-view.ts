@@ -5,14 +5,16 @@ import type { ChoiceFilter, ListingResult, ProductSpan } from '../finder/listing
 import { cardOf, type ProductCard } from './card';
 import { AVAILABLE, LAST, UNTOLD } from './facts';
 import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';
+import { arranged, finderOrder, type Arrangement } from './arrangement';
 import { keptWhileUnchanged } from './kept';
+import { isOpen, type GroupRef } from './open-groups';
 import type { ResolvedShop } from './resolved-shop';
 
 export const PAGE_SIZE = 24;
 /** Deepest page that is answered; beyond it a page is empty. */
 export const MAX_PAGE = 10_000;
 
-export type ListingPlace = { kind: 'all' } | { kind: 'category' | 'collection'; id: string };
+export type ListingPlace = { kind: 'all' } | GroupRef;
 
 export interface ListingRequest {
   at: ListingPlace;
@@ -153,7 +155,8 @@ function facetSources(
   chosen: ReadonlyMap<string, readonly string[]>,
 ): FacetSource[] {
   const parent = at.kind === 'category' ? at.id : null;
-  const among = new Set(shop.tree.children(parent).map((category) => category.id));
+  const open = shop.tree.children(parent).filter(({ id }) => isOpen(shop, { kind: 'category', id }));
+  const among = new Set(open.map((category) => category.id));
   for (const slug of chosen.get('category') ?? []) among.add(shop.bySlug('category', slug) ?? '');
   const ofGroup = (kind: 'category' | 'brand') => (slug: string) => shop.bySlug(kind, slug);
   const asIs = (value: string) => value;
@@ -174,16 +177,31 @@ function facetSources(
 /** Products that stand at a place, before any filter. */
 export function placeSet(shop: ResolvedShop, at: ListingPlace, now: number): Bitset {
   const listed = shop.listed.clone();
-  if (at.kind === 'category') {
-    const posting = shop.index.posting('category', at.id);
-    return posting ? listed.and(posting) : listed.clear();
-  }
-  return at.kind === 'collection' ? listed.and(shop.members(at.id, now)) : listed;
+  if (at.kind === 'all') return listed;
+  const set = at.kind === 'collection' ? shop.memberships.of(at.id, now) : shop.index.posting(at.kind, at.id);
+  return set ? listed.and(set) : listed.clear();
 }
 
-function orderAt(shop: ResolvedShop, at: ListingPlace, sort: string): string | number[] {
-  const collection = at.kind === 'collection' ? shop.collections.get(at.id) : undefined;
-  return sort === 'featured' && collection ? shop.orderOf(collection) : sort;
+/** Orders of categories that were arranged by hand, until the shop changes. */
+const arrangedCategories = keptWhileUnchanged(() => new Map<string, number[]>());
+
+function categoryOrder(shop: ResolvedShop, id: string, arrangement: Arrangement, now: number): string | number[] {
+  const named = finderOrder(arrangement);
+  if (named !== undefined) return named;
+  const kept = arrangedCategories(shop);
+  let slots = kept.get(id);
+  if (!slots) kept.set(id, (slots = arranged(shop, placeSet(shop, { kind: 'category', id }, now), arrangement)));
+  return slots;
+}
+
+/** The own order of a place: a name of one of the finder's orders, or slots. */
+export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): string | number[] {
+  if (at.kind === 'collection') {
+    const collection = shop.collections.get(at.id);
+    if (collection) return shop.memberships.orderOf(collection, now);
+  }
+  const category = at.kind === 'category' ? shop.categories.get(at.id) : undefined;
+  return category ? categoryOrder(shop, category.id, category, now) : 'featured';
 }
 
 /** One page of a listing with exact counts, as shoppers see it at `now` (seconds since 1970). */
@@ -207,7 +225,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     text: q,
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
-    sort: orderAt(shop, at, sort),
+    sort: sort === 'featured' ? ownOrder(shop, at, now) : sort,
     tieOrder: 'featured',
     offset: (request.page - 1) * PAGE_SIZE,
     limit: PAGE_SIZE,

@@ -1,7 +1,9 @@
+import type { GroupPicture } from '../catalog/group';
 import { list } from '../finder/listing';
 import { cardOf, pictureView, type PictureView, type ProductCard } from './card';
 import { LAST } from './facts';
-import { placeSet, type ListingPlace } from './listing-view';
+import { ownOrder, placeSet, type ListingPlace } from './listing-view';
+import { groupsOf, isOpen, urlOfGroup } from './open-groups';
 import type { Page, Section, Target } from './page';
 import type { ResolvedShop } from './resolved-shop';
 
@@ -26,22 +28,21 @@ export interface MenuView {
   items: (LinkView & { items: LinkView[] })[];
 }
 
-/** Where a link leads and what it is called; undefined when its target is gone. */
+/** What a link leads to is called; undefined when it is gone. */
+export function targetName(shop: ResolvedShop, { kind, id }: Target): string | undefined {
+  return kind === 'page' ? shop.pages.get(id)?.title : groupsOf(shop, kind).get(id)?.name;
+}
+
+/** Where a link leads and what it is called; undefined when its target is gone, or shoppers do not meet it now. */
 export function targetLink(shop: ResolvedShop, target: Target): LinkView | undefined {
-  switch (target.kind) {
-    case 'category': {
-      const category = shop.categories.get(target.id);
-      return category && { label: category.name, url: `/c/${category.slug}` };
-    }
-    case 'collection': {
-      const collection = shop.collections.get(target.id);
-      return collection && { label: collection.name, url: `/g/${collection.slug}` };
-    }
-    case 'page': {
-      const page = shop.pages.get(target.id);
-      return page && { label: page.title, url: page.home ? '/' : `/page/${page.slug}` };
-    }
+  const label = targetName(shop, target);
+  if (label === undefined) return undefined;
+  if (target.kind !== 'page') {
+    const url = urlOfGroup(shop, { kind: target.kind, id: target.id });
+    return url === undefined ? undefined : { label, url };
   }
+  const { home, slug } = shop.pages.get(target.id)!;
+  return { label, url: home ? '/' : `/page/${slug}` };
 }
 
 /** Slots of the products that a strip shows, in order, and how many it could show. */
@@ -51,16 +52,19 @@ export function stripSlots(
   now: number,
 ): { slots: number[]; total: number } {
   const { source, count } = section;
-  if (!source) return { slots: [], total: 0 };
+  if (!source || (source.kind === 'collection' && !isOpen(shop, source))) return { slots: [], total: 0 };
   return firstSlots(shop, { kind: source.kind, id: source.id }, count, now);
 }
 
 /** The first products of a place in its own order. */
 export function firstSlots(shop: ResolvedShop, at: ListingPlace, limit: number, now: number) {
-  const collection = at.kind === 'collection' ? shop.collections.get(at.id) : undefined;
-  const sort = collection ? shop.orderOf(collection) : 'featured';
   const last = shop.index.posting(LAST, 'yes');
-  return list(shop.index, { base: placeSet(shop, at, now), sort, offset: 0, limit, last });
+  return list(shop.index, { base: placeSet(shop, at, now), sort: ownOrder(shop, at, now), offset: 0, limit, last });
+}
+
+/** The picture that the seller gave a group, as it is drawn: it fills its frame. */
+export function groupPicture(picture: GroupPicture | null): PictureView | null {
+  return picture && { ...picture, focus: { x: 0.5, y: 0.5 }, fit: 'fills', ground: '#ffffff' };
 }
 
 function faceOfPlace(shop: ResolvedShop, at: ListingPlace, now: number): PictureView | null {
@@ -104,15 +108,15 @@ function sectionView(shop: ResolvedShop, section: Section, now: number): Section
         kind: 'tiles',
         title: section.title,
         tiles: section.categoryIds.flatMap((categoryId) => {
-          const category = shop.categories.get(categoryId);
-          if (!category) return [];
           const at = { kind: 'category', id: categoryId } as const;
+          const category = shop.categories.get(categoryId);
+          if (!category || !isOpen(shop, at)) return [];
           return [
             {
               label: category.name,
               url: `/c/${category.slug}`,
               count: placeSet(shop, at, now).count(),
-              picture: faceOfPlace(shop, at, now),
+              picture: groupPicture(category.picture) ?? faceOfPlace(shop, at, now),
             },
           ];
         }),

@@ -3,7 +3,10 @@ import { idSchema, slugSchema } from '../catalog/identity';
 import type { taxClasses } from '../catalog/product';
 
 /** Something of the shop that a link can lead to. */
-export const targetSchema = z.object({ kind: z.enum(['category', 'collection', 'page']), id: idSchema });
+export const targetSchema = z.object({
+  kind: z.enum(['category', 'collection', 'brand', 'tag', 'page']),
+  id: idSchema,
+});
 export type Target = z.infer<typeof targetSchema>;
 
 const sectionTitle = z.string().trim().max(120, 'A title can have at most 120 characters.');
@@ -20,7 +23,7 @@ export const sectionBodySchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('strip'),
     title: sectionTitle.min(1, 'A strip needs a title.'),
-    source: z.object({ kind: z.enum(['category', 'collection']), id: idSchema }).nullable(),
+    source: z.object({ kind: z.enum(['category', 'collection', 'brand', 'tag']), id: idSchema }).nullable(),
     count: z
       .number({ error: 'Type how many goods to show.' })
       .int('Type a whole number.')

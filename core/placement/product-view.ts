@@ -11,6 +11,7 @@ import { shopPrice, shopStock } from './shop-price';
 import { bundleView, type BundleView } from './bundle-view';
 import { mediaUrl, pictureView, pricingOf, type PictureView, type PricingShown } from './card';
 import { optionKey, optionValueKey } from './facts';
+import { isOpen, urlOfGroup } from './open-groups';
 import type { ResolvedShop } from './resolved-shop';
 
 /** A product as shoppers may see it: no cost, no exact stock. Prices in minor units. */
@@ -25,6 +26,8 @@ export interface ProductView {
   url: string;
   currency: string;
   brand: string | null;
+  /** its own page, where it has one */
+  brandUrl: string | null;
   inStock: boolean;
   crumbs: { label: string; url: string }[];
   pictures: (PictureView & { id: string })[];
@@ -224,8 +227,12 @@ export function productView(
     url: `/p/${product.slug}`,
     currency: shop.settings.currency,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
+    brandUrl: (product.brandId && urlOfGroup(shop, { kind: 'brand', id: product.brandId })) ?? null,
     inStock,
-    crumbs: main ? shop.tree.path(main).map(({ name, slug }) => ({ label: name, url: `/c/${slug}` })) : [],
+    crumbs:
+      main && isOpen(shop, { kind: 'category', id: main })
+        ? shop.tree.path(main).map(({ name, slug }) => ({ label: name, url: `/c/${slug}` }))
+        : [],
     pictures: product.pictures.map((picture) => ({ id: picture.id, ...pictureView(picture, product.title) })),
     options: product.options.map((option) => ({
       key: optionKey(option.name),

@@ -9,16 +9,15 @@ import { FinderIndex } from '../finder/finder-index';
 import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
 import { fieldRegistry, type FieldRegistry } from '../rules/field';
-import { membersOf } from '../rules/members';
-import { takesIn } from '../rules/predicate';
-import { conditionsOf } from '../rules/rule';
 import { Bundles, speaksOfTime } from './bundle';
+import { Memberships } from './memberships';
 import {
   entryOf,
   factsOf,
   finderShape,
   haveSameTexts,
   LISTED,
+  nextSaleEdge,
   optionKey,
   optionValueKey,
   type BehindCounter,
@@ -46,15 +45,8 @@ export interface DocumentUpdate {
 /** From this many changed products on, building the index afresh is considered. */
 const REBUILD_FROM = 1_000;
 
-/** Rules that speak of time are worked out once a minute, for its end: what was added within it is in. */
-const endOf = (minute: number) => (minute + 1) * 60;
-
-interface CachedMembers {
-  collection: Collection;
-  set: Bitset;
-  /** minute for which a rule that speaks of time was worked out */
-  minute: number | undefined;
-}
+const earliest = (a: number | undefined, b: number | undefined) =>
+  a === undefined || (b !== undefined && b < a) ? b : a;
 
 const emptySettings: Settings = {
   name: 'My shop',
@@ -81,6 +73,7 @@ export class ResolvedShop {
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
   readonly bundles = new Bundles(this);
+  readonly memberships = new Memberships(this);
   index: FinderIndex;
   menu: Menu = { items: [] };
   settings: Settings = emptySettings;
@@ -93,7 +86,6 @@ export class ResolvedShop {
   #nextEdge = Infinity;
   readonly #facts = new Map<string, ProductFacts>();
   readonly #slugs = new Map<string, string>();
-  readonly #members = new Map<string, CachedMembers>();
   readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
   readonly #suppliers = new Map<string, string>();
   /** what the index reads when somebody asks for it */
@@ -128,6 +120,12 @@ export class ResolvedShop {
         sheet.attributes.map((attribute) => ({ ...attribute, sheet: sheet.name })),
       ),
       suppliers: this.#suppliers,
+      collections: {
+        names: names(this.collections),
+        ofProduct: (id) => this.memberships.ofProduct(id, this.now),
+        members: (id) => this.memberships.of(id, this.now),
+        has: (id, productId) => this.memberships.of(id, this.now).has(this.index.slot(productId) ?? -1),
+      },
     }));
   }
 
@@ -154,14 +152,24 @@ export class ResolvedShop {
 
   /**
    * Lets time pass up to `now` (seconds since 1970): products whose sale, or whose days on the shop, began or ended are
-   * worked out again. Costs nothing while no such moment passes. Time never goes back.
+   * worked out again, and so are collections that open, close, or whose rule speaks of days. Costs nothing while no such
+   * moment passes. Time never goes back.
    */
   passTime(now: number): void {
     if (now <= this.now) return;
+    const before = this.now;
     this.now = now;
-    if (now < this.#nextEdge) return;
-    this.refreshAll([...this.#edges].filter(([, at]) => at <= now).map(([id]) => id));
-    this.#nextEdge = Math.min(Infinity, ...this.#edges.values());
+    if (now >= this.#nextEdge) {
+      this.refreshAll([...this.#edges].filter(([, at]) => at <= now).map(([id]) => id));
+      this.#nextEdge = Infinity;
+      for (const at of this.#edges.values()) this.#nextEdge = Math.min(this.#nextEdge, at);
+    }
+    const turned = this.memberships.passTime(now);
+    const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
+      const at = nextMoment([liveFrom, liveUntil], before);
+      return at !== undefined && at <= now;
+    });
+    if (turned || opened) this.version++;
   }
 
   bySlug(kind: 'product' | 'category' | 'collection' | 'brand' | 'tag' | 'page', slug: string): string | undefined {
@@ -206,7 +214,7 @@ export class ResolvedShop {
     this.index = other.index.copy(this.#source);
     this.#tree = undefined;
     this.#fields = undefined;
-    this.#members.clear();
+    this.memberships.clear();
     this.version++;
   }
 
@@ -261,42 +269,8 @@ export class ResolvedShop {
         settings.taxIncluded !== taxIncluded
       )
         this.#rebuild();
-      if (kind === 'collection') this.#members.delete(key);
+      if (kind === 'collection') this.memberships.forget(key);
     }
-  }
-
-  /** The listed products of a collection at `now` (seconds since 1970), as a set. */
-  members(collectionId: string, now: number): Bitset {
-    const collection = this.collections.get(collectionId);
-    if (!collection) return new Bitset(this.index.alive.size);
-    const cached = this.#members.get(collectionId);
-    const minute = this.#speaksOfTime(collection) ? Math.floor(now / 60) : undefined;
-    if (cached && cached.minute === minute) return cached.set;
-    const set = this.#allMembers(collection, minute === undefined ? now : endOf(minute)).and(this.listed);
-    this.#members.set(collectionId, { collection, set, minute });
-    return set;
-  }
-
-  /** The slots of a collection in its own order; a name of an index order for a rule collection. */
-  orderOf(collection: Collection): string | number[] {
-    if (collection.source === 'rule') return collection.sort;
-    return collection.picked.flatMap((id) => this.index.slot(id) ?? []);
-  }
-
-  #allMembers(collection: Collection, now: number): Bitset {
-    if (collection.source === 'rule') return membersOf(collection.rule, this.index, this.fields, now);
-    const set = new Bitset(this.index.alive.size);
-    for (const id of collection.picked) {
-      const slot = this.index.slot(id);
-      if (slot !== undefined) set.add(slot);
-    }
-    return set;
-  }
-
-  #speaksOfTime(collection: Collection): boolean {
-    return (
-      collection.source === 'rule' && conditionsOf(collection.rule).some(({ condition }) => condition.is === 'inLast')
-    );
   }
 
   /** Ends a change: bundles follow their parts. */
@@ -311,7 +285,7 @@ export class ResolvedShop {
   #rebuild(): void {
     this.#tree = undefined;
     this.#fields = undefined;
-    this.#members.clear();
+    this.memberships.clear();
     this.index = new FinderIndex(finderShape, this.#source);
     this.index.text.synonyms = new Synonyms(this.settings.synonyms);
     const products = [...this.products.values()];
@@ -407,7 +381,10 @@ export class ResolvedShop {
     // A bundle whose rule speaks of days is looked at again every hour.
     const edge = speaksOfTime(product)
       ? this.now + 3_600
-      : nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now);
+      : earliest(
+          nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now),
+          nextSaleEdge(this.inputs.behind?.(product)?.sales ?? [], this.now),
+        );
     if (edge === undefined) this.#edges.delete(id);
     else {
       this.#edges.set(id, edge);
@@ -436,7 +413,7 @@ export class ResolvedShop {
 
   #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
     this.index.put(this.#entry(product), known);
-    this.#refreshMembership(product.id);
+    this.memberships.refresh(product.id);
     this.bundles.noteChangeOf(product.id);
   }
 
@@ -446,7 +423,7 @@ export class ResolvedShop {
     this.#forgetProduct(id);
     this.index.remove(id);
     this.bundles.noteChangeOf(id);
-    for (const cached of this.#members.values()) cached.set.delete(slot);
+    this.memberships.remove(slot);
   }
 
   #forgetProduct(id: string): void {
@@ -463,28 +440,10 @@ export class ResolvedShop {
     if (this.#slugs.get(`${kind} ${slug}`) === id) this.#slugs.delete(`${kind} ${slug}`);
   }
 
-  /** One product against every kept collection: cheaper than working all of them out again. */
-  #refreshMembership(id: string): void {
-    const slot = this.index.slot(id)!;
-    const facts = this.#facts.get(id)!;
-    const isListed = facts.standing.includes(LISTED);
-    for (const cached of this.#members.values()) {
-      const { collection } = cached;
-      if (slot >= cached.set.size) cached.set = cached.set.sized(this.index.alive.size);
-      const isMember =
-        isListed &&
-        (collection.source === 'picked'
-          ? collection.picked.includes(id)
-          : takesIn(collection.rule, facts, this.fields, endOf(cached.minute ?? 0)));
-      if (isMember) cached.set.add(slot);
-      else cached.set.delete(slot);
-    }
-  }
-
   /** A rule that names a field takes in nothing while there is none: what rules took in is worked out again with the fields. */
   #forgetFields(): void {
     this.#fields = undefined;
-    this.#members.clear();
+    this.memberships.clear();
   }
 
   #refreshSheet(id: string): void {

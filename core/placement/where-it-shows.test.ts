@@ -1,4 +1,4 @@
-import { NOW, productOf, shopOf } from '../testing/shop';
+import { collectionOf, NOW, productOf, shopOf } from '../testing/shop';
 import { pageView } from './page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
 
@@ -17,16 +17,7 @@ function placed() {
     productOf('p_c', { categoryIds: ['c_line'] }),
     productOf('p_d', { categoryIds: ['c_deltas'], standing: 'draft' }),
   ]);
-  shop.apply('collection', 'k_1', {
-    id: 'k_1',
-    name: 'Picked',
-    slug: 'picked',
-    text: '',
-    source: 'picked',
-    picked: ['p_c', 'p_gone', 'p_d', 'p_b'],
-    rule: { match: 'all', of: [] },
-    sort: 'newest',
-  });
+  shop.apply('collection', 'k_1', collectionOf('k_1', { source: 'picked', picked: ['p_c', 'p_gone', 'p_d', 'p_b'] }));
   const sections = [strip('s_1', 'collection', 'k_1', 5), strip('s_2', 'category', 'c_deltas', 1)];
   shop.apply('page', 'g_home', { id: 'g_home', title: 'Home', slug: 'home', home: true, sections });
   return shop;
@@ -44,8 +35,8 @@ test('places count strips and listings with a way in, and nowhere is nowhere', (
   const shop = placed();
   expect(whereItShows(shop, 'p_b', NOW).map(({ label, position, of }) => [label, position, of])).toEqual([
     ['Home › s_1', 2, 2],
+    ['k_1', 2, 2],
     ['Deltas', 2, 2],
-    ['Picked', 2, 2],
   ]);
   expect(whereItShows(shop, 'p_d', NOW)).toEqual([]);
   const counts = placeCounts(shop, NOW);

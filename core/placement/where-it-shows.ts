@@ -1,12 +1,14 @@
-import { placeSet, type ListingPlace } from './listing-view';
-import type { Page, Section } from './page';
+import { keptWhileUnchanged } from './kept';
+import { placeSet } from './listing-view';
+import { groupsOf, isOpen, type GroupKind, type GroupRef } from './open-groups';
+import type { Page, Section, Target } from './page';
 import { firstSlots, stripSlots } from './page-view';
 import type { ResolvedShop } from './resolved-shop';
 
 /** One spot of the storefront in which a product appears. */
 export interface PlaceOfProduct {
-  kind: 'strip' | 'category' | 'collection';
-  /** page, category or collection id */
+  kind: 'strip' | GroupKind;
+  /** id of the page or the group */
   id: string;
   /** "Home › Light-wind days" */
   label: string;
@@ -21,32 +23,37 @@ function strips(shop: ResolvedShop): { page: Page; section: Extract<Section, { k
   );
 }
 
-/**
- * Listings that a shopper can walk to: those in the menu, linked from a page, or below such a category.
- * A listing without a way in is not a place where anything shows.
- */
-export function reachableListings(shop: ResolvedShop): ListingPlace[] {
-  const categories = new Set<string>();
-  const collections = new Set<string>();
-  const reach = (kind: string, id: string) => {
-    if (kind === 'category') for (const category of shop.tree.branch(id)) categories.add(category.id);
-    if (kind === 'collection' && shop.collections.has(id)) collections.add(id);
-  };
-  for (const item of shop.menu.items) {
-    reach(item.target.kind, item.target.id);
-    for (const { target } of item.items) reach(target.kind, target.id);
-  }
-  for (const page of shop.pages.values())
-    for (const section of page.sections) {
-      if (section.kind === 'tiles') for (const id of section.categoryIds) reach('category', id);
-      if (section.kind === 'banner' && section.link) reach(section.link.kind, section.link.id);
-      if (section.kind === 'strip' && section.source) reach(section.source.kind, section.source.id);
+/** Everything in the shop that leads to a listing, with the words for where it stands. */
+function links(shop: ResolvedShop): { to: Target; from: string }[] {
+  const found: { to: Target; from: string }[] = [];
+  for (const item of shop.menu.items)
+    for (const { target } of [item, ...item.items]) found.push({ to: target, from: 'Menu' });
+  for (const { title, sections } of shop.pages.values())
+    for (const section of sections) {
+      if (section.kind === 'tiles')
+        for (const id of section.categoryIds) found.push({ to: { kind: 'category', id }, from: title });
+      const to = section.kind === 'banner' ? section.link : section.kind === 'strip' ? section.source : null;
+      if (to) found.push({ to, from: title });
     }
-  return [
-    ...[...categories].map((id) => ({ kind: 'category' as const, id })),
-    ...[...collections].map((id) => ({ kind: 'collection' as const, id })),
-  ];
+  return found;
 }
+
+/**
+ * Listings that a shopper can walk to: those in the menu, linked from a page, or below such a category; and listed brands,
+ * which their products link to. A listing without a way in is not a place where anything shows.
+ */
+export const reachableListings = keptWhileUnchanged((shop): GroupRef[] => {
+  const met = new Map<string, GroupRef>();
+  const reach = (kind: GroupRef['kind'], id: string) => {
+    if (isOpen(shop, { kind, id })) met.set(`${kind}:${id}`, { kind, id });
+  };
+  for (const { to } of links(shop)) {
+    if (to.kind === 'category') for (const { id } of shop.tree.branch(to.id)) reach('category', id);
+    else if (to.kind !== 'page') reach(to.kind, to.id);
+  }
+  for (const id of shop.brands.keys()) reach('brand', id);
+  return [...met.values()];
+});
 
 /** In how many places each product shows, by index slot. Cost: the sum of what all places hold. */
 export function placeCounts(shop: ResolvedShop, now: number): Uint16Array {
@@ -75,28 +82,31 @@ export function whereItShows(shop: ResolvedShop, productId: string, now: number)
       });
   }
   for (const at of reachableListings(shop)) {
-    if (at.kind === 'all' || !placeSet(shop, at, now).has(slot)) continue;
+    if (!placeSet(shop, at, now).has(slot)) continue;
     const { slots, total } = firstSlots(shop, at, Number.MAX_SAFE_INTEGER, now);
-    const name = (at.kind === 'category' ? shop.categories : shop.collections).get(at.id)!.name;
+    const { name } = groupsOf(shop, at.kind).get(at.id)!;
     places.push({ kind: at.kind, id: at.id, label: name, position: slots.indexOf(slot) + 1, of: total });
   }
   return places;
 }
 
-/** Where a category or collection can be met: menu items, pages that link to it; empty means nobody finds it. */
-export function waysTo(shop: ResolvedShop, kind: 'category' | 'collection', id: string): string[] {
-  const ways: string[] = [];
-  const is = (target: { kind: string; id: string } | null) => target?.kind === kind && target.id === id;
-  for (const item of shop.menu.items) for (const { target } of [item, ...item.items]) if (is(target)) ways.push('Menu');
-  for (const page of shop.pages.values())
-    for (const section of page.sections) {
-      const hit =
-        section.kind === 'tiles'
-          ? kind === 'category' && section.categoryIds.includes(id)
-          : is(section.kind === 'banner' ? section.link : section.source);
-      if (hit) ways.push(page.title);
-    }
-  const parent = kind === 'category' ? shop.categories.get(id)?.parentId : null;
-  if (parent && waysTo(shop, 'category', parent).length > 0) ways.push(shop.categories.get(parent)!.name);
-  return [...new Set(ways)];
+const waysByGroup = keptWhileUnchanged((shop) => {
+  const ways = new Map<string, Set<string>>();
+  const add = (key: string, way: string) => {
+    const known = ways.get(key);
+    if (known) known.add(way);
+    else ways.set(key, new Set([way]));
+  };
+  for (const { to, from } of links(shop)) add(`${to.kind}:${to.id}`, from);
+  // Parents come before their children, so a way down from the top is found at one go.
+  for (const { category } of shop.tree.flat())
+    if (category.parentId && ways.has(`category:${category.parentId}`))
+      add(`category:${category.id}`, shop.categories.get(category.parentId)!.name);
+  for (const { id, listed } of shop.brands.values()) if (listed) add(`brand:${id}`, 'Its products');
+  return ways;
+});
+
+/** Where a group can be met: menu items, pages that link to it, its parent; empty means nobody finds it. */
+export function waysTo(shop: ResolvedShop, kind: GroupKind, id: string): string[] {
+  return [...(waysByGroup(shop).get(`${kind}:${id}`) ?? [])];
 }

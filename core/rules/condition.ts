@@ -60,28 +60,47 @@ function isFilled(actual: readonly string[] | number | string | boolean): boolea
   return typeof actual === 'boolean' || actual.length > 0;
 }
 
-/** Does one condition hold for the value(s) that its field read? */
-export function holds(
-  field: Field,
+type Actual = ReturnType<Field['read']>;
+
+const inOpenSpan = ({ low, high, lowOpen, highOpen }: Span) =>
+  lowOpen
+    ? highOpen
+      ? (x: number) => x > low && x < high
+      : (x: number) => x > low && x <= high
+    : highOpen
+      ? (x: number) => x >= low && x < high
+      : (x: number) => x >= low && x <= high;
+
+/** One condition as a test of the value(s) that its field reads. What it asks for is worked out once. */
+export function conditionTest(
+  { type }: Pick<Field, 'type'>,
   condition: Condition,
-  actual: readonly string[] | number | string | boolean,
-  now: number,
-): boolean {
-  if (condition.is === 'filled' || condition.is === 'empty')
-    return field.type !== 'yesNo' && isFilled(actual) === (condition.is === 'filled');
-  switch (field.type) {
+): (actual: Actual, now: number) => boolean {
+  const { is, value } = condition;
+  if (is === 'filled' || is === 'empty')
+    return type === 'yesNo' ? () => false : (actual) => isFilled(actual) === (is === 'filled');
+  switch (type) {
     case 'choice': {
-      const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];
-      const some = (actual as readonly string[]).some((value) => wanted.includes(value));
-      return condition.is === 'noneOf' ? !some : some;
+      const wanted = Array.isArray(value) ? (value as string[]) : [];
+      const isWanted = is !== 'noneOf';
+      return (actual) => (actual as readonly string[]).some((each) => wanted.includes(each)) === isWanted;
     }
     case 'yesNo':
-      return (actual as boolean) === (condition.is === 'yes');
-    case 'text':
-      return textTest(condition)(fold(actual as string));
+      return (actual) => (actual as boolean) === (is === 'yes');
+    case 'text': {
+      const test = textTest(condition);
+      return (actual) => test(fold(actual as string));
+    }
     default: {
-      const span = spanOf(condition, now);
-      return span !== undefined && inSpan(span, actual as number);
+      if (is === 'inLast')
+        return (actual, now) => {
+          const span = spanOf(condition, now);
+          return span !== undefined && inSpan(span, actual as number);
+        };
+      const span = spanOf(condition, 0);
+      if (!span) return () => false;
+      const isIn = inOpenSpan(span);
+      return (actual) => isIn(actual as number);
     }
   }
 }

@@ -1,4 +1,3 @@
-import { holds } from './condition';
 import type { ProductFacts } from './facts';
 import type { FieldRegistry } from './field';
 import { takesIn } from './predicate';
@@ -40,7 +39,7 @@ export function explain(
       reasons.push({
         path,
         words: conditionWords(node, fields, currency),
-        holds: field !== undefined && holds(field, node, field.read(facts), now),
+        holds: takesIn({ match: 'all', of: [node] }, facts, fields, now),
         actual: field ? actualWords(field, field.read(facts), currency) : '',
         isTurned,
       });

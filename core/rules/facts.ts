@@ -31,6 +31,10 @@ export interface ProductFacts {
   discount: number;
   /** what its counted pieces cost, minor units; NaN while no cost is known */
   stockValue: number;
+  /** pieces sold within so many days, by their number */
+  sold: Readonly<Record<number, number>>;
+  /** day of the last sale, seconds since 1970; NaN while none is known */
+  lastSold: number;
   /** how many pictures it has */
   pictures: number;
   /** who delivers it; '' when nobody is named */

@@ -1,5 +1,7 @@
 import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import { fold } from '../catalog/identity';
+import type { Bitset } from '../finder/bitset';
+import { COLLECTION_FIELD } from './collections';
 import type { Operator } from './rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
@@ -29,6 +31,9 @@ export interface Field {
   mayLack?: boolean;
   /** may be below zero */
   signed?: boolean;
+  /** answer instead of the finder and of `read`, for a choice that follows from more than the product itself */
+  setOf?: (value: string) => Bitset;
+  has?: (facts: ProductFacts, value: string) => boolean;
 }
 
 export const operatorsOf: Record<FieldType, readonly Operator[]> = {
@@ -87,6 +92,10 @@ export const plainWords = (html: string) =>
     .replace(/&[a-z#0-9]+;/g, ' ')
     .trim();
 
+/** Spans of days over which rules, orders and columns can ask what was sold. */
+export const SOLD_WITHIN = [7, 30, 60, 90, 365] as const;
+export const soldField = (days: (typeof SOLD_WITHIN)[number]) => `sold${days}`;
+
 const percent = { words: '%', parts: 100 };
 
 /** Names of the things that rules can point at, by id. */
@@ -99,6 +108,14 @@ export interface FieldData {
   /** each with the name of its spec sheet */
   attributes: readonly (Attribute & { sheet?: string })[];
   suppliers: ReadonlyMap<string, string>;
+  collections: {
+    names: ReadonlyMap<string, string>;
+    /** those that a product is in */
+    ofProduct: (id: string) => readonly string[];
+    /** who is in one */
+    members: (id: string) => Bitset;
+    has: (id: string, productId: string) => boolean;
+  };
 }
 
 export type FieldRegistry = ReadonlyMap<string, Field>;
@@ -166,6 +183,23 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       read: (facts) => facts.stock,
       readVariant: (variant) => variant.stock,
     },
+    {
+      key: COLLECTION_FIELD,
+      label: 'Collection',
+      type: 'choice',
+      read: (facts) => data.collections.ofProduct(facts.id),
+      setOf: data.collections.members,
+      has: (facts, id) => data.collections.has(id, facts.id),
+      choices: data.collections.names,
+      mayLack: true,
+    },
+    ...SOLD_WITHIN.map((days): Field => ({
+      key: soldField(days),
+      label: `Sold in ${days} days`,
+      type: 'number',
+      read: (facts) => facts.sold[days] ?? 0,
+    })),
+    { key: 'lastSold', label: 'Last sold', type: 'date', read: (facts) => facts.lastSold, mayLack: true },
     { key: 'created', label: 'Added', type: 'date', read: (facts) => facts.created },
     {
       key: 'kind',

@@ -29,7 +29,7 @@ export function filtersOf(rule: Rule, index: FinderIndex, fields: FieldRegistry,
   /** True when the condition became a filter. */
   const filter = (condition: Condition, onVariant: boolean): boolean => {
     const field = fields.get(condition.field);
-    if (!field || (onVariant && !field.readVariant)) return false;
+    if (!field || field.setOf || (onVariant && !field.readVariant)) return false;
     const name = filterName(field.key, onVariant);
     if (field.type === 'choice') {
       if (condition.is !== 'anyOf' || !Array.isArray(condition.value) || !isFirst(name)) return false;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ruleArbitrary as rule, stockArbitrary as stock } from '../testing/rules';
-import { kiteSheet, NOW, productArbitrary, shopOf } from '../testing/shop';
+import { collectionOf, kiteSheet, NOW, productArbitrary, shopOf } from '../testing/shop';
 import { membersOf } from './members';
 import { takesIn } from './predicate';
 
@@ -39,18 +39,9 @@ test('members of collections stay true while products, stock, groups and sheets 
       const left = new Map<string, number | null>();
       const shop = shopOf(start, left);
       const all = new Map(start.map((product) => [product.id, product]));
-      const collection = {
-        id: 'k_1',
-        name: 'One',
-        slug: 'one',
-        text: '',
-        source: 'rule' as const,
-        picked: [],
-        rule: asked,
-        sort: 'newest' as const,
-      };
+      const collection = collectionOf('k_1', { rule: asked });
       shop.apply('collection', 'k_1', collection);
-      shop.members('k_1', NOW);
+      shop.memberships.of('k_1', NOW);
       for (const each of edits) {
         if ('put' in each) {
           shop.apply('product', each.put.id, each.put);
@@ -75,8 +66,8 @@ test('members of collections stay true while products, stock, groups and sheets 
       for (const category of shop.categories.values()) fresh.apply('category', category.id, category);
       fresh.apply('collection', 'k_1', collection);
       const names = (of: typeof shop) =>
-        of
-          .members('k_1', now)
+        of.memberships
+          .of('k_1', now)
           .toArray()
           .map((slot) => of.index.id(slot))
           .sort();

@@ -38,6 +38,7 @@ function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset
       return index.alive.clone().andNot(index.posting(WORDLESS, field.key) ?? new Bitset(0));
     case 'choice': {
       const set = new Bitset(all.size);
+      if (field.setOf) for (const value of field.choices?.keys() ?? []) set.or(field.setOf(value));
       for (const id of index.facet(field.key)?.values() ?? []) {
         const { products, variants } = index.facetValues[id]!;
         if (!onVariant) set.or(products);
@@ -65,7 +66,11 @@ function conditionSet(index: FinderIndex, field: Field, condition: Condition, no
       const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];
       const set = new Bitset(all.size);
       for (const value of wanted) {
-        const posting = onVariant ? index.variantPosting(field.key, value) : index.posting(field.key, value);
+        const posting = field.setOf
+          ? field.setOf(value)
+          : onVariant
+            ? index.variantPosting(field.key, value)
+            : index.posting(field.key, value);
         if (posting) set.or(posting);
       }
       return condition.is === 'noneOf' ? all.clone().andNot(set) : set;

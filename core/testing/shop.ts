@@ -1,12 +1,16 @@
 import fc from 'fast-check';
 import { documentDefaults, type ProductDocument, type ShopDocument } from '../editions/document';
+import { categoryDefaults, collectionDefaults, namedDefaults, type Collection } from '../catalog/group';
+import { NEWEST_FIRST } from '../catalog/order';
 import { whenSoldOutChoices } from '../catalog/product';
 import type { Attribute, SpecSheet, SpecValue } from '../catalog/spec';
 import type { BehindCounter } from '../placement/facts';
 import { ResolvedShop } from '../placement/resolved-shop';
+import { EMPTY_RULE } from '../rules/rule';
 
 /** Seconds since 1970 that the tests call now. */
 export const NOW = 1_800_000_000;
+const TODAY = Math.floor(NOW / 86_400) * 86_400;
 
 export function productOf(id: string, over: Partial<ProductDocument> = {}): ProductDocument {
   return {
@@ -33,6 +37,29 @@ export function productOf(id: string, over: Partial<ProductDocument> = {}): Prod
 }
 
 const group = (id: string, name: string) => ({ id, name, slug: name.toLowerCase() });
+const category = (id: string, name: string, parentId: string | null, position: number): ShopDocument => ({
+  kind: 'category',
+  key: id,
+  body: { ...categoryDefaults, ...group(id, name), parentId, position },
+});
+const named = (kind: 'tag' | 'brand', id: string, name: string): ShopDocument => ({
+  kind,
+  key: id,
+  body: { ...namedDefaults, ...group(id, name) },
+});
+
+/** A collection filled by rule, or by hand with `source: 'picked'`. */
+export function collectionOf(id: string, over: Partial<Collection>): Collection {
+  return {
+    ...collectionDefaults,
+    ...group(id, id),
+    source: 'rule',
+    picked: [],
+    rule: EMPTY_RULE,
+    order: NEWEST_FIRST,
+    ...over,
+  };
+}
 
 const attribute = (id: string, type: Attribute['type'], choices: string[] = []): Attribute => ({
   id,
@@ -60,23 +87,26 @@ export const kiteSheet: SpecSheet = {
 
 /** Categories c_kites > c_deltas, c_line; tags t_indoor, t_night; brands b_alula, b_tern. */
 export const groupDocuments: ShopDocument[] = [
-  { kind: 'category', key: 'c_kites', body: { ...group('c_kites', 'Kites'), parentId: null, position: 0, text: '' } },
-  {
-    kind: 'category',
-    key: 'c_deltas',
-    body: { ...group('c_deltas', 'Deltas'), parentId: 'c_kites', position: 0, text: '' },
-  },
-  { kind: 'category', key: 'c_line', body: { ...group('c_line', 'Line'), parentId: null, position: 1, text: '' } },
-  { kind: 'tag', key: 't_indoor', body: group('t_indoor', 'Indoor') },
-  { kind: 'tag', key: 't_night', body: group('t_night', 'Night') },
-  { kind: 'brand', key: 'b_alula', body: group('b_alula', 'Alula') },
-  { kind: 'brand', key: 'b_tern', body: group('b_tern', 'Tern') },
+  category('c_kites', 'Kites', null, 0),
+  category('c_deltas', 'Deltas', 'c_kites', 0),
+  category('c_line', 'Line', null, 1),
+  named('tag', 't_indoor', 'Indoor'),
+  named('tag', 't_night', 'Night'),
+  named('brand', 'b_alula', 'Alula'),
+  named('brand', 'b_tern', 'Tern'),
   { kind: 'specSheet', key: 'x_kite', body: kiteSheet },
 ];
 
-/** Costs and suppliers that follow from prices and brands; some are not known. */
-const behind = ({ brandId, variants }: ProductDocument): BehindCounter => ({
+/** Costs, suppliers and sales that follow from prices, brands and titles; some are not known. */
+const behind = ({ brandId, title, variants }: ProductDocument): BehindCounter => ({
   supplier: brandId === 'b_tern' ? 'Tern & Tackle' : '',
+  sales:
+    title === 'Night box'
+      ? []
+      : [
+          { day: TODAY, pieces: 2 },
+          { day: TODAY - 29 * 86_400, pieces: title.length },
+        ],
   costs: variants.map(({ price }) => (price % 200 === 0 ? null : 250)),
 });
 

@@ -2,7 +2,6 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { fold } from '../../core/catalog/identity';
-import { goodsWith } from '../goods/goods-address';
 import { Thumb } from '../ui/thumb';
 import { useFound } from './queries';
 
@@ -26,8 +25,10 @@ interface Hit {
 
 const addresses = {
   product: (id: string) => `/goods/${id}`,
-  category: (id: string) => goodsWith('category', id),
+  category: (id: string) => `/groups/category/${id}`,
   collection: (id: string) => `/groups/${id}`,
+  brand: (id: string) => `/groups/brands/${id}`,
+  tag: (id: string) => `/groups/tags/${id}`,
   page: (id: string) => `/shopfront?page=${id}`,
 };
 

@@ -1,264 +1,236 @@
-import clsx from 'clsx';
-import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp, Plus, Trash2 } from 'lucide-react';
-import { useState, type ButtonHTMLAttributes, type KeyboardEvent } from 'react';
-import { Link } from 'react-router';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Plus } from 'lucide-react';
+import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { Link, useMatch, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { routes } from '../../contract';
 import type { CategoryRow } from '../../contract/groups';
-import { call, wordsOf } from '../api';
-import { goodsWith } from '../goods/goods-address';
+import { fold as folded } from '../../core/catalog/identity';
+import { goodsAddress } from '../goods/goods-address';
 import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { useGoodsDrop } from '../ui/goods-drag';
-import { useGroupWrites } from './queries';
+import { DeleteCategory } from './delete-category';
+import { NameLine } from './name-line';
+import { useCategoryWrites } from './queries';
+import { destinationOf, dropOn, shownRows, type Move, type Zone } from './tree-moves';
+import { TreeRow } from './tree-row';
 
 interface Props {
   categories: readonly CategoryRow[];
   uncategorised: number;
 }
 
-type Move = 'up' | 'down' | 'in' | 'out';
+/** From so many categories on the lower branches begin folded, and there is a field to find one. */
+const MANY = 60;
 
-/** Where a move leads: the new parent and the place among its children; undefined when there is nowhere to go. */
-function destination(categories: readonly CategoryRow[], row: CategoryRow, move: Move) {
-  const siblings = categories.filter((each) => each.parentId === row.parentId);
-  const at = siblings.indexOf(row);
-  switch (move) {
-    case 'up':
-      return at > 0 ? { parentId: row.parentId, place: at - 1 } : undefined;
-    case 'down':
-      return at < siblings.length - 1 ? { parentId: row.parentId, place: at + 1 } : undefined;
-    case 'in':
-      return at > 0 ? { parentId: siblings[at - 1]!.id } : undefined;
-    case 'out': {
-      const parent = categories.find((each) => each.id === row.parentId);
-      if (!parent) return undefined;
-      const aunts = categories.filter((each) => each.parentId === parent.parentId);
-      return { parentId: parent.parentId, place: aunts.indexOf(parent) + 1 };
-    }
-  }
+const moveKeys: Record<string, Move> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'out', ArrowRight: 'in' };
+
+/** Where a new category is being typed: below whom, and after which row it shows. */
+interface Adding {
+  parentId: string | null;
+  after: string | null;
 }
 
-const moves: { move: Move; words: string; icon: typeof ArrowUp; key: string }[] = [
-  { move: 'up', words: 'Move up', icon: ArrowUp, key: 'ArrowUp' },
-  { move: 'down', words: 'Move down', icon: ArrowDown, key: 'ArrowDown' },
-  { move: 'out', words: 'Move out of its parent', icon: ArrowLeft, key: 'ArrowLeft' },
-  { move: 'in', words: 'Move into the one above', icon: ArrowRight, key: 'ArrowRight' },
-];
+type Line = { row: CategoryRow } | { adding: Adding };
 
-/** A category that takes goods dropped on it. */
-function DropRow({
-  drop,
-  className,
-  ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { drop: (ids: string[]) => void }) {
-  const { isOver, props } = useGoodsDrop(drop);
-  return <button type="button" className={clsx(className, isOver && 'bg-petrol-soft')} {...rest} {...props} />;
-}
-
-function addGoods(id: string, name: string, ids: string[]): void {
-  call(routes.groups.addToCategory, { params: { id }, body: { ids } })
-    .then(({ added }) => toast(`${added} put into “${name}”`))
-    .catch((error: unknown) => toast.error(wordsOf(error)));
-}
-
-function DeleteCategory({ row, parent, close }: { row: CategoryRow; parent?: CategoryRow; close: () => void }) {
-  const { deleteCategory } = useGroupWrites();
-  const run = (products: 'toParent' | 'leave') => {
-    deleteCategory.mutate({ id: row.id, products });
-    close();
-  };
-  return (
-    <Dialog title={`Delete “${row.name}”?`} isOpen close={close}>
-      <p className="text-ink-2">
-        {row.count === 0
-          ? 'No product is in it.'
-          : `${row.count} ${row.count === 1 ? 'product is' : 'products are'} in it or below it. The products themselves stay.`}{' '}
-        Categories below it go too. All of this can be undone.
-      </p>
-      <div className="mt-5 flex flex-wrap justify-end gap-2">
-        <Button onClick={close}>Keep it</Button>
-        {parent && row.count > 0 && (
-          <Button look="danger" onClick={() => run('toParent')}>
-            Delete, products go to “{parent.name}”
-          </Button>
-        )}
-        <Button look="danger" onClick={() => run('leave')}>
-          {row.count === 0 ? 'Delete' : 'Delete, products just leave'}
-        </Button>
-      </div>
-    </Dialog>
-  );
-}
-
-/** A line in which a name is typed; Enter keeps it, Escape does not. */
-function NameLine({
-  initial,
-  label,
-  keep,
-  stop,
-}: {
-  initial: string;
-  label: string;
-  keep: (name: string) => void;
-  stop: () => void;
-}) {
-  const [name, setName] = useState(initial);
-  const finish = () => {
-    if (name.trim() !== '' && name.trim() !== initial) keep(name.trim());
-    stop();
-  };
-  return (
-    <input
-      autoFocus
-      aria-label={label}
-      value={name}
-      maxLength={120}
-      onChange={(event) => setName(event.target.value)}
-      onBlur={finish}
-      onKeyDown={(event) => {
-        event.stopPropagation();
-        if (event.key === 'Enter') finish();
-        if (event.key === 'Escape') stop();
-      }}
-      className="w-full rounded-md border border-marigold bg-sheet px-1.5 py-0.5"
-    />
-  );
-}
-
-/** The category tree: typed into in place, moved with Alt and the arrow keys or the buttons of the chosen row. */
+/** The category tree: typed into in place, dragged, or moved with Alt and the arrow keys; only rows in view are drawn. */
 export function CategoryTree({ categories, uncategorised }: Props) {
-  const { createCategory, updateCategory } = useGroupWrites();
-  const [chosen, setChosen] = useState<string | null>(null);
+  const { create, move, add } = useCategoryWrites();
+  const navigate = useNavigate();
+  const openId = useMatch('/groups/category/:id')?.params.id;
   const [renaming, setRenaming] = useState<string | null>(null);
-  const [adding, setAdding] = useState<string | null | undefined>(undefined);
+  const [adding, setAdding] = useState<Adding | null>(null);
   const [deleting, setDeleting] = useState<CategoryRow | null>(null);
-  const unseen = categories.filter((category) => category.ways.length === 0);
-  const run = (row: CategoryRow, move: Move) => {
-    const to = destination(categories, row, move);
-    if (to) updateCategory.mutate({ id: row.id, ...to });
+  const [wanted, setWanted] = useState('');
+  /** branches that are not as they begin */
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
+  const areMany = categories.length > MANY;
+  const parents = useMemo(() => new Set(categories.map(({ parentId }) => parentId)), [categories]);
+  const isFolded = (id: string) => areMany !== turned.has(id);
+  const words = folded(wanted).trim();
+  const rows = shownRows(categories, isFolded, words === '' ? undefined : (name) => folded(name).includes(words));
+  const lines: Line[] = rows.map((row) => ({ row }));
+  if (adding) {
+    const at = adding.after === null ? lines.length : rows.findIndex(({ id }) => id === adding.after) + 1;
+    lines.splice(at, 0, { adding });
+  }
+  const unseen = categories.filter(({ ways, life }) => ways.length === 0 && life !== 'off');
+
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => 27,
+    overscan: 12,
+  });
+  const focus = (id: string) => scroller.current?.querySelector<HTMLElement>(`[data-category="${id}"]`)?.focus();
+  const step = (from: CategoryRow, by: number) => {
+    const at = rows.indexOf(from) + by;
+    if (!rows[at]) return;
+    virtual.scrollToIndex(at);
+    focus(rows[at].id);
+  };
+  const turn = (id: string) =>
+    setTurned((now) => {
+      const next = new Set(now);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  const go = (row: CategoryRow, way: Move) => {
+    const to = destinationOf(categories, row, way);
+    if (to) move.mutate({ id: row.id, ...to }, { onSuccess: () => setTimeout(() => focus(row.id)) });
   };
   const onKeyDown = (event: KeyboardEvent, row: CategoryRow) => {
-    const move = event.altKey ? moves.find(({ key }) => key === event.key) : undefined;
-    if (move) run(row, move.move);
+    const hasBelow = parents.has(row.id);
+    if (event.altKey && moveKeys[event.key]) go(row, moveKeys[event.key]!);
+    else if (event.key === 'ArrowDown') step(row, 1);
+    else if (event.key === 'ArrowUp') step(row, -1);
+    else if (event.key === 'ArrowRight' && hasBelow && isFolded(row.id)) turn(row.id);
+    else if (event.key === 'ArrowLeft' && hasBelow && !isFolded(row.id)) turn(row.id);
     else if (event.key === 'F2') setRenaming(row.id);
     else if (event.key === 'Delete') setDeleting(row);
+    else if (event.key === 'Insert') setAdding({ parentId: row.parentId, after: row.id });
     else return;
     event.preventDefault();
   };
-  const addLine = (parentId: string | null) =>
-    adding === parentId && (
-      <li className="px-2 py-1">
-        <NameLine
-          initial=""
-          label="Name of the new category"
-          keep={(name) => createCategory.mutate({ name, parentId })}
-          stop={() => setAdding(undefined)}
-        />
-      </li>
+  /** A new line indented goes below the row above it; outdented, beside its parent. */
+  const shiftAdding = (way: 'in' | 'out') => {
+    if (!adding) return;
+    const at = rows.findIndex(({ id }) => id === adding.after);
+    const above = rows[at];
+    if (way === 'in' && above && above.id !== adding.parentId) setAdding({ ...adding, parentId: above.id });
+    const parent = categories.find(({ id }) => id === adding.parentId);
+    if (way === 'out' && parent) setAdding({ ...adding, parentId: parent.parentId });
+  };
+  const keepNew = (name: string, goesOn: boolean, { parentId, after }: Adding) => {
+    const siblings = categories.filter((each) => each.parentId === parentId);
+    const at = siblings.findIndex(({ id }) => id === after);
+    create.mutate(
+      { name, parentId, ...(at >= 0 ? { place: at + 1 } : {}) },
+      { onSuccess: ({ id }) => setAdding((now) => (goesOn && now ? { parentId, after: id } : null)) },
     );
+    if (!goesOn) setAdding(null);
+  };
+  const dropCategory = (id: string, onto: CategoryRow, zone: Zone) => {
+    const to = dropOn(categories, id, onto, zone);
+    if (to) move.mutate({ id, ...to });
+    else if (id !== onto.id) toast.error('A category cannot move into itself.');
+  };
+  const levelOf = ({ parentId }: Adding) => (categories.find(({ id }) => id === parentId)?.level ?? 0) + 1;
+
   return (
-    <aside
-      aria-label="Categories"
-      className="relative flex w-[230px] shrink-0 flex-col overflow-y-auto border-r border-line px-2 py-3"
-    >
-      <div className="mb-1 flex items-center justify-between px-1.5">
+    <aside aria-label="Categories" className="flex w-[230px] shrink-0 flex-col border-r border-line max-md:hidden">
+      <div className="flex items-center justify-between px-3.5 pt-3 pb-1">
         <h2 className="font-display text-[15px] font-bold">Categories</h2>
-        <Button look="bare" onClick={() => setAdding(null)} aria-label="Add a top category">
+        <Button
+          look="bare"
+          onClick={() => setAdding({ parentId: null, after: null })}
+          aria-label="Add a category"
+          title="Add a category: Enter adds the next, Tab puts it one level in"
+        >
           <Plus size={14} aria-hidden="true" />
         </Button>
       </div>
-      <ul>
-        {categories.map((row) => {
-          const isChosen = row.id === chosen;
-          return (
-            <li key={row.id} style={{ paddingLeft: (row.level - 1) * 14 }}>
-              {renaming === row.id ? (
-                <NameLine
-                  initial={row.name}
-                  label={`New name of ${row.name}`}
-                  keep={(name) => updateCategory.mutate({ id: row.id, name })}
-                  stop={() => setRenaming(null)}
-                />
-              ) : (
-                <DropRow
-                  drop={(ids) => addGoods(row.id, row.name, ids)}
-                  aria-pressed={isChosen}
-                  onClick={() => setChosen(isChosen ? null : row.id)}
-                  onDoubleClick={() => setRenaming(row.id)}
-                  onKeyDown={(event) => onKeyDown(event, row)}
-                  className={clsx(
-                    'flex w-full justify-between gap-2 rounded-md px-1.5 py-1 text-left hover:bg-sunk/70',
-                    isChosen && 'bg-marigold-soft font-semibold',
-                    row.level === 1 && 'font-medium',
-                  )}
-                >
-                  <span className="truncate">{row.name}</span>
-                  <span className="text-ink-2">{row.count}</span>
-                </DropRow>
-              )}
-              {isChosen && (
-                <div className="mb-1 rounded-md bg-sheet px-1.5 py-1.5">
-                  <div className="flex items-center gap-0.5">
-                    {moves.map(({ move, words, icon: Icon }) => (
-                      <button
-                        key={move}
-                        type="button"
-                        title={`${words} (Alt + arrow)`}
-                        aria-label={words}
-                        disabled={!destination(categories, row, move)}
-                        onClick={() => run(row, move)}
-                        className="rounded p-1 text-ink-2 hover:bg-sunk hover:text-ink disabled:opacity-30"
-                      >
-                        <Icon size={13} aria-hidden="true" />
-                      </button>
-                    ))}
-                    <button
-                      type="button"
-                      aria-label={`Delete ${row.name}`}
-                      onClick={() => setDeleting(row)}
-                      className="ml-auto rounded p-1 text-ink-2 hover:text-rose"
-                    >
-                      <Trash2 size={13} aria-hidden="true" />
-                    </button>
+      {areMany && (
+        <input
+          type="search"
+          aria-label="Find a category"
+          placeholder="Find a category"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          className="field mx-3 mb-1 !w-auto"
+        />
+      )}
+      <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto px-2">
+        {categories.length === 0 && !adding && (
+          <p className="px-1.5 py-2 text-ink-2">No categories yet. They are the shop’s own order, and its menu.</p>
+        )}
+        <ul className="relative" style={{ height: virtual.getTotalSize() }}>
+          {virtual.getVirtualItems().map((item) => {
+            const line = lines[item.index]!;
+            const row = 'row' in line ? line.row : undefined;
+            return (
+              <li
+                key={row?.id ?? 'new'}
+                className="absolute inset-x-0 top-0 h-[27px]"
+                style={{ transform: `translateY(${item.start}px)` }}
+              >
+                {'adding' in line ? (
+                  <div style={{ paddingLeft: levelOf(line.adding) * 13 }}>
+                    <NameLine
+                      key={`${line.adding.parentId} ${line.adding.after}`}
+                      label="Name of the new category"
+                      placeholder="Name, then Enter"
+                      keep={(name, goesOn) => keepNew(name, goesOn, line.adding)}
+                      stop={() => setAdding(null)}
+                      shift={shiftAdding}
+                    />
                   </div>
-                  <div className="flex flex-wrap gap-x-2.5 gap-y-0.5 pt-1 text-xs">
-                    <button type="button" className="text-petrol hover:underline" onClick={() => setRenaming(row.id)}>
-                      rename
-                    </button>
-                    <button type="button" className="text-petrol hover:underline" onClick={() => setAdding(row.id)}>
-                      add below
-                    </button>
-                    <Link to={goodsWith('category', row.id)} className="text-petrol hover:underline">
-                      its goods
-                    </Link>
-                  </div>
-                  <p className="pt-1 text-xs text-ink-2">
-                    {row.ways.length > 0 ? (
-                      `Found by: ${row.ways.join(', ')}`
-                    ) : (
-                      <span className="text-rose">No way in: not in the menu</span>
-                    )}
-                  </p>
-                </div>
-              )}
-              {adding === row.id && <ul className="pl-3">{addLine(row.id)}</ul>}
-            </li>
-          );
-        })}
-        {addLine(null)}
-      </ul>
-      {uncategorised > 0 && <p className="px-1.5 pt-2 font-semibold text-rose">Not in any category: {uncategorised}</p>}
-      {unseen.length > 0 && (
-        <p className="px-1.5 pt-3 text-xs text-ink-2">
-          Not in a menu: {unseen.map((category) => category.name).join(', ')}
-        </p>
+                ) : renaming === row!.id ? (
+                  <NameLine
+                    initial={row!.name}
+                    label={`New name of ${row!.name}`}
+                    keep={(name) => {
+                      move.mutate({ id: row!.id, name });
+                      setRenaming(null);
+                    }}
+                    stop={() => setRenaming(null)}
+                  />
+                ) : (
+                  <TreeRow
+                    row={row!}
+                    isOpen={row!.id === openId}
+                    hasBelow={parents.has(row!.id)}
+                    isFolded={isFolded(row!.id) && words === ''}
+                    fold={() => turn(row!.id)}
+                    onKeyDown={(event) => onKeyDown(event, row!)}
+                    rename={() => setRenaming(row!.id)}
+                    takeGoods={(ids) =>
+                      add.mutate(
+                        { id: row!.id, ids },
+                        { onSuccess: ({ added }) => void toast(`${added} put into “${row!.name}”`) },
+                      )
+                    }
+                    takeCategory={(id, zone) => dropCategory(id, row!, zone)}
+                  />
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+      {(uncategorised > 0 || unseen.length > 0) && (
+        <div className="border-t border-hair px-3.5 py-2.5">
+          {uncategorised > 0 && (
+            <Link
+              to={goodsAddress({ field: 'category', is: 'empty', value: null })}
+              className="flex justify-between font-semibold text-rose hover:underline"
+            >
+              Not in any category <span>{uncategorised}</span>
+            </Link>
+          )}
+          {unseen.length > 0 && (
+            <p className="mt-1 line-clamp-3 text-xs text-ink-2">
+              Not in a menu:{' '}
+              {unseen.slice(0, 12).map(({ id, name }, i) => (
+                <span key={id}>
+                  {i > 0 && ', '}
+                  <Link to={`/groups/category/${id}`} className="hover:underline">
+                    {name}
+                  </Link>
+                </span>
+              ))}
+              {unseen.length > 12 && ` and ${unseen.length - 12} more`}
+            </p>
+          )}
+        </div>
       )}
       {deleting && (
         <DeleteCategory
           row={deleting}
-          parent={categories.find(({ id }) => id === deleting.parentId)}
-          close={() => setDeleting(null)}
+          categories={categories}
+          close={(isGone) => {
+            setDeleting(null);
+            if (isGone && deleting.id === openId) void navigate('/groups');
+          }}
         />
       )}
     </aside>

@@ -1,22 +1,23 @@
 import { useDeferredValue } from 'react';
-import type { CollectionSort } from '../../core/catalog/group';
 import type { Rule } from '../../core/rules/rule';
 import { Loading } from '../ui/states';
-import { useRuleFields, useTriedRule } from './queries';
+import { useRuleFields, useTriedRule, type TriedRule } from './queries';
 import { RuleBuilder } from './rule-builder';
+import { byPath } from './rule-shown';
 
 interface Props {
   rule: Rule;
   change: (rule: Rule) => void;
   /** why it is not saved */
   error?: string;
-  sort?: CollectionSort;
+  /** what it is tried with beside the rule itself, such as the collection that it fills */
+  tryWith?: Omit<TriedRule, 'rule'>;
 }
 
-/** Makes a rule: its conditions with what each takes in, the whole in words, and what stops it from being saved. */
-export function RuleField({ rule, change, error, sort = 'newest' }: Props) {
+/** Makes a rule: its conditions with what each does, the whole in words, and what stops it from being saved. */
+export function RuleField({ rule, change, error, tryWith }: Props) {
   const { data: known } = useRuleFields();
-  const { data: tried } = useTriedRule(useDeferredValue(rule), sort);
+  const { data: tried } = useTriedRule({ ...tryWith, rule: useDeferredValue(rule) });
   if (!known) return <Loading rows={2} />;
   return (
     <>
@@ -24,8 +25,8 @@ export function RuleField({ rule, change, error, sort = 'newest' }: Props) {
         rule={rule}
         change={change}
         fields={known.fields}
-        counts={new Map((tried?.counts ?? []).map(({ path, count }) => [path.join('.'), count]))}
-        problems={new Map((tried?.problems ?? []).map(({ path, message }) => [path.join('.'), message]))}
+        parts={byPath(tried?.parts ?? [], (part) => part)}
+        problems={byPath(tried?.problems ?? [], ({ message }) => message)}
       />
       {tried && <p className="mt-3 border-t border-hair pt-2 text-ink-2">In words: {tried.sentence}.</p>}
       {error && (

@@ -17,6 +17,8 @@ export function useTargets(): { choices: Choice[]; nameOf: (target: Target) => s
   const choices: Choice[] = [
     ...(groups?.shelves ?? []).map(({ id, name }) => ({ value: `collection:${id}`, label: name, note: 'collection' })),
     ...(groups?.categories ?? []).map(({ id, name }) => ({ value: `category:${id}`, label: name, note: 'category' })),
+    ...(groups?.brands ?? []).map(({ id, name }) => ({ value: `brand:${id}`, label: name, note: 'brand' })),
+    ...(groups?.tags ?? []).map(({ id, name }) => ({ value: `tag:${id}`, label: name, note: 'tag' })),
     ...(pages?.pages ?? []).map(({ id, title }) => ({ value: `page:${id}`, label: title, note: 'page' })),
   ];
   const names = new Map(choices.map(({ value, label }) => [value, label]));

@@ -4,7 +4,7 @@ import { deskRoutes } from '../../contract/desk';
 import { historyRoutes } from '../../contract/history';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog } from '../catalog/catalog';
-import { findAnything } from '../catalog/groups';
+import { findAnything } from '../catalog/find';
 import { reverse, wholeHistory } from '../catalog/history';
 import { review } from '../catalog/review';
 import { needsSetup, setUp } from '../catalog/set-up';

@@ -9,7 +9,7 @@ import { memberships, productAnswer } from '../catalog/goods';
 import { productHistory } from '../catalog/history';
 import { goodsFields } from '../catalog/goods-fields';
 import { listGoods, matchingIds, whyListed } from '../catalog/goods-list';
-import { ruleFields } from '../catalog/groups';
+import { ruleFields } from '../catalog/rule-answers';
 import { addPictures, changePictures, replacePicture } from '../catalog/picture-writes';
 import { copyParts, copyProduct, relateBack } from '../catalog/product-copies';
 import { productOrRefuse } from '../catalog/product-or-refuse';

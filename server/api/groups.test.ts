@@ -47,7 +47,7 @@ test('a rule collection follows its goods; a deleted tag is told, in the rule an
   const rule = { match: 'all', of: [{ field: 'tag', is: 'anyOf', value: [tag.id] }] };
   const filled = await server.call<Shelf>('PATCH', `/api/collections/${shelf.id}`, { rule });
   expect(filled.body).toMatchObject({ total: 1, sentence: 'every product where tag is Indoor', problems: [] });
-  await server.call('DELETE', `/api/tags/${tag.id}`);
+  await server.call('DELETE', `/api/named/tag/${tag.id}`);
   const after = await server.call<Shelf>('GET', `/api/collections/${shelf.id}`);
   expect(after.body).toMatchObject({
     total: 0,
@@ -63,7 +63,7 @@ test('a rule collection follows its goods; a deleted tag is told, in the rule an
 test('trying a rule counts what each condition takes in, and an empty rule takes in nothing', async () => {
   await addProduct(server, 'Harrier', 2000);
   await addProduct(server, 'Wren', 900);
-  const attempt = await server.call<{ total: number; counts: object[] }>('POST', '/api/rules/try', {
+  const attempt = await server.call<{ total: number; parts: object[] }>('POST', '/api/rules/try', {
     rule: {
       match: 'all',
       of: [
@@ -74,10 +74,11 @@ test('trying a rule counts what each condition takes in, and an empty rule takes
   });
   expect(attempt.body).toMatchObject({
     total: 1,
-    counts: [
-      { path: [0], count: 2 },
-      { path: [1], count: 1 },
+    parts: [
+      { path: [0], soFar: 2, alone: 0 },
+      { path: [1], soFar: 1, alone: 1 },
     ],
+    nearMisses: { total: 1, goods: [{ title: 'Harrier', lacks: ['not so: title contains “wren”'] }] },
   });
   const empty = await server.call<{ total: number }>('POST', '/api/rules/try', { rule: { match: 'all', of: [] } });
   expect(empty.body.total).toBe(0);

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { shopfrontRoutes } from '../../contract/shopfront';
 import type { Catalog } from '../catalog/catalog';
-import { pagesOverview } from '../catalog/groups';
+import { pagesOverview } from '../catalog/pages-overview';
 import { changeMenu, changePage, changeSettings, createPage, removePage } from '../catalog/shopfront-writes';
 import { answer } from './answer';
 

@@ -7,7 +7,8 @@ import type { ResolvedShop } from '../../core/placement/resolved-shop';
 import { cardOf } from '../../core/placement/card';
 import { CannotUndoError } from '../database/journal';
 import { Catalog } from './catalog';
-import { createCollection, namedOrNew, removeNamed } from './group-writes';
+import { createCollection } from './collection-writes';
+import { namedOrNew, removeNamed } from './named-writes';
 import { changeProduct, createProduct, removeProduct } from './product-writes';
 import { setUp } from './set-up';
 import { changeVariants } from './variant-writes';
@@ -27,8 +28,8 @@ function seen(shop: ResolvedShop) {
     })),
     brands: [...shop.brands.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
     members: [...shop.collections.keys()].sort().map((id) =>
-      shop
-        .members(id, shop.now)
+      shop.memberships
+        .of(id, shop.now)
         .toArray()
         .map((slot) => shop.index.id(slot))
         .sort(),

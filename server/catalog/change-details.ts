@@ -1,10 +1,15 @@
 import { formatMoney } from '../../core/catalog/money';
 import { momentWords } from '../../core/catalog/moment';
+import { orderOfText } from '../../core/catalog/order';
 import { specWords, type SpecValue } from '../../core/catalog/spec';
 import type { Standing } from '../../core/catalog/product';
 import { standingWords } from '../../core/catalog/standing';
 import { weightWords } from '../../core/catalog/units';
 import { variantName } from '../../core/catalog/variants';
+import { titles } from '../../core/editions/group-words';
+import { orderOf } from '../../core/placement/arrangement';
+import type { Rule } from '../../core/rules/rule';
+import { sentenceOf } from '../../core/rules/sentence';
 import type { ChangeWithDetails } from '../../contract/history';
 import type { JournalRow } from '../database/journal';
 import type { Catalog } from './catalog';
@@ -15,7 +20,7 @@ type Cells = Record<string, unknown>;
 
 const moneyColumns = new Set(['price', 'sale_price', 'cost']);
 const momentColumns = new Set(['sale_from', 'sale_until', 'live_from', 'live_until']);
-const flagColumns = new Set(['featured', 'price_on_request', 'hide_price_when_sold_out', 'noindex']);
+const flagColumns = new Set(['featured', 'listed', 'price_on_request', 'hide_price_when_sold_out', 'noindex']);
 /** Rows of these tables are things with a name of their own. */
 const namedTables: Record<string, string> = {
   category: 'Category',
@@ -34,6 +39,11 @@ function cellWords({ working: { shop } }: Catalog, column: string, value: unknow
   if (moneyColumns.has(column)) return formatMoney(Number(value), shop.settings.currency);
   if (momentColumns.has(column)) return momentWords(String(value), shop.settings.timeZone);
   if (flagColumns.has(column)) return value === 1 ? 'yes' : 'no';
+  if (column === 'parent_id') return shop.categories.get(String(value))?.name ?? 'a deleted category';
+  if (column === 'source') return value === 'rule' ? 'by rule' : 'by hand';
+  if (column === 'rule') return sentenceOf(JSON.parse(String(value)) as Rule, shop.fields, shop.settings.currency);
+  if (column === 'sort') return orderOf(shop, orderOfText(String(value)));
+  if (column === 'pins' || column === 'left_out') return titles(shop, JSON.parse(String(value)) as string[]);
   if (column === 'standing') return standingWords[value as Standing];
   if (column === 'brand_id') return shop.brands.get(String(value))?.name ?? 'a deleted brand';
   if (column === 'spec_sheet_id') return shop.specSheets.get(String(value))?.name ?? 'a deleted spec sheet';

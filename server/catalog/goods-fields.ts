@@ -4,19 +4,11 @@ import type { FieldRegistry } from '../../core/rules/field';
 import { conditionsOf, type Rule } from '../../core/rules/rule';
 import type { Catalog } from './catalog';
 
-const placesByMinute = keptWhileUnchanged(() => new Map<number, Uint16Array>());
+const kept = keptWhileUnchanged((shop) => placeCounts(shop, shop.now));
 
-/** Places per slot, worked out once for each state of the working copy and each minute. */
+/** Places per slot, worked out once for each state of the working copy. */
 export function placesBySlot(catalog: Catalog): Uint16Array {
-  const { shop } = catalog.working;
-  const known = placesByMinute(shop);
-  const minute = Math.floor(catalog.now / 60);
-  let counts = known.get(minute);
-  if (!counts) {
-    known.clear();
-    known.set(minute, (counts = placeCounts(shop, catalog.now)));
-  }
-  return counts;
+  return kept(catalog.working.shop);
 }
 
 const registries = keptWhileUnchanged(() => new WeakMap<Catalog, FieldRegistry>());
@@ -27,15 +19,15 @@ const registries = keptWhileUnchanged(() => new WeakMap<Catalog, FieldRegistry>(
  */
 export function goodsFields(catalog: Catalog): FieldRegistry {
   const { shop } = catalog.working;
-  const kept = registries(shop);
-  let fields = kept.get(catalog);
+  const known = registries(shop);
+  let fields = known.get(catalog);
   if (!fields) {
     const places = (id: string) => placesBySlot(catalog)[shop.index.slot(id)!] ?? 0;
     fields = new Map([
       ...shop.fields,
       ['places', { key: 'places', label: 'Places', type: 'number', read: (facts) => places(facts.id) }],
     ]);
-    kept.set(catalog, fields);
+    known.set(catalog, fields);
   }
   return fields;
 }

@@ -105,6 +105,15 @@ function bundleAnswer(catalog: Catalog, product: Product): ProductAnswer['bundle
   };
 }
 
+/** The spec sheet of the nearest of its categories that suggests one, while it has none. */
+function suggestedSheet(catalog: Catalog, { specSheetId, categoryIds }: Product): ProductAnswer['suggestedSheet'] {
+  const { shop } = catalog.working;
+  if (specSheetId !== null) return null;
+  const near = categoryIds.flatMap((id) => shop.tree.path(id).reverse());
+  const found = near.find((category) => category.specSheetId !== null && shop.specSheets.has(category.specSheetId));
+  return found ? { id: found.specSheetId!, category: found.name } : null;
+}
+
 export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
   const product = productOrRefuse(catalog, id);
   const { shop } = catalog.working;
@@ -123,6 +132,7 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
       }),
     ),
     bundle: bundleAnswer(catalog, product),
+    suggestedSheet: suggestedSheet(catalog, product),
     meta: metaOf(shop, { ...product, metaTitle: '', metaDescription: '' }),
     tax: { rate: taxRateOf(shop.settings, product.taxClass), included: shop.settings.taxIncluded },
     timeZone: shop.settings.timeZone,

@@ -1,180 +1,178 @@
-import type { Collection } from '../../core/catalog/group';
-import { fold } from '../../core/catalog/identity';
-import { list } from '../../core/finder/listing';
-import { mediaUrl } from '../../core/placement/card';
-import { firstSlots, stripSlots } from '../../core/placement/page-view';
-import { placeSet } from '../../core/placement/listing-view';
+import type { Category, Collection } from '../../core/catalog/group';
+import { nearNames } from '../../core/catalog/near-names';
+import { phaseOf } from '../../core/catalog/standing';
+import { keptWhileUnchanged } from '../../core/placement/kept';
+import { groupsOf, type GroupKind, type GroupRef } from '../../core/placement/open-groups';
+import { orderOf } from '../../core/placement/arrangement';
+import { overlapOf } from '../../core/placement/overlap';
+import { firstSlots } from '../../core/placement/page-view';
 import { waysTo } from '../../core/placement/where-it-shows';
-import { checkRule } from '../../core/rules/check';
-import { operatorsFor, operatorWords, type FieldRegistry } from '../../core/rules/field';
-import { countEach, membersOf } from '../../core/rules/members';
-import type { Rule } from '../../core/rules/rule';
 import { sentenceOf } from '../../core/rules/sentence';
-import type { deskRoutes } from '../../contract/desk';
-import type { groupRoutes, Shelf } from '../../contract/groups';
-import type { RuleField } from '../../contract/rule-field';
-import type { shopfrontRoutes } from '../../contract/shopfront';
+import type { CategoryRow, GroupLife, groupRoutes, NamedRow, Shelf, ShelfHead } from '../../contract/groups';
 import type { AnswerOf } from '../../contract/route';
+import { shelfOrder } from '../database/groups';
 import type { Catalog } from './catalog';
+import { problemsOfRule } from './collection-writes';
 import { goodsRows } from './goods';
-import { collectionOrRefuse } from './group-writes';
+import { groupOrRefuse } from './group-or-refuse';
+import { refOf } from './working';
 
-/** Goods drawn on a shelf of the overview. */
-const SHELF_LENGTH = 14;
-/** Members shown while a rule is tried. */
-const TRY_LENGTH = 60;
+/** Goods of a category that are told one by one. */
+const CATEGORY_LENGTH = 300;
 
-export function shelf(catalog: Catalog, collection: Collection, limit: number): Shelf {
+function lifeOf(catalog: Catalog, { kind, id }: GroupRef): GroupLife {
+  const group = groupsOf(catalog.working.shop, kind).get(id)!;
+  const phase =
+    'standing' in group ? phaseOf({ liveFrom: null, liveUntil: null, ...group }, catalog.working.shop.now) : 'live';
+  if (phase === 'off' || phase === 'waiting' || phase === 'ended') return phase;
+  if (!catalog.live.hashes.has(refOf(kind, id))) return 'new';
+  return catalog.working.changed.has(refOf(kind, id)) ? 'changed' : 'live';
+}
+
+const shared = (catalog: Catalog, at: GroupRef) => ({
+  life: lifeOf(catalog, at),
+  ways: waysTo(catalog.working.shop, at.kind, at.id),
+});
+
+function sizeWarning({ source, rule, fewest, most }: Collection, total: number): string {
+  if (source === 'rule' && rule.of.length === 0) return 'It has no rule yet, so it takes in nothing.';
+  if (fewest !== null && total < fewest) return `Only ${total}: you wanted at least ${fewest}.`;
+  if (most !== null && total > most) return `${total} goods: you wanted at most ${most}.`;
+  if (total > 0) return '';
+  return source === 'rule' ? 'No product meets its rule today.' : 'Nothing on this shelf yet.';
+}
+
+function shelfHead(catalog: Catalog, collection: Collection): ShelfHead {
   const { shop } = catalog.working;
+  const { id, rule, picked } = collection;
   const isRule = collection.source === 'rule';
-  const members = firstSlots(shop, { kind: 'collection', id: collection.id }, limit, catalog.now);
-  // A shelf picked by hand shows drafts too: they were put there, and would be missed.
-  const ids = isRule ? members.slots.map((slot) => shop.index.id(slot)) : collection.picked.slice(0, limit);
+  const total = isRule ? shop.memberships.of(id, catalog.now).count() : picked.length;
   return {
     ...collection,
-    total: isRule ? members.total : collection.picked.length,
-    goods: goodsRows(catalog, ids),
-    sentence: isRule ? sentenceOf(collection.rule, shop.fields, shop.settings.currency) : '',
-    problems: isRule ? checkRule(collection.rule, shop.fields) : [],
-    ways: waysTo(shop, 'collection', collection.id),
+    ...shared(catalog, { kind: 'collection', id }),
+    total,
+    sentence: isRule ? sentenceOf(rule, shop.fields, shop.settings.currency) : '',
+    orderWords: isRule ? orderOf(shop, collection.order) : '',
+    problems: isRule && rule.of.length > 0 ? problemsOfRule(catalog, id, rule) : [],
+    warning: sizeWarning(collection, total),
   };
 }
 
-export function wholeShelf(catalog: Catalog, id: string): Shelf {
-  return shelf(catalog, collectionOrRefuse(catalog, id), 500);
+/** One collection with its first goods. */
+export function shelf(catalog: Catalog, id: string, limit = 500): Shelf {
+  const { shop } = catalog.working;
+  const collection = groupOrRefuse(catalog, 'collection', id);
+  // A shelf picked by hand shows drafts too: they were put there, and would be missed.
+  const ids =
+    collection.source === 'rule'
+      ? firstSlots(shop, { kind: 'collection', id }, limit, catalog.now).slots.map((slot) => shop.index.id(slot))
+      : collection.picked.slice(0, limit);
+  return { ...shelfHead(catalog, collection), goods: goodsRows(catalog, ids) };
+}
+
+/** In how many products each category stands itself, apart from those below it. */
+const ownCounts = keptWhileUnchanged((shop) => {
+  const counts = new Map<string, number>();
+  for (const { categoryIds } of shop.products.values())
+    for (const id of categoryIds) counts.set(id, (counts.get(id) ?? 0) + 1);
+  return counts;
+});
+
+function categoryRow(catalog: Catalog, category: Category, level: number): CategoryRow {
+  const { shop } = catalog.working;
+  const { id } = category;
+  return {
+    ...category,
+    ...shared(catalog, { kind: 'category', id }),
+    level,
+    count: shop.index.posting('category', id)?.count() ?? 0,
+    own: ownCounts(shop).get(id) ?? 0,
+  };
+}
+
+const uncategorised = keptWhileUnchanged(
+  (shop) => [...shop.products.values()].filter((product) => product.categoryIds.length === 0).length,
+);
+
+const near = keptWhileUnchanged((shop) =>
+  (['brand', 'tag'] as const).flatMap((kind) =>
+    nearNames([...groupsOf(shop, kind).values()]).map(({ a, b }) => ({ kind, a: a.id, b: b.id })),
+  ),
+);
+
+function namedRows(catalog: Catalog, kind: 'brand' | 'tag'): NamedRow[] {
+  const { shop } = catalog.working;
+  return [...(kind === 'brand' ? shop.brands : shop.tags).values()]
+    .map((thing) => ({
+      ...thing,
+      ...shared(catalog, { kind, id: thing.id }),
+      count: shop.index.posting(kind, thing.id)?.count() ?? 0,
+    }))
+    .sort((a, b) => a.name.localeCompare(b.name));
 }
 
 export function groupsOverview(catalog: Catalog): AnswerOf<typeof groupRoutes.overview> {
-  const { shop, products } = catalog.working;
-  const count = (facet: 'category' | 'brand' | 'tag', id: string) => shop.index.posting(facet, id)?.count() ?? 0;
-  const byName = (a: { name: string }, b: { name: string }) => a.name.localeCompare(b.name);
+  const { shop } = catalog.working;
   return {
-    categories: shop.tree.flat().map(({ category, level }) => ({
-      ...category,
-      level,
-      count: count('category', category.id),
-      ways: waysTo(shop, 'category', category.id),
-    })),
-    uncategorised: [...products.values()].filter((product) => product.categoryIds.length === 0).length,
-    shelves: [...shop.collections.values()].map((collection) => shelf(catalog, collection, SHELF_LENGTH)),
-    brands: [...shop.brands.values()].map((brand) => ({ ...brand, count: count('brand', brand.id) })).sort(byName),
-    tags: [...shop.tags.values()].map((tag) => ({ ...tag, count: count('tag', tag.id) })).sort(byName),
+    categories: shop.tree.flat().map(({ category, level }) => categoryRow(catalog, category, level)),
+    uncategorised: uncategorised(shop),
+    shelves: shelfOrder(catalog.db).map((id) => shelfHead(catalog, shop.collections.get(id)!)),
+    brands: namedRows(catalog, 'brand'),
+    tags: namedRows(catalog, 'tag'),
+    near: near(shop),
   };
 }
 
-export function ruleFields(fields: FieldRegistry): RuleField[] {
-  return [...fields.values()].map((field) => ({
-    key: field.key,
-    label: field.label,
-    type: field.type,
-    operators: operatorsFor(field).map((key) => ({ key, words: operatorWords[key] })),
-    onVariant: field.readVariant !== undefined,
-    choices: [...(field.choices ?? [])].map(([value, label]) => ({ value, label })),
-    unit: field.unit ?? null,
-    signed: field.signed ?? false,
-    mayLack: field.mayLack ?? false,
-  }));
-}
-
-export function tryRule(catalog: Catalog, rule: Rule, sort: Collection['sort']): AnswerOf<typeof groupRoutes.tryRule> {
-  const { shop } = catalog.working;
-  const { now } = catalog;
-  const { slots, total } = list(shop.index, {
-    base: membersOf(rule, shop.index, shop.fields, now).and(shop.listed),
-    sort,
-    offset: 0,
-    limit: TRY_LENGTH,
-  });
+/** One category with its goods, as they stand. */
+export function wholeCategory(catalog: Catalog, id: string): AnswerOf<typeof groupRoutes.category> {
+  const { shop, products } = catalog.working;
+  const category = groupOrRefuse(catalog, 'category', id);
+  const { slots } = firstSlots(shop, { kind: 'category', id }, CATEGORY_LENGTH, catalog.now);
+  const all = shop.index.posting('category', id)?.toArray() ?? [];
   return {
-    total,
+    category: categoryRow(catalog, category, shop.tree.path(id).length),
     goods: goodsRows(
       catalog,
       slots.map((slot) => shop.index.id(slot)),
     ),
-    counts: countEach(rule, shop.index, shop.fields, now, shop.listed),
-    sentence: sentenceOf(rule, shop.fields, shop.settings.currency),
-    problems: checkRule(rule, shop.fields),
+    orderWords: orderOf(shop, category.order),
+    withoutSheet: all.filter((slot) => products.get(shop.index.id(slot))!.specSheetId === null).length,
   };
 }
 
-export function pagesOverview(catalog: Catalog): AnswerOf<typeof shopfrontRoutes.pages> {
+/** Pairs and products that the overlap tells one by one. */
+const MOST_PAIRS = 400;
+const MOST_GOODS = 60;
+
+const overlaps = keptWhileUnchanged((shop) => overlapOf(shop, shop.now));
+
+export function collectionOverlap(catalog: Catalog): AnswerOf<typeof groupRoutes.overlap> {
   const { shop } = catalog.working;
-  const { now } = catalog;
-  const thumbnail = (slot: number) => {
-    const face = shop.products.get(shop.index.id(slot))!.pictures[0];
-    return face ? mediaUrl(face.media, 160) : null;
+  const { counts, pairs, spread } = overlaps(shop);
+  const collections = [...shop.collections.values()].map(({ id, name }) => ({ id, name, count: counts.get(id)! }));
+  const placeOf = new Map(collections.map(({ id }, i) => [id, i]));
+  const inHowMany = new Uint16Array(shop.index.alive.size);
+  for (const id of shop.collections.keys())
+    shop.memberships.of(id, shop.now).forEach((slot) => {
+      inHowMany[slot]!++;
+    });
+  const listed = shop.listed.toArray();
+  const idsOf = (slots: readonly number[]) => slots.slice(0, MOST_GOODS).map((slot) => shop.index.id(slot));
+  const many = listed.filter((slot) => inHowMany[slot]! > 0).sort((a, b) => inHowMany[b]! - inHowMany[a]! || a - b);
+  return {
+    collections,
+    pairs: pairs
+      .slice(0, MOST_PAIRS)
+      .map(({ a, b, shared: both }) => ({ a: placeOf.get(a)!, b: placeOf.get(b)!, shared: both })),
+    spread,
+    none: goodsRows(catalog, idsOf(listed.filter((slot) => inHowMany[slot] === 0))),
+    many: goodsRows(catalog, idsOf(many)).map((row) => ({
+      ...row,
+      collections: inHowMany[shop.index.slot(row.id)!]!,
+    })),
   };
-  const pages = [...shop.pages.values()].sort((a, b) => Number(b.home) - Number(a.home));
-  const notes = pages.flatMap((page) =>
-    page.sections.map((section) => {
-      const warnings: string[] = [];
-      if (section.kind === 'tiles') {
-        const found = section.categoryIds.filter((id) => shop.categories.has(id));
-        const thumbnails = found.map(
-          (id) => firstSlots(shop, { kind: 'category', id }, 1, now).slots.map(thumbnail)[0] ?? null,
-        );
-        if (found.length === 0) warnings.push('No category chosen yet, so shoppers see nothing here.');
-        return { id: section.id, thumbnails, shown: found.length, available: found.length, warnings };
-      }
-      if (section.kind === 'banner') return { id: section.id, thumbnails: [], shown: 0, available: 0, warnings };
-      const { slots, total } = stripSlots(shop, section, now);
-      const missing = section.count - slots.length;
-      if (!section.source) warnings.push('Choose what this strip shows.');
-      else if (slots.length === 0) warnings.push('Nothing to show: shoppers do not see this strip.');
-      else if (missing > 0) warnings.push(`${slots.length} of ${section.count}: nothing more to show.`);
-      const bare = slots.filter((slot) => !shop.products.get(shop.index.id(slot))!.pictures[0]).length;
-      if (bare > 0) warnings.push(bare === 1 ? 'One product has no picture.' : `${bare} products have no picture.`);
-      const soldOut = slots.filter((slot) => shop.facts(shop.index.id(slot))!.stock === 0).length;
-      if (soldOut > 0) warnings.push(soldOut === 1 ? 'One product is sold out.' : `${soldOut} products are sold out.`);
-      return { id: section.id, thumbnails: slots.map(thumbnail), shown: slots.length, available: total, warnings };
-    }),
-  );
-  return { pages, notes };
 }
 
-const FOUND = 8;
-
-/** Products by text, then groups and pages whose name holds the words. */
-export function findAnything(catalog: Catalog, q: string): AnswerOf<typeof deskRoutes.find>['found'] {
-  const { shop } = catalog.working;
-  const wanted = fold(q).trim().slice(0, 80);
-  if (wanted === '') return [];
-  const { slots } = list(shop.index, { text: q, sort: 'match', tieOrder: 'newest', offset: 0, limit: FOUND });
-  const products = goodsRows(
-    catalog,
-    slots.map((slot) => shop.index.id(slot)),
-  ).map((row) => ({
-    kind: 'product' as const,
-    id: row.id,
-    label: row.title,
-    note: row.brand ?? '',
-    thumbnail: row.thumbnail,
-  }));
-  const named = <T>(things: Iterable<T>, nameOf: (thing: T) => string) =>
-    [...things].filter((thing) => fold(nameOf(thing)).includes(wanted)).slice(0, 4);
-  const counted = (set: { count(): number }) => `${set.count()} goods`;
-  return [
-    ...products,
-    ...named(shop.categories.values(), ({ name }) => name).map(({ id, name }) => ({
-      kind: 'category' as const,
-      id,
-      label: name,
-      note: `category · ${counted(placeSet(shop, { kind: 'category', id }, catalog.now))}`,
-      thumbnail: null,
-    })),
-    ...named(shop.collections.values(), ({ name }) => name).map(({ id, name }) => ({
-      kind: 'collection' as const,
-      id,
-      label: name,
-      note: `collection · ${counted(placeSet(shop, { kind: 'collection', id }, catalog.now))}`,
-      thumbnail: null,
-    })),
-    ...named(shop.pages.values(), ({ title }) => title).map(({ id, title }) => ({
-      kind: 'page' as const,
-      id,
-      label: title,
-      note: 'page',
-      thumbnail: null,
-    })),
-  ];
-}
+/** The kind of group that an address names; undefined for none. */
+export const groupKindOf = (kind: string | undefined): GroupKind | undefined =>
+  (['category', 'collection', 'brand', 'tag'] as const).find((each) => each === kind);

@@ -6,7 +6,7 @@ import { reachableListings, whereItShows } from '../../core/placement/where-it-s
 import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';
-import { pagesOverview } from './groups';
+import { pagesOverview } from './pages-overview';
 import { refOf, splitRef } from './working';
 
 type Review = AnswerOf<typeof deskRoutes.review>;

@@ -1,6 +1,6 @@
 import { freeSlug, slugFrom } from '../../core/catalog/identity';
 import type { Menu, Page, Section, Settings, Target } from '../../core/placement/page';
-import { targetLink } from '../../core/placement/page-view';
+import { targetName } from '../../core/placement/page-view';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
@@ -33,9 +33,9 @@ function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['secti
   const { shop } = catalog.working;
   return sections.flatMap((section, i) => {
     const at = ['sections', i];
-    if (section.kind === 'strip' && section.source && !targetLink(shop, section.source))
+    if (section.kind === 'strip' && section.source && !targetName(shop, section.source))
       return [{ path: [...at, 'source'], message: 'What this strip showed was deleted. Choose another source.' }];
-    if (section.kind === 'banner' && section.link && !targetLink(shop, section.link))
+    if (section.kind === 'banner' && section.link && !targetName(shop, section.link))
       return [{ path: [...at, 'link'], message: 'What this banner leads to was deleted. Choose another.' }];
     return [];
   });
@@ -75,7 +75,7 @@ export function removePage(catalog: Catalog, user: UserId, id: string): void {
 export function changeMenu(catalog: Catalog, user: UserId, { items }: WantedMenu): Menu {
   const { shop } = catalog.working;
   const gone = (target: Target, path: FieldError['path']): FieldError[] =>
-    targetLink(shop, target)
+    targetName(shop, target)
       ? []
       : [{ path, message: 'What this item leads to was deleted. Choose another, or remove it.' }];
   const errors = items.flatMap((item, i) => [

@@ -8,13 +8,14 @@ import {
   type ProductDocument,
   type ShopDocument,
 } from '../../core/editions/document';
-import type { BehindCounter } from '../../core/placement/facts';
+import type { BehindCounter, DaySales } from '../../core/placement/facts';
 import { ResolvedShop, type DocumentUpdate } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import { readyProduct, serialise, type ReadyProduct, type ReadyProducts } from './stored-form';
 import { readCategories, readCollections, readNamed } from '../database/groups';
 import { readMenu, readPages, readSettings } from '../database/pages';
 import { readProducts, readStock, type StockRow } from '../database/products';
+import { readSales } from '../database/sales';
 import { readSpecSheets } from '../database/spec-sheets';
 
 export type StockMap = Map<string, number | null>;
@@ -29,6 +30,8 @@ export function splitRef(ref: string): { kind: DocumentKind; key: string } {
 
 /** Products that are made ready before requests are answered. */
 const READY_AT_ONCE = 200;
+
+const NO_SALES: readonly DaySales[] = [];
 
 const stockOf = (product: Product | undefined): StockRow[] =>
   (product?.variants ?? []).map(({ id, stock }) => ({ variantId: id, productId: product!.id, count: stock }));
@@ -49,6 +52,7 @@ export class WorkingCatalog {
   /** refs of documents that differ from the live edition */
   readonly changed = new Set<string>();
   readonly shop: ResolvedShop;
+  #sales: ReadonlyMap<string, readonly DaySales[]>;
   readonly #hashes = new Map<string, string>();
   /** products that no change touched since they were put live, and that were not compared yet */
   readonly #unverified = new Set<string>();
@@ -59,6 +63,7 @@ export class WorkingCatalog {
     readonly liveHash: (ref: string) => string | undefined,
     now: number,
   ) {
+    this.#sales = readSales(db);
     this.shop = new ResolvedShop({
       stock: (variantId) => stock.get(variantId) ?? null,
       marks: (product) => this.#marks(product),
@@ -77,7 +82,12 @@ export class WorkingCatalog {
       const variant = isSame && variants[i]!.id === id ? variants[i] : variants.find((each) => each.id === id);
       return variant?.cost ?? null;
     });
-    return { supplier, costs };
+    return { supplier, costs, sales: this.#sales.get(product.id) ?? NO_SALES };
+  }
+
+  /** Takes what was sold from here on; the products concerned are to be refreshed. */
+  takeUpSales(sales: ReadonlyMap<string, readonly DaySales[]>): void {
+    this.#sales = sales;
   }
 
   /** Reads everything. Products that are known to be as they are live need not be compared. */

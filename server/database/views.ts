@@ -19,6 +19,10 @@ export function addView(db: Db, view: View): void {
   ).run({ ...view, rule: JSON.stringify(view.rule) });
 }
 
+export function putViewRule(db: Db, id: string, rule: Rule): void {
+  db.prepare(`UPDATE view SET rule = ? WHERE id = ?`).run(JSON.stringify(rule), id);
+}
+
 export function deleteView(db: Db, id: string): void {
   db.prepare(`DELETE FROM view WHERE id = ?`).run(id);
 }

@@ -7,22 +7,19 @@ const LONGEST_ADDRESS = 500;
 
 /**
  * Listings of the live shop as they were last answered. Many shoppers ask for the same few; an answer holds until the shop
- * changes, or the minute does, by which rules that speak of time go.
+ * changes, as it also does by the clock.
  */
 export class KeptListings {
   readonly #answers = new Map<string, ListingView>();
   #version = -1;
-  #minute = -1;
 
   constructor(readonly shop: ResolvedShop) {}
 
-  /** The listing at an address at `now` (seconds since 1970), made by `make` when it is not known. */
-  answer(address: string, now: number, make: () => ListingView): ListingView {
-    const minute = Math.floor(now / 60);
-    if (this.shop.version !== this.#version || minute !== this.#minute) {
+  /** The listing at an address, made by `make` when it is not known. */
+  answer(address: string, make: () => ListingView): ListingView {
+    if (this.shop.version !== this.#version) {
       this.#answers.clear();
       this.#version = this.shop.version;
-      this.#minute = minute;
     }
     const known = this.#answers.get(address);
     if (known) return known;

@@ -1,4 +1,5 @@
 import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/placement/listing-view';
+import { isOpen, type GroupKind } from '../../core/placement/open-groups';
 import type { ResolvedShop } from '../../core/placement/resolved-shop';
 import { problemTypes, type FieldError } from '../../contract/problem';
 import { notFound, ProblemError } from '../problem';
@@ -81,15 +82,15 @@ export function listingRequest(query: Query, at: ListingPlace): ListingRequest {
   };
 }
 
-/** The place that `at=category:<slug>`, `at=collection:<slug>` or `at=all` names. */
+/** The place that `at=category:<slug>`, `at=collection:<slug>`, `at=brand:<slug>`, `at=tag:<slug>` or `at=all` names. */
 export function placeOf(shop: ResolvedShop, query: Query): ListingPlace {
   const at = text(query, 'at');
   if (at === '' || at === 'all') return { kind: 'all' };
-  const match = /^(category|collection):(.+)$/.exec(at);
+  const match = /^(category|collection|brand|tag):(.+)$/.exec(at);
   if (!match)
     throw impossible([{ path: ['at'], message: 'Places look like category:kites, collection:first-kites or all.' }]);
-  const kind = match[1] as 'category' | 'collection';
+  const kind = match[1] as GroupKind;
   const id = shop.bySlug(kind, match[2]!);
-  if (!id) throw notFound(`There is no ${kind} “${match[2]!.slice(0, 80)}”.`);
+  if (!id || !isOpen(shop, { kind, id })) throw notFound(`There is no ${kind} “${match[2]!.slice(0, 80)}”.`);
   return { kind, id };
 }

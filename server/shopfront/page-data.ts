@@ -1,7 +1,8 @@
 import { phaseOf } from '../../core/catalog/standing';
 import type { ProductDocument } from '../../core/editions/document';
 import { listingView } from '../../core/placement/listing-view';
-import { menuView, pageView } from '../../core/placement/page-view';
+import { groupPath, groupsOf, isOpen, type GroupKind } from '../../core/placement/open-groups';
+import { groupPicture, menuView, pageView } from '../../core/placement/page-view';
 import { productView } from '../../core/placement/product-view';
 import { relationStrips } from '../../core/placement/relation-strips';
 import type { ResolvedShop } from '../../core/placement/resolved-shop';
@@ -29,7 +30,7 @@ export interface PageContext {
   shop: ResolvedShop;
   now: number;
   /** id behind an address that something had before */
-  redirect: (kind: 'product' | 'category' | 'collection' | 'page', slug: string) => string | undefined;
+  redirect: (kind: 'product' | GroupKind | 'page', slug: string) => string | undefined;
   /** what variants cost before, for the lowest price of the last 30 days */
   priceSpans: (variantIds: readonly string[]) => Map<string, PriceSpan[]>;
   /** drafts can be looked at in the shop window */
@@ -58,33 +59,44 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
   };
 }
 
+const kindOfPath = new Map(Object.entries(groupPath).map(([kind, path]) => [path, kind as GroupKind]));
+
+/** Tag pages are many and alike: search engines are kept away unless the seller says more of them. */
+const isThin = (kind: GroupKind, { text }: { text: string }) => kind === 'tag' && text.trim() === '';
+
 function groupPage(
   context: PageContext,
-  kind: 'category' | 'collection',
+  kind: GroupKind,
   slug: string,
   query: Record<string, unknown>,
 ): PageData | Forward {
-  const { shop, now } = context;
-  const things = kind === 'category' ? shop.categories : shop.collections;
-  const id = shop.bySlug(kind, slug);
-  const thing = id === undefined ? undefined : things.get(id);
-  if (!thing) {
-    const target = things.get(context.redirect(kind, slug) ?? '');
-    if (target) return { forward: `/${kind === 'category' ? 'c' : 'g'}/${target.slug}` };
-    return missing(`This ${kind === 'category' ? 'category' : 'collection'} is not in the shop (any more).`);
+  const { shop, now, showsDrafts } = context;
+  const groups = groupsOf(shop, kind);
+  const group = groups.get(shop.bySlug(kind, slug) ?? '');
+  if (!group || !(isOpen(shop, { kind, id: group.id }) || showsDrafts)) {
+    const target = groups.get(context.redirect(kind, slug) ?? '');
+    if (target && target !== group && isOpen(shop, { kind, id: target.id }))
+      return { forward: `/${groupPath[kind]}/${target.slug}` };
+    return missing(`This ${kind} is not in the shop (any more).`);
   }
-  const at = { kind, id: thing.id };
+  const at = { kind, id: group.id };
   const crumbs =
     kind === 'category'
       ? shop.tree
-          .path(thing.id)
+          .path(group.id)
           .slice(0, -1)
           .map((category) => ({ label: category.name, url: `/c/${category.slug}` }))
       : [];
   return {
     kind: 'listing',
-    title: thing.name,
-    text: thing.text,
+    title: group.name,
+    text: group.text,
+    picture: groupPicture(group.picture),
+    meta: {
+      title: group.metaTitle,
+      description: group.metaDescription,
+      noindex: group.noindex || isThin(kind, group),
+    },
     crumbs,
     q: null,
     listing: listingView(shop, listingRequest(query, at), now),
@@ -94,7 +106,16 @@ function groupPage(
 function searchPage({ shop, now }: PageContext, query: Record<string, unknown>): PageData {
   const request = listingRequest(query, { kind: 'all' });
   const title = request.q.trim() ? `“${request.q.trim().slice(0, 80)}”` : 'Everything';
-  return { kind: 'listing', title, text: '', crumbs: [], q: request.q, listing: listingView(shop, request, now) };
+  return {
+    kind: 'listing',
+    title,
+    text: '',
+    picture: null,
+    meta: { title: '', description: '', noindex: true },
+    crumbs: [],
+    q: request.q,
+    listing: listingView(shop, request, now),
+  };
 }
 
 function plainPage(context: PageContext, slug: string | null): PageData | Forward {
@@ -112,8 +133,8 @@ function page(context: PageContext, { path, query }: PageRequest): PageData | Fo
   if (path === '/') return plainPage(context, null);
   if (path === '/search') return searchPage(context, query);
   if (kind === 'p') return productPage(context, slug, query);
-  if (kind === 'c') return groupPage(context, 'category', slug, query);
-  if (kind === 'g') return groupPage(context, 'collection', slug, query);
+  const group = kindOfPath.get(kind);
+  if (group) return groupPage(context, group, slug, query);
   return kind === 'page' ? plainPage(context, slug) : missing('There is no such page.');
 }
 

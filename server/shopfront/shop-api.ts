@@ -21,7 +21,7 @@ export function shopApi(catalog: Catalog): Router {
   const listings = new KeptListings(live.shop);
   answer(router, shopRoutes.listing, ({ request }) => {
     const { now } = catalog;
-    return listings.answer(request.url, now, () => {
+    return listings.answer(request.url, () => {
       const query = request.query as Record<string, unknown>;
       return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), now);
     });

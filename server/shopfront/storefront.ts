@@ -1,5 +1,6 @@
 import { Router, type Request, type Response } from 'express';
 import { problemTypes } from '../../contract/problem';
+import { groupPath } from '../../core/placement/open-groups';
 import { renderShop, type ShopAssets } from '../../shop/render';
 import { sessionOf } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';
@@ -50,7 +51,8 @@ function send(catalog: Catalog, assets: ShopAssets, source: Source, request: Req
 /** The storefront: the live shop at "/", and the working copy at "/preview" for those signed in. */
 export function storefront(catalog: Catalog, assets: ShopAssets): Router {
   const router = Router();
-  const paths = ['/', '/search', '/p/:slug', '/c/:slug', '/g/:slug', '/page/:slug'];
+  const groups = Object.values(groupPath).map((path) => `/${path}/:slug`);
+  const paths = ['/', '/search', '/p/:slug', '/page/:slug', ...groups];
   router.get(['/preview', ...paths.map((path) => `/preview${path}`)], (request, response) => {
     if (!sessionOf(response))
       throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });

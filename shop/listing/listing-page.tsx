@@ -3,6 +3,7 @@ import type { FacetView } from '../../core/placement/listing-view';
 import { useBase } from '../base';
 import type { ListingPageData } from '../data';
 import { Crumbs } from '../ui/crumbs';
+import { Picture } from '../ui/picture';
 import { ProductCard } from '../ui/product-card';
 import { withoutFilters, withPage, withSort, withSpan, withValue } from './address';
 import { Filters, rangeWords } from './filters';
@@ -109,8 +110,17 @@ export function ListingPage({ page, url, currency, go }: Props) {
   return (
     <>
       <Crumbs crumbs={page.crumbs} />
-      <h1 className="font-display text-3xl font-bold tracking-tight text-ink md:text-4xl">{page.title}</h1>
-      {page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>}
+      <div className={page.picture ? 'grid items-center gap-6 md:grid-cols-[1fr_18rem]' : ''}>
+        <div>
+          <h1 className="font-display text-3xl font-bold tracking-tight text-ink md:text-4xl">{page.title}</h1>
+          {page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>}
+        </div>
+        {page.picture && (
+          <div className="aspect-[3/2] overflow-hidden rounded-2xl max-md:order-first">
+            <Picture picture={page.picture} sizes="(min-width: 768px) 18rem, 100vw" eager />
+          </div>
+        )}
+      </div>
       <div className="mt-8 lg:grid lg:grid-cols-[15rem_1fr] lg:gap-10">
         <aside className="max-lg:hidden" aria-label="Filters">
           {filters}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { ProductView } from '../../core/placement/product-view';
 import type { RelationStrip } from '../../core/placement/relation-strips';
+import { useBase } from '../base';
 import { Crumbs } from '../ui/crumbs';
 import { ProductCard } from '../ui/product-card';
 import { BundleChooser } from './bundle-chooser';
@@ -84,6 +85,7 @@ function Stock({ variant, product: { kind, orderDelay } }: { variant: Variant; p
 }
 
 export function ProductPage({ product, variantId, strips }: Props) {
+  const base = useBase();
   const [wanted, setWanted] = useState(variantId);
   const [shownPicture, setShownPicture] = useState<string | null>(null);
   const current = firstVariant(product, wanted);
@@ -103,7 +105,17 @@ export function ProductPage({ product, variantId, strips }: Props) {
           show={setShownPicture}
         />
         <div className="max-lg:mt-8">
-          {product.brand && <p className="text-sm text-ink-soft">{product.brand}</p>}
+          {product.brand && (
+            <p className="text-sm text-ink-soft">
+              {product.brandUrl ? (
+                <a href={base + product.brandUrl} className="hover:text-ink hover:underline">
+                  {product.brand}
+                </a>
+              ) : (
+                product.brand
+              )}
+            </p>
+          )}
           <h1 className="mt-1 break-words font-display text-3xl font-bold leading-tight tracking-tight text-ink md:text-4xl">
             {product.title}
           </h1>

@@ -7,7 +7,9 @@ import type { FieldNames } from '../../../core/rules/field';
 import { addNode, replaceAt, turned } from '../../../core/rules/narrow';
 import { isCondition, isVariantGroup, type Condition, type Rule, type RuleNode } from '../../../core/rules/rule';
 import { conditionWords, sentenceOf } from '../../../core/rules/sentence';
-import { ConditionRow, newCondition, RuleBuilder } from '../../rules/rule-builder';
+import { ConditionRow } from '../../rules/condition-row';
+import { newCondition } from '../../rules/new-condition';
+import { RuleBuilder } from '../../rules/rule-builder';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
 import { Dialog } from '../../ui/dialog';
@@ -70,7 +72,7 @@ function Chip({ node, set, build, onVariant = false, ...shared }: ChipProps) {
                 node={condition}
                 path={[0]}
                 fields={onVariant ? fields.filter((field) => field.onVariant) : fields}
-                counts={new Map()}
+                parts={new Map()}
                 problems={new Map()}
                 change={put}
                 remove={() => set(undefined)}
@@ -177,7 +179,7 @@ export function Chips(props: Props) {
       )}
       {isBuilding && (
         <Dialog title="Which goods" isOpen close={() => setBuilding(false)} width="max-w-2xl">
-          <RuleBuilder rule={rule} change={change} fields={fields} counts={new Map()} problems={problems} />
+          <RuleBuilder rule={rule} change={change} fields={fields} parts={new Map()} problems={problems} />
           <Button look="main" className="mt-4" onClick={() => setBuilding(false)}>
             Show them
           </Button>

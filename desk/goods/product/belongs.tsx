@@ -5,7 +5,7 @@ import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
 import { call, wordsOf } from '../../api';
-import { useGroups, useGroupWrites } from '../../groups/queries';
+import { useCategoryWrites, useGroups } from '../../groups/queries';
 import type { Autosave } from '../../use-autosave';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
@@ -42,9 +42,9 @@ interface NewCategoryProps {
 /** Makes a category where it is needed, below the one that is chosen. */
 function NewCategory({ name, categories, take, close }: NewCategoryProps) {
   const [parentId, setParentId] = useState('');
-  const { createCategory } = useGroupWrites();
+  const { create } = useCategoryWrites();
   const make = () =>
-    createCategory.mutate(
+    create.mutate(
       { name, parentId: parentId || null },
       {
         onSuccess: ({ id }) => {
@@ -69,7 +69,7 @@ function NewCategory({ name, categories, take, close }: NewCategoryProps) {
         ]}
         choose={setParentId}
       />
-      <Button look="main" disabled={createCategory.isPending} onClick={make}>
+      <Button look="main" disabled={create.isPending} onClick={make}>
         Make it
       </Button>
       <Button onClick={close}>Leave it</Button>

@@ -134,6 +134,7 @@ export function Specs({ answer, save }: Props) {
   const sheets = data?.sheets ?? [];
   const sheet = sheets.find(({ id }) => id === chosen.value);
   const edited = sheets.find(({ id }) => id === editing);
+  const suggested = sheets.find(({ id }) => id === answer.suggestedSheet?.id);
   return (
     <Part
       id="specs"
@@ -161,7 +162,12 @@ export function Specs({ answer, save }: Props) {
       {sheet ? (
         <Values key={sheet.id} sheet={sheet} answer={answer} save={save} />
       ) : (
-        <div className="mb-3">
+        <div className="mb-3 flex flex-wrap items-center gap-3">
+          {suggested && (
+            <Button onClick={() => chosen.change(suggested.id)}>
+              Use “{suggested.name}”, as {answer.suggestedSheet!.category} suggests
+            </Button>
+          )}
           <Choose
             label="Choose a spec sheet"
             choices={sheets.map(({ id, name, products }) => ({ value: id, label: name, note: `${products} products` }))}

@@ -1,0 +1,172 @@
+import type { Collection } from '../catalog/group';
+import { Bitset } from '../finder/bitset';
+import { collectionsNamed } from '../rules/collections';
+import { membersOf } from '../rules/members';
+import { testOf, type Test } from '../rules/predicate';
+import { nextTurn, nextTurnOf } from '../rules/turn';
+import { arranged, finderOrder } from './arrangement';
+import { LISTED } from './facts';
+import type { ResolvedShop } from './resolved-shop';
+
+interface Kept {
+  collection: Collection;
+  set: Bitset;
+  /** ids that were left out, or picked */
+  named: ReadonlySet<string>;
+  /** what its rule asks of one product */
+  test: Test | undefined;
+  /** collections that its rule asks for */
+  asksFor: readonly string[];
+  /** moment, seconds since 1970, from which on time alone may have changed it */
+  until: number;
+  order?: { version: number; slots: number[] };
+}
+
+/**
+ * Who is in which collection, at every instant: worked out when somebody asks, and kept fresh product by product. A change
+ * of one product costs one look at the rules that were asked for, not at the other products; and the rules that speak of
+ * the last days say when they turn by themselves.
+ */
+export class Memberships {
+  readonly #kept = new Map<string, Kept>();
+  /** collections that are being worked out, so that rules that name each other end */
+  readonly #underWay = new Set<string>();
+  /** the same in an order in which each stands behind those that it asks for; made anew when one comes or goes */
+  #inOrder: Kept[] | undefined;
+
+  constructor(readonly shop: ResolvedShop) {}
+
+  /** The listed products of a collection at `now` (seconds since 1970). */
+  of(id: string, now: number): Bitset {
+    return this.#keep(id, now)?.set ?? new Bitset(this.shop.index.alive.size);
+  }
+
+  /** The slots of a collection in its own order, or the name of the finder's order that is the same. */
+  orderOf(collection: Collection, now: number): string | number[] {
+    const isRule = collection.source === 'rule';
+    const arrangement = isRule
+      ? { pins: collection.pins, order: collection.order }
+      : { pins: collection.picked, order: collection.order };
+    const named = isRule ? finderOrder(arrangement) : undefined;
+    if (named !== undefined) return named;
+    const kept = this.#keep(collection.id, now);
+    if (!kept) return [];
+    const { version } = this.shop;
+    if (kept.order?.version !== version) kept.order = { version, slots: arranged(this.shop, kept.set, arrangement) };
+    return kept.order.slots;
+  }
+
+  /** The collections that a product is in. */
+  ofProduct(id: string, now: number): string[] {
+    const slot = this.shop.index.slot(id);
+    if (slot === undefined) return [];
+    return [...this.shop.collections.keys()].filter((collectionId) => this.of(collectionId, now).has(slot));
+  }
+
+  /** One product against every kept collection: cheaper than working all of them out again. */
+  refresh(productId: string): void {
+    const { shop } = this;
+    const slot = shop.index.slot(productId)!;
+    const facts = shop.facts(productId)!;
+    const isListed = facts.standing.includes(LISTED);
+    for (const kept of (this.#inOrder ??= this.#sorted())) {
+      const { named, test, collection } = kept;
+      if (slot >= kept.set.size) kept.set = kept.set.sized(shop.index.alive.size);
+      const isNamed = named.has(productId);
+      const isIn = isListed && (test ? !isNamed && test(facts, shop.now) : isNamed);
+      if (isIn) kept.set.add(slot);
+      else kept.set.delete(slot);
+      if (kept.until === Infinity && !test) continue;
+      kept.until = Math.min(
+        kept.until,
+        nextTurnOf(collection.rule, facts, shop.fields, shop.now),
+        ...kept.asksFor.map((other) => this.#kept.get(other)?.until ?? Infinity),
+      );
+    }
+  }
+
+  remove(slot: number): void {
+    for (const { set } of this.#kept.values()) set.delete(slot);
+  }
+
+  /** Lets time pass up to `now` (seconds since 1970). True when somebody may have joined or left by that alone. */
+  passTime(now: number): boolean {
+    const passed = [...this.#kept].filter(([, { until }]) => until <= now);
+    for (const [id] of passed) this.#drop(id);
+    return passed.length > 0;
+  }
+
+  /** To be called when a collection changed. Those whose rule asks for it are worked out again too. */
+  forget(id: string): void {
+    if (!this.#kept.has(id) && !this.#isAskedFor(id)) return;
+    this.#drop(id);
+    for (const [other, { asksFor }] of [...this.#kept]) if (asksFor.includes(id)) this.forget(other);
+  }
+
+  clear(): void {
+    this.#kept.clear();
+    this.#inOrder = undefined;
+  }
+
+  #isAskedFor(id: string): boolean {
+    for (const { asksFor } of this.#kept.values()) if (asksFor.includes(id)) return true;
+    return false;
+  }
+
+  #drop(id: string): void {
+    this.#kept.delete(id);
+    this.#inOrder = undefined;
+  }
+
+  #sorted(): Kept[] {
+    const sorted = new Set<Kept>();
+    const met = new Set<string>();
+    const visit = (id: string) => {
+      const kept = this.#kept.get(id);
+      if (!kept || met.has(id)) return;
+      met.add(id);
+      kept.asksFor.forEach(visit);
+      sorted.add(kept);
+    };
+    for (const id of this.#kept.keys()) visit(id);
+    return [...sorted];
+  }
+
+  #keep(id: string, now: number): Kept | undefined {
+    const { shop } = this;
+    const collection = shop.collections.get(id);
+    if (!collection || this.#underWay.has(id)) return undefined;
+    const kept = this.#kept.get(id);
+    if (kept && now < kept.until) return kept;
+    const isRule = collection.source === 'rule';
+    this.#underWay.add(id);
+    const asksFor = collectionsNamed(collection);
+    const set = this.#workOut(collection, now).and(shop.listed);
+    const turns = asksFor.map((other) => this.#keep(other, now)?.until ?? Infinity);
+    this.#underWay.delete(id);
+    const fresh: Kept = {
+      collection,
+      set,
+      named: new Set(isRule ? collection.leftOut : collection.picked),
+      test: isRule ? testOf(collection.rule, shop.fields) : undefined,
+      asksFor,
+      until: Math.min(isRule ? nextTurn(collection.rule, shop.index, shop.fields, now) : Infinity, ...turns),
+    };
+    this.#kept.set(id, fresh);
+    this.#inOrder = undefined;
+    return fresh;
+  }
+
+  #workOut(collection: Collection, now: number): Bitset {
+    const { index, fields } = this.shop;
+    const isRule = collection.source === 'rule';
+    const set = isRule ? membersOf(collection.rule, index, fields, now) : new Bitset(index.alive.size);
+    for (const id of isRule ? collection.leftOut : collection.picked) {
+      const slot = index.slot(id);
+      if (slot === undefined) continue;
+      if (isRule) set.delete(slot);
+      else set.add(slot);
+    }
+    return set;
+  }
+}

@@ -1,0 +1,53 @@
+import type { Collection } from '../catalog/group';
+import type { RuleProblem } from './check';
+import { conditionsOf, type Rule } from './rule';
+
+/** Key of the field that asks in which collections a product is. */
+export const COLLECTION_FIELD = 'collection';
+
+type Filled = Pick<Collection, 'source' | 'rule'>;
+
+/** The collections that a collection's rule asks for. */
+export function collectionsNamed({ source, rule }: Filled): string[] {
+  return source === 'rule' ? namedIn(rule) : [];
+}
+
+function namedIn(rule: Rule): string[] {
+  return conditionsOf(rule).flatMap(({ condition }) =>
+    condition.field === COLLECTION_FIELD && Array.isArray(condition.value) ? condition.value.map(String) : [],
+  );
+}
+
+/**
+ * Why the rule may not fill the collection `id`: it asks for that collection, itself or by way of others; or it asks
+ * whether a product is in any at all, which would ask for itself. O(collections × conditions).
+ */
+export function circularProblems(
+  id: string,
+  rule: Rule,
+  collections: ReadonlyMap<string, Filled & { name: string }>,
+): RuleProblem[] {
+  const leadsBack = (from: string, met: Set<string>): boolean => {
+    if (from === id) return true;
+    const collection = collections.get(from);
+    if (!collection || met.has(from)) return false;
+    met.add(from);
+    return collectionsNamed(collection).some((next) => leadsBack(next, met));
+  };
+  return conditionsOf(rule).flatMap(({ condition: { field, is, value }, path }): RuleProblem[] => {
+    if (field !== COLLECTION_FIELD) return [];
+    if (is === 'filled' || is === 'empty')
+      return [{ path, message: 'A collection cannot be filled by whether goods are in any collection: name one.' }];
+    const circle = Array.isArray(value) ? value.map(String).find((other) => leadsBack(other, new Set())) : undefined;
+    if (circle === undefined) return [];
+    return [
+      {
+        path,
+        message:
+          circle === id
+            ? 'A collection cannot be filled from itself.'
+            : `“${collections.get(circle)!.name}” is filled from this collection, so this one cannot be filled from it.`,
+      },
+    ];
+  });
+}

@@ -1,0 +1,42 @@
+import type { FinderIndex } from '../finder/finder-index';
+import type { FieldRegistry } from './field';
+import type { ProductFacts } from './facts';
+import { conditionsOf, type Condition, type Rule } from './rule';
+
+/**
+ * Rules that speak of the last days take products in, and let them go, by time alone. What follows says when.
+ */
+const DAY = 86_400;
+
+const speaks = ({ is, value }: Condition): boolean => is === 'inLast' && typeof value === 'number';
+
+/** The moment after `now` at which "in the last so many days" turns for something of the moment `x`; Infinity for never. */
+function turnOf(x: number, days: number, now: number): number {
+  if (x > now) return x;
+  const end = x + days * DAY + 1;
+  return end > now ? end : Infinity;
+}
+
+/** First moment after `now` at which time alone may change whether the rule takes in a product with these facts. */
+export function nextTurnOf(rule: Rule, facts: ProductFacts, fields: FieldRegistry, now: number): number {
+  let next = Infinity;
+  for (const { condition } of conditionsOf(rule)) {
+    const x = speaks(condition) ? fields.get(condition.field)?.read(facts) : undefined;
+    if (typeof x === 'number') next = Math.min(next, turnOf(x, condition.value as number, now));
+  }
+  return next;
+}
+
+/** The same for all products of the index. One pass over a column for each condition that speaks of days. */
+export function nextTurn(rule: Rule, index: FinderIndex, fields: FieldRegistry, now: number): number {
+  let next = Infinity;
+  for (const { condition } of conditionsOf(rule)) {
+    if (!speaks(condition) || !fields.has(condition.field)) continue;
+    const column = index.column(condition.field);
+    index.alive.forEach((slot) => {
+      const at = turnOf(column[slot]!, condition.value as number, now);
+      if (at < next) next = at;
+    });
+  }
+  return next;
+}

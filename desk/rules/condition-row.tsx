@@ -1,0 +1,99 @@
+import { X } from 'lucide-react';
+import type { Condition, Match, Operator } from '../../core/rules/rule';
+import { count } from '../ui/count';
+import { Select } from '../ui/select';
+import { ConditionValue } from './condition-value';
+import { compared, newCondition } from './new-condition';
+import type { RuleShown } from './rule-shown';
+import { pathKey } from './rule-shown';
+
+export interface NodeProps<T> extends RuleShown {
+  node: T;
+  /** how the group around it joins its parts */
+  joined?: Match;
+  path: readonly number[];
+  change: (node: T) => void;
+  remove: () => void;
+}
+
+/** "takes out 12", "brings 4": what a condition alone does to the answer. */
+function aloneWords(alone: number, joined: Match): string {
+  if (alone === 0) return joined === 'any' ? 'brings nothing of its own' : 'takes nothing out';
+  return alone > 0 ? `alone takes out ${count(alone)}` : `alone brings ${count(-alone)}`;
+}
+
+/** What passes so far, and what one part of the rule does by itself. */
+export function PartCount({ path, joined = 'all', parts }: Pick<NodeProps<unknown>, 'path' | 'joined' | 'parts'>) {
+  const part = parts.get(pathKey(path));
+  if (!part) return null;
+  const words = aloneWords(part.alone, joined);
+  return (
+    <span
+      className="flex flex-col items-end leading-tight"
+      title={`${count(part.soFar)} products pass so far; this ${words}`}
+    >
+      <span className="font-semibold text-ink">{count(part.soFar)}</span>
+      <span className={`whitespace-nowrap text-[11px] ${part.alone === 0 ? 'text-marigold-ink' : 'text-ink-2'}`}>
+        {part.alone === 0
+          ? 'no effect'
+          : part.alone > 0
+            ? `−${count(part.alone)} alone`
+            : `+${count(-part.alone)} alone`}
+      </span>
+    </span>
+  );
+}
+
+/** One condition as chips: field, comparison, value; with what it does. */
+export function ConditionRow({ node, path, joined, change, remove, ...shown }: NodeProps<Condition>) {
+  const field = shown.fields.find(({ key }) => key === node.field);
+  const problem = shown.problems.get(pathKey(path));
+  return (
+    <li>
+      <div className="flex items-start gap-1.5">
+        <div className="flex min-w-0 flex-1 flex-wrap items-center gap-1.5">
+          <Select
+            label={field ? 'Field' : 'Choose a field'}
+            value={node.field}
+            choices={shown.fields.map(({ key, label }) => ({ value: key, label }))}
+            choose={(key) => change(newCondition(shown.fields.find((each) => each.key === key)!))}
+            className={field ? 'font-semibold' : '!border-rose font-semibold text-rose-ink'}
+          />
+          {field && (
+            <>
+              <Select
+                label="Comparison"
+                value={node.is}
+                choices={field.operators.map(({ key, words }) => ({ value: key, label: words }))}
+                choose={(key) => change(compared(field, node, key as Operator))}
+                className="!border-transparent !bg-transparent text-ink-2"
+              />
+              <ConditionValue
+                key={`${node.field} ${node.is}`}
+                field={field}
+                condition={node}
+                change={(value) => change({ ...node, value })}
+              />
+            </>
+          )}
+        </div>
+        <span className="flex shrink-0 items-start gap-1 pt-1 text-ink-2">
+          <PartCount path={path} joined={joined} parts={shown.parts} />
+          <button
+            type="button"
+            aria-label="Remove this condition"
+            onClick={remove}
+            className="rounded p-0.5 hover:text-rose"
+          >
+            <X size={13} aria-hidden="true" />
+          </button>
+        </span>
+      </div>
+      {problem && (
+        <p role="alert" className="mt-0.5 text-rose-ink">
+          {problem}
+        </p>
+      )}
+    </li>
+  );
+}

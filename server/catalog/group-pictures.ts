@@ -1,0 +1,24 @@
+import type { GroupPicture } from '../../core/catalog/group';
+import type { GroupKind } from '../../core/placement/open-groups';
+import { putCategory, putCollection, putNamed } from '../database/groups';
+import type { Catalog } from './catalog';
+import { groupOrRefuse } from './group-or-refuse';
+import type { UserId } from './product-or-refuse';
+
+/** Gives a group its picture; its words stay from the one before. */
+export function setGroupPicture(
+  catalog: Catalog,
+  user: UserId,
+  kind: GroupKind,
+  id: string,
+  { media, width, height }: Omit<GroupPicture, 'alt'>,
+): void {
+  const group = groupOrRefuse(catalog, kind, id);
+  const picture = { media, width, height, alt: group.picture?.alt ?? '' };
+  const { db } = catalog;
+  catalog.journal.change(`Changed the picture of ${kind} “${group.name}”`, catalog.actor(user), () => {
+    if (kind === 'category') putCategory(db, { ...groupOrRefuse(catalog, kind, id), picture });
+    else if (kind === 'collection') putCollection(db, { ...groupOrRefuse(catalog, kind, id), picture });
+    else putNamed(db, kind, { ...groupOrRefuse(catalog, kind, id), picture });
+  });
+}
