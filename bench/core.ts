@@ -1,11 +1,16 @@
 import type { ShopDocument } from '../core/editions/document';
 import { FinderIndex } from '../core/finder/finder-index';
 import { list } from '../core/finder/listing';
+import { collectionDefaults } from '../core/catalog/group';
+import { NEWEST_FIRST } from '../core/catalog/order';
+import { Bitset } from '../core/finder/bitset';
+import { arranged } from '../core/placement/arrangement';
 import { entryOf, finderShape } from '../core/placement/facts';
+import { overlapOf } from '../core/placement/overlap';
 import { ResolvedShop } from '../core/placement/resolved-shop';
 import { effectivePrice, marginOf, priceSteps } from '../core/pricing/price';
-import { countEach, membersOf } from '../core/rules/members';
-import { takesIn } from '../core/rules/predicate';
+import { contributionsOf } from '../core/rules/contributions';
+import { membersOf } from '../core/rules/members';
 import type { Rule } from '../core/rules/rule';
 import { scaledCatalog, type ScaledCatalog } from '../demo/scale';
 import { seeded } from '../demo/random';
@@ -17,6 +22,8 @@ const QUERIES = 500;
 const PEER_QUERIES = 80;
 const WARM_ROUNDS = 3;
 const BUILDS = 5;
+/** Goods of a collection whose order is mixed. */
+const MIXED = 5_000;
 const NOW = Date.UTC(2026, 0, 1) / 1000;
 
 function shopOf(catalog: ScaledCatalog): ResolvedShop {
@@ -89,8 +96,11 @@ export interface CoreFigures {
   indexBytes: number;
   updateMs: Spread;
   rulesMs: number;
-  oneProductRulesMs: number;
-  ruleEditMs: number;
+  collectionsMs: number;
+  refreshMs: Spread;
+  nearMissMs: Spread;
+  mixMs: number;
+  overlapMs: number;
   pricingMs: number;
 }
 
@@ -144,16 +154,38 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
       }
   });
   const rules = randomRules(catalog, 200);
-  const rulesMs = median(5, () => rules.forEach((rule) => membersOf(rule, shop.index, shop.fields, NOW)));
-  const facts = shop.facts(catalog.products[0]!.id)!;
-  const oneProductRulesMs = median(50, () => rules.forEach((rule) => takesIn(rule, facts, shop.fields, NOW)));
-  const ruleEditMs = spreadOf(
-    timeEach(rules, (rule) => {
-      membersOf(rule, shop.index, shop.fields, NOW);
-      countEach(rule, shop.index, shop.fields, NOW, shop.listed);
+  const rulesMs = median(9, () => rules.forEach((rule) => membersOf(rule, shop.index, shop.fields, NOW)));
+  rules.forEach((rule, i) =>
+    shop.apply('collection', `k_${i}`, {
+      ...collectionDefaults,
+      id: `k_${i}`,
+      name: `Collection ${i}`,
+      slug: `collection-${i}`,
+      source: 'rule',
+      picked: [],
+      rule,
+      order: NEWEST_FIRST,
     }),
-  ).p95;
-  log(`${size}: 200 rules ${ms(rulesMs)} ms, one product against them ${ms(oneProductRulesMs)} ms`);
+  );
+  const ids = [...shop.collections.keys()];
+  const collectionsMs = median(9, () => {
+    shop.memberships.clear();
+    for (const id of ids) shop.memberships.of(id, NOW);
+  });
+  const refreshed = catalog.products.slice(200, 700).map(({ id }) => id);
+  for (const id of refreshed) shop.memberships.refresh(id);
+  const refreshMs = spreadOf(timeEach(refreshed, (id) => shop.memberships.refresh(id)));
+  const tryRule = (rule: Rule) => contributionsOf(rule, shop.index, shop.fields, NOW, shop.listed);
+  rules.forEach(tryRule);
+  const nearMissMs = spreadOf(timeEach(rules, tryRule));
+  const some = new Bitset(shop.index.alive.size);
+  for (const slot of shop.listed.toArray().slice(0, MIXED)) some.add(slot);
+  const mix = { pins: [], order: { keys: [{ by: 'margin', down: true }], mix: 'brand' as const, soldOutLast: true } };
+  arranged(shop, some, mix);
+  const mixMs = median(9, () => arranged(shop, some, mix));
+  overlapOf(shop, NOW);
+  const overlapMs = median(3, () => overlapOf(shop, NOW));
+  log(`${size}: 200 rules ${ms(rulesMs)} ms, one product against them ${spread(refreshMs)} ms`);
   return {
     size,
     variants: catalog.products.reduce((sum, product) => sum + product.variants.length, 0),
@@ -164,8 +196,11 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
     indexBytes: index.bytes,
     updateMs,
     rulesMs,
-    oneProductRulesMs,
-    ruleEditMs,
+    collectionsMs,
+    refreshMs,
+    nearMissMs,
+    mixMs,
+    overlapMs,
     pricingMs,
   };
 }

@@ -75,12 +75,24 @@ ${table(heads, [
     core.map(({ rulesMs }) => ms(rulesMs)),
   ),
   row(
-    'one product against 200 rules',
-    core.map(({ oneProductRulesMs }) => ms(oneProductRulesMs)),
+    '200 collections filled by rule: all members from nothing',
+    core.map(({ collectionsMs }) => ms(collectionsMs)),
   ),
   row(
-    'a rule edited → members and the count of each condition, p95',
-    core.map(({ ruleEditMs }) => ms(ruleEditMs)),
+    '– one product changed, against all of them',
+    core.map(({ refreshMs }) => spread(refreshMs)),
+  ),
+  row(
+    '– what they share, pair by pair',
+    core.map(({ overlapMs }) => ms(overlapMs)),
+  ),
+  row(
+    'a rule edited → members, what each condition does, near misses',
+    core.map(({ nearMissMs }) => spread(nearMissMs)),
+  ),
+  row(
+    'up to 5,000 goods by margin, brands spread, sold out last',
+    core.map(({ mixMs }) => ms(mixMs)),
   ),
   row(
     'price and margin of every variant, quantity prices where there are any',

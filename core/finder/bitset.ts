@@ -1,4 +1,5 @@
-function popcount(word: number): number {
+/** Bits that are set in a word. */
+export function popcount(word: number): number {
   let x = word - ((word >>> 1) & 0x55555555);
   x = (x & 0x33333333) + ((x >>> 2) & 0x33333333);
   return Math.imul((x + (x >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;

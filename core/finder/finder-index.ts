@@ -1,4 +1,4 @@
-import { Bitset } from './bitset';
+import { Bitset, popcount } from './bitset';
 import { fold } from '../catalog/identity';
 import type { FinderEntry, FinderShape, FinderSource, SortKey } from './entry';
 import { grow, MetIds } from './arrays';
@@ -21,6 +21,9 @@ interface FacetValue {
 interface Column<T extends Float64Array | Int32Array = Float64Array> {
   at: T;
 }
+
+/** So few of 32 slots are looked at one by one. */
+const FEW_BITS = 8;
 
 /** What stands for Infinity in a column of variants; above all amounts and counts that can be saved. */
 const NO_LIMIT = 2 ** 31 - 1;
@@ -195,6 +198,14 @@ export class FinderIndex {
       if (alive === 0) continue;
       const first = w << 5;
       let word = 0;
+      if (popcount(alive) <= FEW_BITS) {
+        for (let left = alive; left !== 0; left &= left - 1) {
+          const x = column[first + 31 - Math.clz32(left & -left)]!;
+          if (x >= low && x <= high) word |= left & -left;
+        }
+        set.words[w] = word;
+        continue;
+      }
       // Without branches, which a processor cannot foresee in a column of prices: three times as quick.
       for (let bit = 0; bit < 32; bit++) {
         const x = column[first + bit]!;
@@ -211,12 +222,12 @@ export class FinderIndex {
     return set.toArray().sort((a, b) => ranks[a]! - ranks[b]!);
   }
 
-  /** The products whose text of this name passes the test once folded. */
-  whereText(name: string, test: (folded: string) => boolean): Bitset {
+  /** Of `among`, the products whose text of this name passes the test once folded. */
+  whereText(name: string, test: (folded: string) => boolean, among = this.alive): Bitset {
     const { source } = this;
-    if (name === 'title') return this.alive.clone().keep((slot) => test(this.#titles[slot]!));
-    if (!source) return new Bitset(this.alive.size);
-    return this.alive.clone().keep((slot) => test(fold(source.text(this.id(slot), name))));
+    if (name === 'title') return among.clone().keep((slot) => test(this.#titles[slot]!));
+    if (!source) return new Bitset(among.size);
+    return among.clone().keep((slot) => test(fold(source.text(this.id(slot), name))));
   }
 
   /** All slots by a product column; those without a number come last, equal ones stand as in the order `tie`. O(n log n). */

@@ -3,7 +3,8 @@ import { Bitset } from '../finder/bitset';
 import { collectionsNamed } from '../rules/collections';
 import { membersOf } from '../rules/members';
 import { testOf, type Test } from '../rules/predicate';
-import { nextTurn, nextTurnOf } from '../rules/turn';
+import type { Condition } from '../rules/rule';
+import { nextTurn, nextTurnOf, turningConditions } from '../rules/turn';
 import { arranged, finderOrder } from './arrangement';
 import { LISTED } from './facts';
 import type { ResolvedShop } from './resolved-shop';
@@ -17,6 +18,8 @@ interface Kept {
   test: Test | undefined;
   /** collections that its rule asks for */
   asksFor: readonly string[];
+  /** conditions of its rule by which it turns as time passes */
+  turning: readonly Condition[];
   /** moment, seconds since 1970, from which on time alone may have changed it */
   until: number;
   order?: { version: number; slots: number[] };
@@ -70,18 +73,18 @@ export class Memberships {
     const facts = shop.facts(productId)!;
     const isListed = facts.standing.includes(LISTED);
     for (const kept of (this.#inOrder ??= this.#sorted())) {
-      const { named, test, collection } = kept;
+      const { named, test } = kept;
       if (slot >= kept.set.size) kept.set = kept.set.sized(shop.index.alive.size);
       const isNamed = named.has(productId);
       const isIn = isListed && (test ? !isNamed && test(facts, shop.now) : isNamed);
       if (isIn) kept.set.add(slot);
       else kept.set.delete(slot);
-      if (kept.until === Infinity && !test) continue;
-      kept.until = Math.min(
-        kept.until,
-        nextTurnOf(collection.rule, facts, shop.fields, shop.now),
-        ...kept.asksFor.map((other) => this.#kept.get(other)?.until ?? Infinity),
-      );
+      if (kept.turning.length > 0 || kept.asksFor.length > 0)
+        kept.until = Math.min(
+          kept.until,
+          nextTurnOf(kept.turning, facts, shop.fields, shop.now),
+          ...kept.asksFor.map((other) => this.#kept.get(other)?.until ?? Infinity),
+        );
     }
   }
 
@@ -142,6 +145,7 @@ export class Memberships {
     this.#underWay.add(id);
     const asksFor = collectionsNamed(collection);
     const set = this.#workOut(collection, now).and(shop.listed);
+    const turning = isRule ? turningConditions(collection.rule) : [];
     const turns = asksFor.map((other) => this.#keep(other, now)?.until ?? Infinity);
     this.#underWay.delete(id);
     const fresh: Kept = {
@@ -150,7 +154,8 @@ export class Memberships {
       named: new Set(isRule ? collection.leftOut : collection.picked),
       test: isRule ? testOf(collection.rule, shop.fields) : undefined,
       asksFor,
-      until: Math.min(isRule ? nextTurn(collection.rule, shop.index, shop.fields, now) : Infinity, ...turns),
+      turning,
+      until: Math.min(nextTurn(turning, shop.index, shop.fields, now), ...turns),
     };
     this.#kept.set(id, fresh);
     this.#inOrder = undefined;

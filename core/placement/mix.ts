@@ -12,14 +12,10 @@ export function mixed<T>(things: readonly T[], sortOf: (thing: T) => string | un
     if (queue) queue.push(place);
     else queues.set(sort, [place]);
   });
-  const lines = [...queues.values()].map((places) => ({ places, next: 0 }));
-  const heads = new Heap<Line>((line) => line.places[line.next]!);
+  const lines = [...queues.values()].map((places): Line => ({ places, next: 0, weight: [0, 0], at: [0, 0] }));
+  const heads = new Heap(FIRST, lines, headWeight);
   // The longest line is wanted by its length, which shrinks only when it is taken from: the heap is mended then.
-  const lengths = new Heap<Line>((line) => line.next - line.places.length);
-  for (const line of lines) {
-    heads.add(line);
-    lengths.add(line);
-  }
+  const lengths = new Heap(LONGEST, lines, lengthWeight);
   const out: T[] = [];
   let before: Line | undefined;
   for (let left = things.length; left > 0; left--) {
@@ -28,85 +24,89 @@ export function mixed<T>(things: readonly T[], sortOf: (thing: T) => string | un
     const line = isPressing && longest !== before ? longest : firstUnlike(heads, before);
     out.push(things[line.places[line.next]!]!);
     line.next++;
-    heads.moved(line);
-    lengths.moved(line);
-    if (line.next === line.places.length) {
-      heads.remove(line);
-      lengths.remove(line);
+    const isEmpty = line.next === line.places.length;
+    for (const heap of [heads, lengths]) {
+      if (isEmpty) heap.remove(line);
+      else heap.moved(line);
     }
     before = line;
   }
   return out;
 }
 
+/** Things of one sort, in order. */
 interface Line {
   places: number[];
   next: number;
+  /** in each of the two heaps: what it is ordered by, and where it stands */
+  weight: [number, number];
+  at: [number, number];
 }
 
-function firstUnlike(heads: Heap<Line>, before: Line | undefined): Line {
+const FIRST = 0;
+const LONGEST = 1;
+const headWeight = ({ places, next }: Line) => places[next]!;
+const lengthWeight = ({ places, next }: Line) => next - places.length;
+
+function firstUnlike(heads: Heap, before: Line | undefined): Line {
   const first = heads.first();
   return first === before ? (heads.second() ?? first) : first;
 }
 
-/** The least first; items may change their weight. */
-class Heap<T extends object> {
-  readonly #items: T[] = [];
-  readonly #places = new Map<T, number>();
+/** The lightest line first. Lines know where they stand, so that one whose weight changed is moved at once. */
+class Heap {
+  readonly #lines: Line[] = [];
 
-  constructor(readonly weight: (item: T) => number) {}
-
-  first(): T {
-    return this.#items[0]!;
+  constructor(
+    readonly key: 0 | 1,
+    lines: readonly Line[],
+    readonly weigh: (line: Line) => number,
+  ) {
+    for (const line of lines) {
+      this.#put(line, this.#lines.length);
+      this.moved(line);
+    }
   }
 
-  second(): T | undefined {
-    const [, a, b] = this.#items;
-    return a && b ? (this.weight(a) <= this.weight(b) ? a : b) : a;
+  first(): Line {
+    return this.#lines[0]!;
   }
 
-  add(item: T): void {
-    this.#put(item, this.#items.length);
-    this.moved(item);
+  second(): Line | undefined {
+    const [, a, b] = this.#lines;
+    return a && b ? (a.weight[this.key] <= b.weight[this.key] ? a : b) : a;
   }
 
-  remove(item: T): void {
-    const place = this.#places.get(item)!;
-    const last = this.#items.pop()!;
-    this.#places.delete(item);
-    if (last === item) return;
+  remove(line: Line): void {
+    const place = line.at[this.key];
+    const last = this.#lines.pop()!;
+    if (last === line) return;
     this.#put(last, place);
     this.moved(last);
   }
 
-  /** To be called after the weight of an item changed. */
-  moved(item: T): void {
-    let place = this.#places.get(item)!;
+  /** To be called after the weight of a line changed. */
+  moved(line: Line): void {
+    const { key } = this;
+    const lines = this.#lines;
+    const weight = this.weigh(line);
+    line.weight[key] = weight;
+    let place = line.at[key];
     for (;;) {
-      const parent = (place - 1) >> 1;
-      const child = this.#lighterChild(place);
-      const next =
-        place > 0 && this.weight(item) < this.weight(this.#items[parent]!)
-          ? parent
-          : child !== undefined && this.weight(this.#items[child]!) < this.weight(item)
-            ? child
-            : undefined;
-      if (next === undefined) return;
-      this.#put(this.#items[next]!, place);
-      this.#put(item, next);
+      let next = (place - 1) >> 1;
+      if (place === 0 || weight >= lines[next]!.weight[key]) {
+        next = 2 * place + 1;
+        if (next + 1 < lines.length && lines[next + 1]!.weight[key] < lines[next]!.weight[key]) next++;
+        if (next >= lines.length || lines[next]!.weight[key] >= weight) return;
+      }
+      this.#put(lines[next]!, place);
+      this.#put(line, next);
       place = next;
     }
   }
 
-  #lighterChild(place: number): number | undefined {
-    const left = 2 * place + 1;
-    const [a, b] = [this.#items[left], this.#items[left + 1]];
-    if (!a) return undefined;
-    return b && this.weight(b) < this.weight(a) ? left + 1 : left;
-  }
-
-  #put(item: T, place: number): void {
-    this.#items[place] = item;
-    this.#places.set(item, place);
+  #put(line: Line, place: number): void {
+    this.#lines[place] = line;
+    line.at[this.key] = place;
   }
 }

@@ -41,7 +41,7 @@ export function contributionsOf(
     let set = sets.get(node);
     if (set) return set;
     if (isCondition(node) || isVariantGroup(node))
-      set = membersOf({ match: 'all', of: [node] }, index, fields, now).and(within);
+      set = membersOf({ match: 'all', of: [node] }, index, fields, now, within);
     else set = joined(node.match, node.of.map(setOf), within);
     sets.set(node, set);
     return set;

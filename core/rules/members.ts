@@ -2,29 +2,11 @@ import { Bitset } from '../finder/bitset';
 import type { FinderIndex } from '../finder/finder-index';
 import { spanOf, textTest, type Span } from './condition';
 import { WORDLESS, type Field, type FieldRegistry } from './field';
-import {
-  conditionsOf,
-  isCondition,
-  isVariantGroup,
-  type Condition,
-  type Match,
-  type Rule,
-  type RuleNode,
-} from './rule';
+import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from './rule';
 
 /** Columns hold whole numbers (or Infinity), so an open end is a closed one at the next whole number. */
 export function closedSpan({ low, high, lowOpen, highOpen }: Span): { low: number; high: number } {
   return { low: lowOpen ? Math.floor(low) + 1 : low, high: highOpen ? Math.ceil(high) - 1 : high };
-}
-
-function combine(match: Match, sets: Bitset[], all: Bitset): Bitset {
-  const first = sets[0];
-  if (!first) return new Bitset(all.size);
-  for (const set of sets.slice(1)) {
-    if (match === 'all') first.and(set);
-    else first.or(set);
-  }
-  return match === 'none' ? all.clone().andNot(first) : first;
 }
 
 /** The products, or variants, that have a value of the field at all. */
@@ -56,15 +38,22 @@ function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset
   }
 }
 
-function conditionSet(index: FinderIndex, field: Field, condition: Condition, now: number, onVariant: boolean): Bitset {
-  const all = onVariant ? index.aliveVariants : index.alive;
-  if (condition.is === 'filled') return filledSet(index, field, onVariant);
+/** Of `among`, products or variants, those for which a condition on a field holds. */
+function conditionSet(
+  index: FinderIndex,
+  field: Field,
+  condition: Condition,
+  now: number,
+  onVariant: boolean,
+  among: Bitset,
+): Bitset {
+  if (condition.is === 'filled') return filledSet(index, field, onVariant).and(among);
   if (condition.is === 'empty')
-    return field.type === 'yesNo' ? new Bitset(all.size) : all.clone().andNot(filledSet(index, field, onVariant));
+    return field.type === 'yesNo' ? new Bitset(among.size) : among.clone().andNot(filledSet(index, field, onVariant));
   switch (field.type) {
     case 'choice': {
       const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];
-      const set = new Bitset(all.size);
+      const set = new Bitset(among.size);
       for (const value of wanted) {
         const posting = field.setOf
           ? field.setOf(value)
@@ -73,25 +62,54 @@ function conditionSet(index: FinderIndex, field: Field, condition: Condition, no
             : index.posting(field.key, value);
         if (posting) set.or(posting);
       }
-      return condition.is === 'noneOf' ? all.clone().andNot(set) : set;
+      return condition.is === 'noneOf' ? among.clone().andNot(set) : set.and(among);
     }
     case 'yesNo': {
       const yes = onVariant ? index.variantPosting(field.key, 'yes') : index.posting(field.key, 'yes');
-      const set = yes ? yes.sized(all.size) : new Bitset(all.size);
-      return condition.is === 'yes' ? set : all.clone().andNot(set);
+      if (condition.is !== 'yes') return yes ? among.clone().andNot(yes) : among.clone();
+      return yes ? among.clone().and(yes) : new Bitset(among.size);
     }
-    case 'text': {
-      const test = textTest(condition);
-      return index.whereText(field.key, test);
-    }
+    case 'text':
+      return index.whereText(field.key, textTest(condition), among);
     default: {
       const span = spanOf(condition, now);
-      if (!span) return new Bitset(all.size);
+      if (!span) return new Bitset(among.size);
       const column = onVariant ? index.variantColumn(field.key) : index.column(field.key);
       const { low, high } = closedSpan(span);
-      return index.whereNumber(column, low, high, all);
+      return index.whereNumber(column, low, high, among);
     }
   }
+}
+
+/** What a node of a rule is likely to cost: sets that are there already come first, texts and groups last. */
+function costOf(node: RuleNode, fields: FieldRegistry): number {
+  if (!isCondition(node)) return 3;
+  const type = fields.get(node.field)?.type;
+  return type === 'text' ? 2 : type === 'choice' || type === 'yesNo' ? 0 : 1;
+}
+
+type SetOf<T> = (node: T, among: Bitset) => Bitset;
+
+/**
+ * Of `among`, those that meet a group. Where all must hold each part is asked only of those that are left, the cheap parts
+ * first: what is dear is then asked of few.
+ */
+function groupSet<T extends RuleNode>(
+  match: Match,
+  of: readonly T[],
+  fields: FieldRegistry,
+  among: Bitset,
+  setOf: SetOf<T>,
+): Bitset {
+  if (of.length === 0) return new Bitset(among.size);
+  if (match === 'all') {
+    let left = among;
+    for (const node of [...of].sort((a, b) => costOf(a, fields) - costOf(b, fields))) left = setOf(node, left);
+    return left;
+  }
+  const some = setOf(of[0]!, among);
+  for (const node of of.slice(1)) some.or(setOf(node, among));
+  return match === 'none' ? among.clone().andNot(some) : some;
 }
 
 function oneSet(
@@ -100,11 +118,11 @@ function oneSet(
   fields: FieldRegistry,
   now: number,
   onVariant: boolean,
+  among: Bitset,
 ): Bitset {
   const field = fields.get(condition.field);
-  const size = onVariant ? index.aliveVariants.size : index.alive.size;
-  if (!field || (onVariant && !field.readVariant)) return new Bitset(size);
-  return conditionSet(index, field, condition, now, onVariant);
+  if (!field || (onVariant && !field.readVariant)) return new Bitset(among.size);
+  return conditionSet(index, field, condition, now, onVariant, among);
 }
 
 /** The variants for which all conditions hold. */
@@ -114,52 +132,33 @@ export function variantsWhere(
   fields: FieldRegistry,
   now: number,
 ): Bitset {
-  const sets = conditions.map((condition) => oneSet(condition, index, fields, now, true));
-  return combine('all', sets, index.aliveVariants);
+  return groupSet('all', conditions, fields, index.aliveVariants, (condition, among) =>
+    oneSet(condition, index, fields, now, true, among),
+  );
 }
 
 /**
- * The products that a rule takes in at `now` (seconds since 1970), as a set of index slots. Agrees with `takesIn` for
- * every product of the index. Each condition costs one pass over a bitset or a column.
+ * The products that a rule takes in at `now` (seconds since 1970), as a set of index slots; of those in `within` when it is
+ * given. Agrees with `takesIn` for every product of the index. Each condition costs at most one pass over a bitset or a
+ * column, and less where few are left to ask.
  */
-export function membersOf(rule: Rule, index: FinderIndex, fields: FieldRegistry, now: number): Bitset {
-  const one = (condition: Condition, onVariant: boolean) => oneSet(condition, index, fields, now, onVariant);
-  const set = (node: RuleNode): Bitset => {
-    if (isCondition(node)) return one(node, false);
-    if (isVariantGroup(node)) {
-      if (node.of.length === 0) return new Bitset(index.alive.size);
-      const variants = combine(
-        node.match,
-        node.of.map((condition) => one(condition, true)),
-        index.aliveVariants,
-      );
-      if (node.variants === 'some') return index.productsOf(variants);
-      const others = index.productsOf(index.aliveVariants.clone().andNot(variants));
-      return index.productsOf(index.aliveVariants).andNot(others);
-    }
-    return combine(node.match, node.of.map(set), index.alive);
-  };
-  return set(rule);
-}
-
-export interface ConditionCount {
-  path: number[];
-  /** products for which this condition alone holds (of some variant, inside a variant group) */
-  count: number;
-}
-
-/** How many products of `within` each condition of the rule takes in by itself. */
-export function countEach(
+export function membersOf(
   rule: Rule,
   index: FinderIndex,
   fields: FieldRegistry,
   now: number,
-  within: Bitset,
-): ConditionCount[] {
-  return conditionsOf(rule).map(({ condition, path, onVariant }) => {
-    const alone: Rule = onVariant
-      ? { match: 'all', of: [{ variants: 'some', match: 'all', of: [condition] }] }
-      : { match: 'all', of: [condition] };
-    return { path, count: membersOf(alone, index, fields, now).and(within).count() };
-  });
+  within = index.alive,
+): Bitset {
+  const set: SetOf<RuleNode> = (node, among) => {
+    if (isCondition(node)) return oneSet(node, index, fields, now, false, among);
+    if (!isVariantGroup(node)) return groupSet(node.match, node.of, fields, among, set);
+    if (node.of.length === 0) return new Bitset(among.size);
+    const variants = groupSet(node.match, node.of, fields, index.aliveVariants, (condition, of) =>
+      oneSet(condition, index, fields, now, true, of),
+    );
+    if (node.variants === 'some') return index.productsOf(variants).and(among);
+    const others = index.productsOf(index.aliveVariants.clone().andNot(variants));
+    return index.productsOf(index.aliveVariants).andNot(others).and(among);
+  };
+  return set(rule, within);
 }

@@ -17,24 +17,38 @@ function turnOf(x: number, days: number, now: number): number {
   return end > now ? end : Infinity;
 }
 
-/** First moment after `now` at which time alone may change whether the rule takes in a product with these facts. */
-export function nextTurnOf(rule: Rule, facts: ProductFacts, fields: FieldRegistry, now: number): number {
+/** The conditions of a rule by which it turns as time passes; none for most rules. */
+export const turningConditions = (rule: Rule): Condition[] =>
+  conditionsOf(rule).flatMap(({ condition }) => (speaks(condition) ? [condition] : []));
+
+/** First moment after `now` at which time alone may change whether these hold for a product with these facts. */
+export function nextTurnOf(
+  turning: readonly Condition[],
+  facts: ProductFacts,
+  fields: FieldRegistry,
+  now: number,
+): number {
   let next = Infinity;
-  for (const { condition } of conditionsOf(rule)) {
-    const x = speaks(condition) ? fields.get(condition.field)?.read(facts) : undefined;
-    if (typeof x === 'number') next = Math.min(next, turnOf(x, condition.value as number, now));
+  for (const { field, value } of turning) {
+    const x = fields.get(field)?.read(facts);
+    if (typeof x === 'number') next = Math.min(next, turnOf(x, value as number, now));
   }
   return next;
 }
 
 /** The same for all products of the index. One pass over a column for each condition that speaks of days. */
-export function nextTurn(rule: Rule, index: FinderIndex, fields: FieldRegistry, now: number): number {
+export function nextTurn(
+  turning: readonly Condition[],
+  index: FinderIndex,
+  fields: FieldRegistry,
+  now: number,
+): number {
   let next = Infinity;
-  for (const { condition } of conditionsOf(rule)) {
-    if (!speaks(condition) || !fields.has(condition.field)) continue;
-    const column = index.column(condition.field);
+  for (const { field, value } of turning) {
+    if (!fields.has(field)) continue;
+    const column = index.column(field);
     index.alive.forEach((slot) => {
-      const at = turnOf(column[slot]!, condition.value as number, now);
+      const at = turnOf(column[slot]!, value as number, now);
       if (at < next) next = at;
     });
   }

@@ -17,6 +17,8 @@ interface Props {
 const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
 const short = (name: string) => (name.length > 22 ? `${name.slice(0, 21)}…` : name);
 const CELL = 30;
+/** Numbers in the squares are read while there are not too many of them. */
+const MOST_LABELLED = 18;
 
 /** Which collections share how much, as squares: the darker, the larger the part of the smaller one that is in both. */
 export default function OverlapChart({ names, counts, pairs, choose }: Props) {
@@ -33,7 +35,7 @@ export default function OverlapChart({ names, counts, pairs, choose }: Props) {
       type: 'category' as const,
       axisTick: { show: false },
       axisLine: { lineStyle: { color: colour('line') } },
-      splitArea: { show: true, areaStyle: { color: [colour('sheet'), colour('paper')] } },
+      splitLine: { show: true, lineStyle: { color: colour('hair') } },
     };
     chart.setOption({
       textStyle: { fontFamily: 'Instrument Sans Variable', color: colour('ink') },
@@ -58,7 +60,16 @@ export default function OverlapChart({ names, counts, pairs, choose }: Props) {
         },
       },
       series: [
-        { type: 'heatmap', data, itemStyle: { borderColor: colour('sheet'), borderWidth: 1 }, animation: false },
+        {
+          type: 'heatmap',
+          data,
+          itemStyle: { borderColor: colour('sheet'), borderWidth: 1 },
+          label: {
+            show: names.length <= MOST_LABELLED,
+            formatter: ({ value }: { value: number[] }) => String(value[3]),
+          },
+          animation: false,
+        },
       ],
     });
     chart.on('click', ({ value }) => {

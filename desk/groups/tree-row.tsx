@@ -31,7 +31,8 @@ export function TreeRow({ row, isOpen, hasBelow, isFolded, fold, onKeyDown, rena
   const goods = useGoodsDrop(takeGoods);
   const [zone, setZone] = useState<Zone | null>(null);
   const isCategory = (event: DragEvent) => event.dataTransfer.types.includes(TYPE);
-  const words = row.own === row.count ? String(row.count) : `${row.own} / ${row.count}`;
+  // What stands in it itself is told where it is both some and not all.
+  const words = row.own === row.count || row.own === 0 ? String(row.count) : `${row.own} of ${row.count}`;
   return (
     <div
       className={clsx(

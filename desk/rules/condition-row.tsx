@@ -16,36 +16,30 @@ export interface NodeProps<T> extends RuleShown {
   remove: () => void;
 }
 
-/** "takes out 12", "brings 4": what a condition alone does to the answer. */
-function aloneWords(alone: number, joined: Match): string {
-  if (alone === 0) return joined === 'any' ? 'brings nothing of its own' : 'takes nothing out';
-  return alone > 0 ? `alone takes out ${count(alone)}` : `alone brings ${count(-alone)}`;
-}
+/** What a part of a rule alone does to the answer: "takes out 12", "brings 4". */
+const aloneWords = (alone: number) =>
+  alone === 0 ? 'changes nothing' : alone > 0 ? `takes out ${count(alone)}` : `brings ${count(-alone)}`;
 
 /** What passes so far, and what one part of the rule does by itself. */
-export function PartCount({ path, joined = 'all', parts }: Pick<NodeProps<unknown>, 'path' | 'joined' | 'parts'>) {
+export function PartCount({ path, parts }: Pick<NodeProps<unknown>, 'path' | 'parts'>) {
   const part = parts.get(pathKey(path));
   if (!part) return null;
-  const words = aloneWords(part.alone, joined);
+  const words = aloneWords(part.alone);
   return (
     <span
       className="flex flex-col items-end leading-tight"
-      title={`${count(part.soFar)} products pass so far; this ${words}`}
+      title={`${count(part.soFar)} products pass so far; this alone ${words}`}
     >
       <span className="font-semibold text-ink">{count(part.soFar)}</span>
       <span className={`whitespace-nowrap text-[11px] ${part.alone === 0 ? 'text-marigold-ink' : 'text-ink-2'}`}>
-        {part.alone === 0
-          ? 'no effect'
-          : part.alone > 0
-            ? `−${count(part.alone)} alone`
-            : `+${count(-part.alone)} alone`}
+        {words}
       </span>
     </span>
   );
 }
 
 /** One condition as chips: field, comparison, value; with what it does. */
-export function ConditionRow({ node, path, joined, change, remove, ...shown }: NodeProps<Condition>) {
+export function ConditionRow({ node, path, change, remove, ...shown }: NodeProps<Condition>) {
   const field = shown.fields.find(({ key }) => key === node.field);
   const problem = shown.problems.get(pathKey(path));
   return (
@@ -78,7 +72,7 @@ export function ConditionRow({ node, path, joined, change, remove, ...shown }: N
           )}
         </div>
         <span className="flex shrink-0 items-start gap-1 pt-1 text-ink-2">
-          <PartCount path={path} joined={joined} parts={shown.parts} />
+          <PartCount path={path} parts={shown.parts} />
           <button
             type="button"
             aria-label="Remove this condition"

@@ -49,7 +49,7 @@ function GroupHead({ node, joined = 'all', path, change, remove, ...shown }: Nod
       </div>
       {!isOuter && (
         <span className="flex shrink-0 items-start gap-1">
-          <PartCount path={path} joined={joined} parts={shown.parts} />
+          <PartCount path={path} parts={shown.parts} />
           <button
             type="button"
             aria-label="Remove this group"

@@ -25,7 +25,7 @@ export function SwingTag({ look, children }: { look: keyof typeof looks; childre
   return (
     <span
       className={clsx(
-        'inline-flex items-center gap-1.5 whitespace-nowrap rounded-l-full rounded-r-[5px] py-[3px] pl-1.5 pr-2.5 text-xs font-semibold',
+        'inline-flex shrink-0 items-center gap-1.5 whitespace-nowrap rounded-l-full rounded-r-[5px] py-[3px] pl-1.5 pr-2.5 text-xs font-semibold',
         looks[look],
       )}
     >
