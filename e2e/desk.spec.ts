@@ -1,26 +1,16 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { startShop, type RunningShop } from './server';
+import { enter } from './steps';
 
 let shop: RunningShop;
 test.beforeAll(async () => void (shop = await startShop()));
 test.afterAll(() => shop.stop());
 
-async function enter(
-  page: Page,
-): Promise<(method: string, path: string, data?: object) => Promise<{ [key: string]: never }>> {
-  const body = { shopName: 'Two tabs', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
-  await page.request.post(`${shop.url}/api/setup`, { data: body });
-  const session = await page.request.post(`${shop.url}/api/session`, { data: body });
-  const { token } = await session.json();
-  return async (method, path, data) =>
-    (await page.request.fetch(shop.url + path, { method, data, headers: { 'X-Dispona-Token': token } })).json();
-}
-
 test('two tabs: another tab sees a change by itself, and the same field is never overwritten silently', async ({
   page,
   context,
 }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const made = (await call('POST', '/api/products', { title: 'Wren sled' })) as unknown as { product: { id: string } };
   const address = `${shop.url}/desk/goods/${made.product.id}`;
   const other = await context.newPage();
@@ -41,7 +31,7 @@ test('two tabs: another tab sees a change by itself, and the same field is never
 });
 
 test('putting the cursor into a description changes nothing', async ({ page }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const made = (await call('POST', '/api/products', { title: 'Untouched' })) as unknown as {
     product: { id: string };
     revision: number;
@@ -58,7 +48,7 @@ test('putting the cursor into a description changes nothing', async ({ page }) =
 });
 
 test('what is typed while the server is away is kept and saved when it is back', async ({ page }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const made = (await call('POST', '/api/products', { title: 'Away' })) as unknown as { product: { id: string } };
   await page.goto(`${shop.url}/desk/goods/${made.product.id}`);
   await page.route('**/api/products/**', (route) =>
@@ -74,7 +64,7 @@ test('what is typed while the server is away is kept and saved when it is back',
 });
 
 test('goods are found, picked up with the keyboard, kept in the tray and put into a collection', async ({ page }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   for (const title of ['Plover pocket', 'Plover sled', 'Dunlin box']) await call('POST', '/api/products', { title });
   await page.goto(`${shop.url}/desk/goods`);
   await page.getByLabel('Search the goods, or type a condition').fill('plovr');
@@ -94,7 +84,7 @@ test('goods are found, picked up with the keyboard, kept in the tray and put int
 });
 
 test('W puts the shop window away, / finds a product, and an unknown product is a designed state', async ({ page }) => {
-  await enter(page);
+  await enter(page, shop);
   await page.goto(`${shop.url}/desk/goods`);
   await expect(page.getByRole('complementary', { name: 'Shop window' })).toBeVisible();
   await page.locator('body').press('w');

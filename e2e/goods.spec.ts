@@ -1,38 +1,15 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { startShop, type RunningShop } from './server';
+import { enter, noSeriousFault, type Call } from './steps';
 
 let shop: RunningShop;
 test.beforeAll(async ({ browser }) => {
   shop = await startShop();
   const page = await browser.newPage();
-  await kites(await enter(page));
+  await kites(await enter(page, shop));
   await page.close();
 });
 test.afterAll(() => shop.stop());
-
-type Call = <T = Made>(method: string, path: string, data?: object) => Promise<T>;
-interface Made {
-  id: string;
-  product: { id: string; slug: string; variants: { id: string }[] };
-}
-
-async function enter(page: Page): Promise<Call> {
-  const body = { shopName: 'Goods', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
-  await page.request.post(`${shop.url}/api/setup`, { data: body });
-  const session = await page.request.post(`${shop.url}/api/session`, { data: body });
-  const { token } = (await session.json()) as { token: string };
-  return async <T>(method: string, path: string, data?: object) =>
-    (await (
-      await page.request.fetch(shop.url + path, { method, data, headers: { 'X-Dispona-Token': token } })
-    ).json()) as T;
-}
-
-async function noSeriousFault(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze();
-  const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-}
 
 /** 240 kites: of each third one is a delta, of each half Norrwind's, and prices rise from 10.00 on. */
 async function kites(call: Call): Promise<void> {
@@ -58,7 +35,7 @@ test('goods are narrowed, picked, raised with a floor and taken back; a large ch
   page,
 }) => {
   test.setTimeout(60_000);
-  await enter(page);
+  await enter(page, shop);
   await page.goto(`${shop.url}/desk/goods`);
   const find = page.getByLabel('Search the goods, or type a condition');
 
@@ -134,7 +111,7 @@ test('goods are narrowed, picked, raised with a floor and taken back; a large ch
 });
 
 test('one thing is changed in its row, columns are chosen, and a view and a collection are kept', async ({ page }) => {
-  await enter(page);
+  await enter(page, shop);
   await page.goto(`${shop.url}/desk/goods?q=delta+3`);
   const row = page.getByRole('row', { name: /Delta 3 / });
   await row.getByRole('button', { name: /^Change the price of Delta 3/ }).click();
@@ -176,7 +153,7 @@ test('one thing is changed in its row, columns are chosen, and a view and a coll
 });
 
 test('a sheet takes a pasted block, says what cannot be, and saves as one change', async ({ page, context }) => {
-  await enter(page);
+  await enter(page, shop);
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   // What is typed as a condition counts in the sheet too.
   await page.goto(`${shop.url}/desk/goods?q=sled+1,+price+at+most+100`);

@@ -1,36 +1,14 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { plainPicture } from './pictures';
 import { startShop, type RunningShop } from './server';
+import { enter, noSeriousFault } from './steps';
 
 let shop: RunningShop;
 test.beforeAll(async () => void (shop = await startShop()));
 test.afterAll(() => shop.stop());
 
-interface Made {
-  product: { id: string; slug: string; variants: { id: string }[] };
-}
-
-/** Signs in; answers a way to prepare what a walk begins with. */
-async function enter(page: Page): Promise<(method: string, path: string, data?: object) => Promise<Made>> {
-  const body = { shopName: 'Kinds', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
-  await page.request.post(`${shop.url}/api/setup`, { data: body });
-  const session = await page.request.post(`${shop.url}/api/session`, { data: body });
-  const { token } = (await session.json()) as { token: string };
-  return async (method, path, data) =>
-    (await (
-      await page.request.fetch(shop.url + path, { method, data, headers: { 'X-Dispona-Token': token } })
-    ).json()) as Made;
-}
-
-async function noSeriousFault(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).exclude('iframe').analyze();
-  const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
-}
-
 test('a bundle is put together, told what runs out first, and chosen by a shopper with its sum', async ({ page }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const part = async (title: string, price: number, stock: number) => {
     const { product } = await call('POST', '/api/products', { title, price });
     const seen = Number.MAX_SAFE_INTEGER;
@@ -86,7 +64,7 @@ test('a bundle is put together, told what runs out first, and chosen by a shoppe
 });
 
 test('a digital product gets its files, and the shop gives away the sample only', async ({ page }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const { product } = await call('POST', '/api/products', { title: 'Build plan', kind: 'digital', price: 600 });
   await page.goto(`${shop.url}/desk/goods/${product.id}`);
   const file = (name: string, text: string) => ({ name, mimeType: 'application/pdf', buffer: Buffer.from(text) });
@@ -113,7 +91,7 @@ test('a digital product gets its files, and the shop gives away the sample only'
 test('options: values from a list, dragged by keys, merged when they go, with a picture as swatch', async ({
   page,
 }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const choices = ['Ember', 'Pine', 'Sea'].map((name) => ({ name, swatch: '#0f6b5f' }));
   await call('POST', '/api/option-lists', { name: 'Colourway', choices });
   const { product } = await call('POST', '/api/products', { title: 'Petrel', price: 9_000 });
@@ -201,7 +179,7 @@ test('options: values from a list, dragged by keys, merged when they go, with a 
 });
 
 test('a description takes a table and a link; a category is made where it is needed', async ({ page }) => {
-  const call = await enter(page);
+  const call = await enter(page, shop);
   const { product } = await call('POST', '/api/products', { title: 'Fulmar', price: 9_000 });
   await page.goto(`${shop.url}/desk/goods/${product.id}`);
   const text = page.getByRole('textbox', { name: 'Description', exact: true });

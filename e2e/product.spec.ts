@@ -2,18 +2,11 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { plainPicture } from './pictures';
 import { startShop, type RunningShop } from './server';
+import { enter, saved } from './steps';
 
 let shop: RunningShop;
 test.beforeAll(async () => void (shop = await startShop()));
 test.afterAll(() => shop.stop());
-
-const saved = (page: Page) => expect(page.getByText('saved just now').first()).toBeVisible();
-
-async function enter(page: Page): Promise<void> {
-  const body = { shopName: 'Depth', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
-  await page.request.post(`${shop.url}/api/setup`, { data: body });
-  await page.request.post(`${shop.url}/api/session`, { data: body });
-}
 
 async function addOption(page: Page, name: string, values: string[]): Promise<void> {
   await page.getByLabel('New option').fill(name);
@@ -26,7 +19,7 @@ async function addOption(page: Page, name: string, values: string[]): Promise<vo
 }
 
 test('a product with options, eight variants, pictures, specs and a sale is filled in in one go', async ({ page }) => {
-  await enter(page);
+  await enter(page, shop);
   await page.goto(`${shop.url}/desk/goods`);
   const began = Date.now();
 

@@ -119,15 +119,19 @@ export function OverlapPage() {
             <section className="sheet p-3.5">
               <h2 className="font-display text-[15px] font-bold">
                 In no collection{' '}
-                <Link
-                  to={goodsAddress(
-                    { field: 'collection', is: 'empty', value: null },
-                    { field: 'standing', is: 'anyOf', value: ['live'] },
-                  )}
-                  className="ml-1 font-sans text-[13px] font-semibold text-petrol hover:underline"
-                >
-                  all {count(data.spread[0] ?? 0)} as a list
-                </Link>
+                {data.none.length > 0 ? (
+                  <Link
+                    to={goodsAddress(
+                      { field: 'collection', is: 'empty', value: null },
+                      { field: 'standing', is: 'anyOf', value: ['live'] },
+                    )}
+                    className="ml-1 font-sans text-[13px] font-semibold text-petrol hover:underline"
+                  >
+                    all {count(data.spread[0] ?? 0)} as a list
+                  </Link>
+                ) : (
+                  <span className="font-sans text-xs font-normal text-ink-2">nothing: all are in one</span>
+                )}
               </h2>
               <GoodsLines goods={data.none.slice(0, 6)} note={({ brand }) => brand ?? ''} />
               {data.many.some(({ collections }) => collections > 2) && (

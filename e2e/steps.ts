@@ -1,0 +1,39 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import type { RunningShop } from './server';
+
+/** Prepares what a walk begins with, past the interface. */
+export type Call = <T = Made>(method: string, path: string, data?: object) => Promise<T>;
+export interface Made {
+  id: string;
+  product: { id: string; slug: string; variants: { id: string }[] };
+}
+
+/** Signs in as the first person, whom it makes where there is none; answers a way to prepare things. */
+export async function enter(page: Page, shop: RunningShop): Promise<Call> {
+  const body = { shopName: 'Walks', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
+  await page.request.post(`${shop.url}/api/setup`, { data: body });
+  const session = await page.request.post(`${shop.url}/api/session`, { data: body });
+  const { token } = (await session.json()) as { token: string };
+  return async <T>(method: string, path: string, data?: object) =>
+    (await (
+      await page.request.fetch(shop.url + path, { method, data, headers: { 'X-Dispona-Token': token } })
+    ).json()) as T;
+}
+
+/** Nothing on the page, the shop window aside, keeps anybody out. */
+export async function noSeriousFault(page: Page, where = ''): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).disableRules(['frame-tested']).exclude('iframe').analyze();
+  const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(grave.map(({ id, nodes }) => `${where} ${id}: ${nodes[0]?.html}`)).toEqual([]);
+}
+
+export const saved = (page: Page) => expect(page.getByText('saved just now').first()).toBeVisible();
+
+/** Picks an option of a field with completion. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  const field = page.getByRole('combobox', { name: label });
+  await field.click();
+  await field.fill(option);
+  await page.getByRole('option', { name: option }).first().click();
+}
