@@ -162,7 +162,10 @@ function facetSources(
   const asIs = (value: string) => value;
   const sources: FacetSource[] = [
     { key: 'category', facet: 'category', label: 'Category', onVariant: false, toIndex: ofGroup('category'), among },
-    { key: 'brand', facet: 'brand', label: 'Brand', onVariant: false, toIndex: ofGroup('brand') },
+    // All goods of a brand's own page have that brand.
+    ...(at.kind === 'brand'
+      ? []
+      : [{ key: 'brand', facet: 'brand', label: 'Brand', onVariant: false, toIndex: ofGroup('brand') }]),
   ];
   for (const [key, { label }] of shop.options) {
     const inAddress = RESERVED.has(key) ? `option.${key}` : key;
