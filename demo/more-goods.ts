@@ -9,7 +9,8 @@ export const moreGoods: DemoProduct[] = [
   ...family({ category: 'Deltas', tags: ['single line'], colours: few, option: lineSet }, [
     ['Whimbrel delta 150', 42, 'delta', 'Between the small one and the calm one.', { tags: ['ready to fly'] }],
     ['Fulmar delta 200', 86, 'wideDelta', 'Holds its height when the wind forgets to blow.', { tags: ['light wind'] }],
-    ['Plover delta 90', 19.5, 'delta', 'For a coat pocket and a short pause.', { tags: ['under 25', 'travel'] }],
+    // A tag that somebody wrote otherwise, so that there is something to find.
+    ['Plover delta 90', 19.5, 'delta', 'For a coat pocket and a short pause.', { tags: ['under 25', 'travels'] }],
     [
       'Albatross delta 400',
       340,

@@ -77,26 +77,20 @@ await take('specs', '/desk/goods?q=harrier', async (on) => {
   await openProduct('Harrier delta 180')(on);
   await on.getByRole('link', { name: /^Specs/ }).click();
 });
-await take('set-column', '/desk/goods?q=harrier', async (on) => {
-  await openProduct('Harrier delta 180')(on);
-  await on.getByRole('button', { name: 'Set a column' }).click();
-  await on.getByLabel('Becomes').fill('=cost*2.4');
-  await on.getByRole('button', { name: /^Rounded/ }).click();
-  await on.getByRole('option', { name: 'to .90' }).click();
-});
 await take('bundle', '/desk/goods?q=starter+kit', async (on) => {
   await openProduct('Starter kit')(on);
   await on.getByRole('link', { name: /^What is in it/ }).click();
 });
 await take('groups', '/desk/groups');
 await take('rule', '/desk/groups', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
+await take('category', '/desk/groups', (on) => on.getByRole('link', { name: /^Deltas/ }).first().click());
+await take('overlap', '/desk/groups/overlap');
 await take('shopfront', '/desk/shopfront');
 await take('review', '/desk/review');
 await page.evaluate(() => localStorage.clear());
 await take('shop-home', '/');
 await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
-await take('shop-bundle', '/p/starter-kit');
 await page.setViewportSize({ width: 390, height: 844 });
 await take('shop-phone', '/c/single-line-kites');
 await browser.close();

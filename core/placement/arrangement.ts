@@ -1,7 +1,16 @@
 import { orderName, type Mix, type Order, type OrderKey } from '../catalog/order';
 import type { Bitset } from '../finder/bitset';
 import { mixed } from './mix';
-import type { ResolvedShop } from './resolved-shop';
+import type { ProductDocument } from '../editions/document';
+import type { FinderIndex } from '../finder/finder-index';
+import type { FieldRegistry } from '../rules/field';
+
+/** What an order needs to know of a shop. */
+export interface ShopOfGoods {
+  index: FinderIndex;
+  fields: FieldRegistry;
+  products: ReadonlyMap<string, ProductDocument>;
+}
 
 /** How the goods of a group stand: these first, the others in this order. */
 export interface Arrangement {
@@ -10,12 +19,12 @@ export interface Arrangement {
 }
 
 /** Numbers to sort by, by slot; NaN where a product has none. */
-function numbersOf(shop: ResolvedShop, { by }: OrderKey): ArrayLike<number> {
+function numbersOf(shop: ShopOfGoods, { by }: OrderKey): ArrayLike<number> {
   if (by === 'title') return shop.index.order('title')!.ranks(shop.index.alive.size);
   return shop.index.column(by);
 }
 
-function sortOf(shop: ResolvedShop, mix: Exclude<Mix, 'none'>, slot: number): string | undefined {
+function sortOf(shop: ShopOfGoods, mix: Exclude<Mix, 'none'>, slot: number): string | undefined {
   const product = shop.products.get(shop.index.id(slot))!;
   return (mix === 'brand' ? product.brandId : product.categoryIds[0]) ?? undefined;
 }
@@ -25,7 +34,7 @@ function sortOf(shop: ResolvedShop, mix: Exclude<Mix, 'none'>, slot: number): st
  * equal ones the newest first), mixed where that is asked for, and sold-out ones last of all, pins too, where that is asked
  * for. Total: the same members always stand alike. O(n log n).
  */
-export function arranged(shop: ResolvedShop, members: Bitset, { pins, order }: Arrangement): number[] {
+export function arranged(shop: ShopOfGoods, members: Bitset, { pins, order }: Arrangement): number[] {
   const { index } = shop;
   const rest = members.clone();
   const pinned: number[] = [];
@@ -69,12 +78,12 @@ export function finderOrder({ pins, order }: Arrangement): string | undefined {
 }
 
 /** An order in words, with the names that fields have in this shop. */
-export function orderOf(shop: ResolvedShop, order: Order): string {
+export function orderOf(shop: ShopOfGoods, order: Order): string {
   return orderWords(order, (by) => shop.fields.get(by)?.label);
 }
 
 /** Keys by which goods can be ordered, with their words: fields of numbers, dates and money, the title, and featured. */
-export function orderFields(shop: ResolvedShop): { by: string; label: string }[] {
+export function orderFields(shop: ShopOfGoods): { by: string; label: string }[] {
   const fields = [...shop.fields.values()].filter(
     ({ type }) => type === 'number' || type === 'money' || type === 'date',
   );

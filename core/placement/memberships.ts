@@ -5,9 +5,20 @@ import { membersOf } from '../rules/members';
 import { testOf, type Test } from '../rules/predicate';
 import type { Condition } from '../rules/rule';
 import { nextTurn, nextTurnOf, turningConditions } from '../rules/turn';
-import { arranged, finderOrder } from './arrangement';
+import { arranged, finderOrder, type ShopOfGoods } from './arrangement';
 import { LISTED } from './facts';
-import type { ResolvedShop } from './resolved-shop';
+import type { ProductFacts } from '../rules/facts';
+
+/** What memberships need to know of a shop. */
+interface ShopOfCollections extends ShopOfGoods {
+  collections: ReadonlyMap<string, Collection>;
+  /** products that shoppers meet */
+  listed: Bitset;
+  version: number;
+  /** seconds since 1970 */
+  now: number;
+  facts(productId: string): ProductFacts | undefined;
+}
 
 interface Kept {
   collection: Collection;
@@ -37,7 +48,7 @@ export class Memberships {
   /** the same in an order in which each stands behind those that it asks for; made anew when one comes or goes */
   #inOrder: Kept[] | undefined;
 
-  constructor(readonly shop: ResolvedShop) {}
+  constructor(readonly shop: ShopOfCollections) {}
 
   /** The listed products of a collection at `now` (seconds since 1970). */
   of(id: string, now: number): Bitset {

@@ -1,9 +1,7 @@
 import type { Collection } from '../catalog/group';
 import type { RuleProblem } from './check';
+import { COLLECTION_FIELD } from './field';
 import { conditionsOf, type Rule } from './rule';
-
-/** Key of the field that asks in which collections a product is. */
-export const COLLECTION_FIELD = 'collection';
 
 type Filled = Pick<Collection, 'source' | 'rule'>;
 

@@ -1,7 +1,6 @@
 import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import { fold } from '../catalog/identity';
 import type { Bitset } from '../finder/bitset';
-import { COLLECTION_FIELD } from './collections';
 import type { Operator } from './rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
@@ -91,6 +90,9 @@ export const plainWords = (html: string) =>
     .replace(/<[^>]*>/g, ' ')
     .replace(/&[a-z#0-9]+;/g, ' ')
     .trim();
+
+/** Key of the field that asks in which collections a product is. */
+export const COLLECTION_FIELD = 'collection';
 
 /** Spans of days over which rules, orders and columns can ask what was sold. */
 export const SOLD_WITHIN = [7, 30, 60, 90, 365] as const;

@@ -44,7 +44,7 @@ const condition: fc.Arbitrary<Condition> = fc.oneof(
     value: fc.constantFrom('DELTA', 'night', 'wren sled', '', 'é'),
   }),
   fc.record({
-    field: fc.constant('created'),
+    field: fc.constantFrom('created', 'lastSold'),
     is: fc.constant('inLast' as const),
     value: fc.integer({ min: 0, max: 60 }),
   }),
@@ -69,12 +69,13 @@ const condition: fc.Arbitrary<Condition> = fc.oneof(
       'spec.a_cloth',
       'sku',
       'onSale',
+      'lastSold',
     ),
     is: fc.constantFrom('filled' as const, 'empty' as const),
     value: fc.constant(null),
   }),
   fc.record({
-    field: fc.constantFrom('margin', 'discount', 'cost', 'stockValue', 'pictures', 'variants'),
+    field: fc.constantFrom('margin', 'discount', 'cost', 'stockValue', 'pictures', 'variants', 'sold30', 'sold7'),
     is: number,
     value: fc.integer({ min: -3, max: 8 }).map((x) => x * 100),
   }),

@@ -33,7 +33,7 @@ type Line = { row: CategoryRow } | { adding: Adding };
 
 /** The category tree: typed into in place, dragged, or moved with Alt and the arrow keys; only rows in view are drawn. */
 export function CategoryTree({ categories, uncategorised }: Props) {
-  const { create, move, add } = useCategoryWrites();
+  const { create, move, rename, add } = useCategoryWrites();
   const navigate = useNavigate();
   const openId = useMatch('/groups/category/:id')?.params.id;
   const [renaming, setRenaming] = useState<string | null>(null);
@@ -76,7 +76,9 @@ export function CategoryTree({ categories, uncategorised }: Props) {
     });
   const go = (row: CategoryRow, way: Move) => {
     const to = destinationOf(categories, row, way);
-    if (to) move.mutate({ id: row.id, ...to }, { onSuccess: () => setTimeout(() => focus(row.id)) });
+    if (!to) return;
+    move.mutate({ id: row.id, to });
+    setTimeout(() => focus(row.id));
   };
   const onKeyDown = (event: KeyboardEvent, row: CategoryRow) => {
     const hasBelow = parents.has(row.id);
@@ -111,7 +113,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
   };
   const dropCategory = (id: string, onto: CategoryRow, zone: Zone) => {
     const to = dropOn(categories, id, onto, zone);
-    if (to) move.mutate({ id, ...to });
+    if (to) move.mutate({ id, to });
     else if (id !== onto.id) toast.error('A category cannot move into itself.');
   };
   const levelOf = ({ parentId }: Adding) => (categories.find(({ id }) => id === parentId)?.level ?? 0) + 1;
@@ -169,7 +171,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                     initial={row!.name}
                     label={`New name of ${row!.name}`}
                     keep={(name) => {
-                      move.mutate({ id: row!.id, name });
+                      rename.mutate({ id: row!.id, name });
                       setRenaming(null);
                     }}
                     stop={() => setRenaming(null)}

@@ -21,9 +21,7 @@ import { OrderField } from './order-field';
 import { GroupPageFields, type PageFields } from './page-fields';
 import { useCollectionWrites, useShelf } from './queries';
 import { RuleGoods } from './rule-goods';
-import { useGroupEditor, type GroupEditor } from './use-group-editor';
-
-export type CollectionEditor = GroupEditor<Shelf>;
+import { useGroupEditor, type CollectionEditor, type GroupEditor } from './use-group-editor';
 
 function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
   const { copy, fill, remove } = useCollectionWrites();

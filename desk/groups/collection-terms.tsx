@@ -2,7 +2,7 @@ import { useSettings } from '../shopfront/queries';
 import { MomentField } from '../ui/moment-field';
 import { TextField } from '../ui/field';
 import { Tick } from '../ui/tick';
-import type { CollectionEditor } from './collection-page';
+import type { CollectionEditor } from './use-group-editor';
 
 /** Reads a size as it is typed: nothing is no limit. What is no number goes to the server as it is, which says so. */
 const sizeOf = (typed: string) => (typed.trim() === '' ? null : Number(typed.trim()));

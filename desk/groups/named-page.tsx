@@ -4,11 +4,13 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { NamedRow } from '../../contract/groups';
 import { fold } from '../../core/catalog/identity';
+import { useRunBulk } from '../bulk/queries';
 import { useShopWindow } from '../frame/window-state';
 import { goodsWith } from '../goods/goods-address';
 import { Button } from '../ui/button';
 import { useConfirm } from '../ui/confirm';
 import { count, products } from '../ui/count';
+import { useGoodsDrop } from '../ui/goods-drag';
 import { SaveStateWords } from '../ui/save-state';
 import { Select } from '../ui/select';
 import { Empty } from '../ui/states';
@@ -122,6 +124,46 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
   );
 }
 
+interface LineProps {
+  kind: NamedKind;
+  row: NamedRow;
+  isOpen: boolean;
+  /** goods of the one that has most */
+  most: number;
+}
+
+/** One tag or brand; goods that are dropped on it get it. */
+function NamedLine({ kind, row, isOpen, most }: LineProps) {
+  const { mutate: run } = useRunBulk();
+  const { many } = wordsOf[kind];
+  const { isOver, props } = useGoodsDrop((ids) =>
+    run({
+      which: { ids },
+      request: kind === 'tag' ? { do: 'tags', how: 'add', ids: [row.id] } : { do: 'brand', id: row.id },
+    }),
+  );
+  return (
+    <li {...props}>
+      <Link
+        to={isOpen ? `/groups/${many}` : `/groups/${many}/${row.id}`}
+        aria-current={isOpen ? 'page' : undefined}
+        className={clsx(
+          'flex items-center gap-3 px-3 py-1.5 hover:bg-sunk/60',
+          isOpen && 'bg-marigold-soft font-semibold',
+          isOver && 'bg-petrol-soft',
+        )}
+      >
+        <span className="min-w-0 flex-1 truncate">{row.name}</span>
+        {row.listed && <span className="shrink-0 text-xs text-ink-2">has a page</span>}
+        <span className="h-[5px] w-20 shrink-0 rounded bg-sunk" aria-hidden="true">
+          <span className="block h-full rounded bg-petrol" style={{ width: `${(row.count / most) * 100}%` }} />
+        </span>
+        <span className={clsx('w-12 shrink-0 text-right', row.count === 0 && 'text-rose')}>{count(row.count)}</span>
+      </Link>
+    </li>
+  );
+}
+
 type Sort = 'name' | 'most' | 'fewest';
 const sorts: { value: Sort; label: string }[] = [
   { value: 'name', label: 'by name' },
@@ -199,25 +241,7 @@ export function NamedPage({ kind }: { kind: NamedKind }) {
             </li>
           )}
           {rows.map((row) => (
-            <li key={row.id}>
-              <Link
-                to={row.id === id ? `/groups/${many}` : `/groups/${many}/${row.id}`}
-                aria-current={row.id === id ? 'page' : undefined}
-                className={clsx(
-                  'flex items-center gap-3 px-3 py-1.5 hover:bg-sunk/60',
-                  row.id === id && 'bg-marigold-soft font-semibold',
-                )}
-              >
-                <span className="min-w-0 flex-1 truncate">{row.name}</span>
-                {row.listed && <span className="shrink-0 text-xs text-ink-2">has a page</span>}
-                <span className="h-[5px] w-20 shrink-0 rounded bg-sunk" aria-hidden="true">
-                  <span className="block h-full rounded bg-petrol" style={{ width: `${(row.count / most) * 100}%` }} />
-                </span>
-                <span className={clsx('w-12 shrink-0 text-right', row.count === 0 && 'text-rose')}>
-                  {count(row.count)}
-                </span>
-              </Link>
-            </li>
+            <NamedLine key={row.id} kind={kind} row={row} isOpen={row.id === id} most={most} />
           ))}
         </ul>
         {open && <Details key={open.id} kind={kind} row={open} merge={setMerging} />}

@@ -1,8 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
-import type { BodyInput } from '../../contract/route';
+import type { AnswerOf, BodyInput } from '../../contract/route';
 import { call, CallError, wordsOf } from '../api';
+import type { Shelf } from '../../contract/groups';
+import { rowsAfter, type Destination } from './tree-moves';
 
 export type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
 export type NamedKind = 'brand' | 'tag';
@@ -39,6 +41,7 @@ function useWrites() {
   const client = useQueryClient();
   const onSuccess = () => client.invalidateQueries({ queryKey: ['groups'] });
   return {
+    written: onSuccess,
     /** a write whose refusal is told in a toast */
     told: <T, A>(mutationFn: (parts: T) => Promise<A>) => ({
       mutationFn,
@@ -52,16 +55,43 @@ function useWrites() {
 
 type WithId<R> = { id: string } & BodyInput<R>;
 
+const MOVES = 'category-moves';
+
+type Overview = AnswerOf<typeof routes.groups.overview>;
+
 export function useCategoryWrites() {
-  const { told, quiet } = useWrites();
+  const { told, quiet, written } = useWrites();
+  const client = useQueryClient();
   const { groups } = routes;
   return {
     create: useMutation(told((body: BodyInput<typeof groups.createCategory>) => call(groups.createCategory, { body }))),
-    move: useMutation(
-      told(({ id, ...body }: WithId<typeof groups.updateCategory>) =>
-        call(groups.updateCategory, { params: { id }, body }),
+    rename: useMutation(
+      told(({ id, name }: { id: string; name: string }) =>
+        call(groups.updateCategory, { params: { id }, body: { name } }),
       ),
     ),
+    // Shown at once, and written one after the other: whoever moves again at once means what is seen.
+    move: useMutation({
+      ...told(({ id, to }: { id: string; to: Destination }) =>
+        call(groups.updateCategory, { params: { id }, body: to }),
+      ),
+      mutationKey: [MOVES],
+      scope: { id: MOVES },
+      // While another move waits, what is saved would hide what is shown already.
+      onSuccess: () => (client.isMutating({ mutationKey: [MOVES] }) > 1 ? undefined : written()),
+      onMutate: async ({ id, to }: { id: string; to: Destination }) => {
+        await client.cancelQueries({ queryKey: ['groups'], exact: true });
+        client.setQueryData(['groups'], (now: Overview | undefined) =>
+          now?.categories.some((row) => row.id === id)
+            ? { ...now, categories: rowsAfter(now.categories, id, to) }
+            : now,
+        );
+      },
+      onError: (error: unknown) => {
+        toast.error(refusalOf(error));
+        void client.invalidateQueries({ queryKey: ['groups'] });
+      },
+    }),
     change: useMutation(
       quiet(({ id, ...body }: WithId<typeof groups.updateCategory>) =>
         call(groups.updateCategory, { params: { id }, body }),
@@ -132,6 +162,35 @@ export function useNamedWrites(kind: NamedKind) {
     ),
     remove: useMutation(told((id: string) => call(groups.deleteNamed, { params: { kind, id } }))),
   };
+}
+
+/** Puts the goods of a shelf in another order: shown at once, as goods that were dragged would jump back otherwise. */
+export function useShelfOrder(id: string, limit: number) {
+  const client = useQueryClient();
+  const { quiet, written } = useWrites();
+  const key = ['groups', 'shelf', id, limit];
+  return useMutation({
+    ...quiet(({ picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) =>
+      call(routes.groups.updateCollection, { params: { id }, body: { picked, pins } }),
+    ),
+    onMutate: async ({ ids, picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) => {
+      await client.cancelQueries({ queryKey: key });
+      client.setQueryData(key, (now: Shelf | undefined) => {
+        if (!now) return now;
+        const rows = new Map(now.goods.map((row) => [row.id, row]));
+        return {
+          ...now,
+          picked: picked ?? now.picked,
+          pins: pins ?? now.pins,
+          goods: ids.map((each) => rows.get(each)!),
+        };
+      });
+    },
+    onError: (error: unknown) => {
+      toast.error(refusalOf(error));
+      void written();
+    },
+  });
 }
 
 /** Gives a group its picture. */

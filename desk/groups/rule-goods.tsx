@@ -6,7 +6,7 @@ import { GoodsLines } from './goods-lines';
 import { NearMisses } from './near-misses';
 import { pinsAfterMove } from './pins';
 import { WhyProduct } from './why-product';
-import type { CollectionEditor } from './collection-page';
+import type { CollectionEditor } from './use-group-editor';
 
 type Tried = AnswerOf<typeof ruleRoutes.try>;
 
@@ -33,6 +33,12 @@ interface Props {
   currency: string;
 }
 
+/** The goods as they will stand once pins that were just changed are known: without waiting, so that nothing jumps back. */
+function pinnedFirst<T extends { id: string }>(goods: readonly T[], pins: readonly string[]): T[] {
+  const first = pins.flatMap((id) => goods.find((row) => row.id === id) ?? []);
+  return [...first, ...goods.filter((row) => !first.includes(row))];
+}
+
 /** Who a rule takes in, in order, with pins and leave-outs; who it just misses; and why for any product. */
 export function RuleGoods({ tried, editor, currency }: Props) {
   const [rule, pins, leftOut] = [editor.value('rule'), editor.value('pins'), editor.value('leftOut')];
@@ -50,7 +56,7 @@ export function RuleGoods({ tried, editor, currency }: Props) {
         {tried && <SinceLive joins={tried.joins} leaves={tried.leaves} />}
         {tried && tried.total > 0 ? (
           <Board
-            goods={tried.goods}
+            goods={editor.value('order').soldOutLast ? tried.goods : pinnedFirst(tried.goods, pins)}
             currency={currency}
             wraps
             pins={pins}

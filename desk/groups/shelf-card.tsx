@@ -8,16 +8,14 @@ import { count } from '../ui/count';
 import { Board } from './board';
 import { GroupLifeTag, Ways } from './life-tag';
 import { pinsAfterMove } from './pins';
-import { refusalOf, useCollectionWrites, useShelf } from './queries';
+import { useCollectionWrites, useShelf, useShelfOrder } from './queries';
 
 /** Goods drawn on a shelf before it is cut off. */
 const SHELF_LENGTH = 14;
 
 function ShelfGoods({ head, currency }: { head: ShelfHead; currency: string }) {
   const { data: shelf } = useShelf(head.id, SHELF_LENGTH);
-  const { change } = useCollectionWrites();
-  const write = (values: { picked?: string[]; pins?: string[]; leftOut?: string[] }) =>
-    change.mutate({ id: head.id, ...values }, { onError: (error) => void toast.error(refusalOf(error)) });
+  const { mutate: order } = useShelfOrder(head.id, SHELF_LENGTH);
   if (!shelf) return <div className="h-[92px] animate-pulse px-3 pt-2 motion-reduce:animate-none" aria-hidden="true" />;
   if (shelf.goods.length === 0)
     return (
@@ -38,10 +36,10 @@ function ShelfGoods({ head, currency }: { head: ShelfHead; currency: string }) {
       currency={currency}
       pins={isPicked ? undefined : shelf.pins}
       reorder={(ids, moved) =>
-        write(
+        order(
           isPicked
-            ? { picked: [...ids, ...shelf.picked.filter((id) => !ids.includes(id))] }
-            : { pins: pinsAfterMove(ids, moved, shelf.pins) },
+            ? { ids, picked: [...ids, ...shelf.picked.filter((id) => !ids.includes(id))] }
+            : { ids, pins: pinsAfterMove(ids, moved, shelf.pins) },
         )
       }
     />

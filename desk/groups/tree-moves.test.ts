@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { CategoryTree } from '../../core/catalog/category-tree';
 import { categoryDefaults, type Category } from '../../core/catalog/group';
-import { destinationOf, dropOn, shownRows, type Destination } from './tree-moves';
+import { destinationOf, dropOn, rowsAfter, shownRows, type Destination } from './tree-moves';
 
 /** A random tree, as flat rows in the order in which they stand. */
 const trees = fc.array(fc.nat(), { minLength: 1, maxLength: 12 }).map((parents) => {
@@ -65,6 +65,23 @@ test('a drop keeps every category, and puts the branch where it was let go; neve
         const gap = siblings.indexOf(row.id) - siblings.indexOf(onto.id);
         expect(gap).toBe(zone === 'before' ? -1 : 1);
       }
+    }),
+  );
+});
+
+test('what is shown at once after a move is what the server makes of it', () => {
+  const withLevels = (rows: readonly Category[]) => {
+    const tree = new CategoryTree(rows);
+    return rows.map((row) => ({ ...row, level: tree.path(row.id).length }));
+  };
+  fc.assert(
+    fc.property(trees, fc.nat(), fc.nat(), fc.constantFrom('before', 'into', 'after'), (rows, a, b, zone) => {
+      const [row, onto] = [rows[a % rows.length]!, rows[b % rows.length]!];
+      const to = dropOn(rows, row.id, onto, zone);
+      fc.pre(to !== undefined);
+      const plain = (of: { id: string; parentId: string | null; level: number }[]) =>
+        of.map(({ id, parentId, level }) => [id, parentId, level]);
+      expect(plain(rowsAfter(withLevels(rows), row.id, to!))).toEqual(plain(withLevels(moved(rows, row.id, to!))));
     }),
   );
 });

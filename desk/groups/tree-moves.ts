@@ -64,3 +64,30 @@ export function shownRows<T extends Row & { name: string }>(
     return !hidden.has(id);
   });
 }
+
+/** The rows as they stand after a category was moved with its branch: what the server will make of it. */
+export function rowsAfter<T extends Row & { level: number }>(
+  rows: readonly T[],
+  id: string,
+  { parentId, place }: Destination,
+): T[] {
+  const from = rows.findIndex((row) => row.id === id);
+  const endOf = (of: readonly T[], at: number) => {
+    let end = at + 1;
+    while (end < of.length && of[end]!.level > of[at]!.level) end++;
+    return end;
+  };
+  const branch = rows.slice(from, endOf(rows, from));
+  const rest = [...rows.slice(0, from), ...rows.slice(from + branch.length)];
+  const parentAt = rest.findIndex((row) => row.id === parentId);
+  const siblings = siblingsOf(rest, parentId);
+  const next = place === undefined ? undefined : siblings[place];
+  const at = next
+    ? rest.findIndex((row) => row.id === next.id)
+    : parentId === null
+      ? rest.length
+      : endOf(rest, parentAt);
+  const deeper = (parentId === null ? 1 : rest[parentAt]!.level + 1) - branch[0]!.level;
+  const moved = branch.map((row, i) => ({ ...row, level: row.level + deeper, ...(i === 0 ? { parentId } : {}) }));
+  return [...rest.slice(0, at), ...moved, ...rest.slice(at)];
+}

@@ -1,3 +1,4 @@
+import type { Shelf } from '../../contract/groups';
 import { useAutosave } from '../use-autosave';
 
 type Values = Record<string, unknown>;
@@ -27,3 +28,4 @@ export function useGroupEditor<T extends object>(shown: T, save: (values: Values
 }
 
 export type GroupEditor<T extends object> = ReturnType<typeof useGroupEditor<T>>;
+export type CollectionEditor = GroupEditor<Shelf>;

@@ -21,7 +21,7 @@ const aloneWords = (alone: number) =>
   alone === 0 ? 'changes nothing' : alone > 0 ? `takes out ${count(alone)}` : `brings ${count(-alone)}`;
 
 /** What passes so far, and what one part of the rule does by itself. */
-export function PartCount({ path, parts }: Pick<NodeProps<unknown>, 'path' | 'parts'>) {
+function PartCount({ path, parts }: Pick<NodeProps<unknown>, 'path' | 'parts'>) {
   const part = parts.get(pathKey(path));
   if (!part) return null;
   const words = aloneWords(part.alone);
@@ -34,6 +34,23 @@ export function PartCount({ path, parts }: Pick<NodeProps<unknown>, 'path' | 'pa
       <span className={`whitespace-nowrap text-[11px] ${part.alone === 0 ? 'text-marigold-ink' : 'text-ink-2'}`}>
         {words}
       </span>
+    </span>
+  );
+}
+
+/** The end of a row of the rule: what the part does, and how to be rid of it. */
+export function PartEnd({
+  path,
+  parts,
+  remove,
+  removeWords,
+}: Pick<NodeProps<unknown>, 'path' | 'parts' | 'remove'> & { removeWords: string }) {
+  return (
+    <span className="flex shrink-0 items-start gap-1 pt-1 text-ink-2">
+      <PartCount path={path} parts={parts} />
+      <button type="button" aria-label={removeWords} onClick={remove} className="rounded p-0.5 hover:text-rose">
+        <X size={13} aria-hidden="true" />
+      </button>
     </span>
   );
 }
@@ -71,17 +88,7 @@ export function ConditionRow({ node, path, change, remove, ...shown }: NodeProps
             </>
           )}
         </div>
-        <span className="flex shrink-0 items-start gap-1 pt-1 text-ink-2">
-          <PartCount path={path} parts={shown.parts} />
-          <button
-            type="button"
-            aria-label="Remove this condition"
-            onClick={remove}
-            className="rounded p-0.5 hover:text-rose"
-          >
-            <X size={13} aria-hidden="true" />
-          </button>
-        </span>
+        <PartEnd path={path} parts={shown.parts} remove={remove} removeWords="Remove this condition" />
       </div>
       {problem && (
         <p role="alert" className="mt-0.5 text-rose-ink">

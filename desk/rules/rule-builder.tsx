@@ -1,4 +1,4 @@
-import { Plus, X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import {
   isCondition,
   isVariantGroup,
@@ -10,7 +10,7 @@ import {
 } from '../../core/rules/rule';
 import { Choose } from '../ui/choose';
 import { Select } from '../ui/select';
-import { ConditionRow, PartCount, type NodeProps } from './condition-row';
+import { ConditionRow, PartEnd, type NodeProps } from './condition-row';
 import { newCondition } from './new-condition';
 import { pathKey, type RuleShown } from './rule-shown';
 
@@ -47,19 +47,7 @@ function GroupHead({ node, joined = 'all', path, change, remove, ...shown }: Nod
           'of'
         )}
       </div>
-      {!isOuter && (
-        <span className="flex shrink-0 items-start gap-1">
-          <PartCount path={path} parts={shown.parts} />
-          <button
-            type="button"
-            aria-label="Remove this group"
-            onClick={remove}
-            className="rounded p-0.5 hover:text-rose"
-          >
-            <X size={13} aria-hidden="true" />
-          </button>
-        </span>
-      )}
+      {!isOuter && <PartEnd path={path} parts={shown.parts} remove={remove} removeWords="Remove this group" />}
     </div>
   );
 }
