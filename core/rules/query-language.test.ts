@@ -65,6 +65,9 @@ test('conditions are typed in words, short or long, with "and" closer than "or"'
   expect(nodeOf('not on sale')).toEqual({ field: 'onSale', is: 'no', value: null });
   expect(nodeOf('not brand is Tern')).toEqual({ field: 'brand', is: 'noneOf', value: ['b_tern'] });
   expect(nodeOf('not price below 5')).toEqual({ match: 'none', of: [{ field: 'price', is: 'below', value: 500 }] });
+  expect(nodeOf('sold in 30 days above 5')).toEqual({ field: 'sold30', is: 'above', value: 5 });
+  expect(nodeOf('last sold in the last 90 days')).toEqual({ field: 'lastSold', is: 'inLast', value: 90 });
+  expect(nodeOf('collection is not set')).toEqual({ field: 'collection', is: 'empty', value: null });
   expect(nodeOf('title contains night box, featured')).toEqual({
     match: 'all',
     of: [

@@ -1,3 +1,4 @@
+import type { NamedRow } from '../../contract/groups';
 import type { Target } from '../../core/placement/page';
 import { useGroups } from '../groups/queries';
 import type { Choice } from '../ui/choose';
@@ -14,13 +15,20 @@ export function targetOf(key: string): Target {
 export function useTargets(): { choices: Choice[]; nameOf: (target: Target) => string | undefined } {
   const { data: groups } = useGroups();
   const { data: pages } = usePages();
-  const choices: Choice[] = [
-    ...(groups?.shelves ?? []).map(({ id, name }) => ({ value: `collection:${id}`, label: name, note: 'collection' })),
-    ...(groups?.categories ?? []).map(({ id, name }) => ({ value: `category:${id}`, label: name, note: 'category' })),
-    ...(groups?.brands ?? []).map(({ id, name }) => ({ value: `brand:${id}`, label: name, note: 'brand' })),
-    ...(groups?.tags ?? []).map(({ id, name }) => ({ value: `tag:${id}`, label: name, note: 'tag' })),
-    ...(pages?.pages ?? []).map(({ id, title }) => ({ value: `page:${id}`, label: title, note: 'page' })),
+  const of = (kind: Target['kind'], things: readonly { id: string; name: string }[] = []): Choice[] =>
+    things.map(({ id, name }) => ({ value: targetKey({ kind, id }), label: name, note: kind }));
+  const groupChoices = (isOffered: (named: NamedRow) => boolean) => [
+    ...of('collection', groups?.shelves),
+    ...of('category', groups?.categories),
+    ...of('brand', groups?.brands.filter(isOffered)),
+    ...of('tag', groups?.tags.filter(isOffered)),
+    ...of(
+      'page',
+      pages?.pages.map(({ id, title }) => ({ id, name: title })),
+    ),
   ];
-  const names = new Map(choices.map(({ value, label }) => [value, label]));
+  const choices = groupChoices(({ listed }) => listed);
+  // What is no longer offered, since it is not listed any more, still has its name.
+  const names = new Map(groupChoices(() => true).map(({ value, label }) => [value, label]));
   return { choices, nameOf: (target) => names.get(targetKey(target)) };
 }

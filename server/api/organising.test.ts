@@ -1,4 +1,4 @@
-import type { ProductAnswer } from '../../contract/goods';
+import type { goodsRoutes, ProductAnswer } from '../../contract/goods';
 import type { CategoryRow, NamedRow, Shelf } from '../../contract/groups';
 import type { AnswerOf } from '../../contract/route';
 import type { ruleRoutes } from '../../contract/rules';
@@ -188,6 +188,25 @@ test('a rule on another collection follows it, and one that would lead back is r
   const first = await made<Shelf>('/api/collections', { name: 'First', source: 'picked', picked: [kite.product.id] });
   const second = await made<Shelf>('/api/collections', { name: 'Second', source: 'rule', rule: asks(first.id) });
   expect((await shelfOf(second.id)).total).toBe(1);
+  const listed = await server.call<AnswerOf<typeof goodsRoutes.list>>('POST', '/api/goods/list', {});
+  expect(listed.body.sections.find(({ key }) => key === 'collection')).toMatchObject({
+    values: [
+      { label: 'First', count: 1 },
+      { label: 'Second', count: 1 },
+    ],
+  });
+  const bundle = {
+    slots: [
+      { id: 'z_slot00', label: 'Kite', from: { how: 'rule', rule: asks(first.id) }, min: 1, max: 1, usual: null },
+    ],
+    pricing: { how: 'fixed' },
+  };
+  const set = await made<ProductAnswer>('/api/products', { title: 'Set', kind: 'bundle' });
+  const slot = await server.call('PATCH', `/api/products/${set.product.id}`, {
+    seen: set.revision,
+    fields: { bundle },
+  });
+  expect(problem(slot).errors![0]!.message).toContain('cannot ask for a collection');
   await server.call('PATCH', `/api/collections/${first.id}`, { picked: [] });
   expect((await shelfOf(second.id)).total).toBe(0);
   const circle = await server.call('PATCH', `/api/collections/${first.id}`, { rule: asks(second.id) });

@@ -1,6 +1,8 @@
 import { bundleProblem, pickedParts, type Bundle } from '../../core/catalog/bundle';
 import type { Product } from '../../core/catalog/product';
 import { checkRule } from '../../core/rules/check';
+import { COLLECTION_FIELD } from '../../core/rules/field';
+import { conditionsOf } from '../../core/rules/rule';
 import type { FieldError } from '../../contract/problem';
 import type { Catalog } from './catalog';
 
@@ -15,6 +17,9 @@ export function bundleProblems(catalog: Catalog, product: Product, bundle: Bundl
     if (from.how === 'rule') {
       const problem = checkRule(from.rule, shop.fields)[0];
       if (problem) blame(at, `${label}: ${problem.message}`);
+      // What a bundle costs follows from its slots, and who is in a collection may follow from what it costs.
+      else if (conditionsOf(from.rule).some(({ condition }) => condition.field === COLLECTION_FIELD))
+        blame(at, `${label}: a slot cannot ask for a collection. Ask for what fills the collection.`);
       return;
     }
     for (const id of from.ids) {

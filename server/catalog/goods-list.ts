@@ -56,7 +56,7 @@ function orderOf(catalog: Catalog, sort: string, isSearch: boolean): string | Ar
   if (field.key === 'title') {
     const titles = shop.index.order('title')!.slots();
     order = isDown ? titles.reverse() : titles;
-  } else if (field.type === 'text') return usual;
+  } else if (field.type === 'text' || field.setOf) return usual;
   else if (field.type === 'yesNo') {
     const flags = new Float64Array(shop.index.alive.size);
     shop.index.alive.forEach((slot) => (flags[slot] = field.read(shop.facts(shop.index.id(slot))!) ? 0 : 1));
@@ -161,7 +161,8 @@ export function listGoods(catalog: Catalog, query: GoodsQuery): AnswerOf<typeof 
         }
         if (field.type === 'text') return [];
         const counts = result.counts.get(field.key)!;
-        const countOf = (value: string) => counts[shop.index.valueId(field.key, value) ?? -1] ?? 0;
+        const countOf = (value: string) =>
+          field.setOf?.(value).countAnd(matching) ?? counts[shop.index.valueId(field.key, value) ?? -1] ?? 0;
         if (field.type === 'yesNo') {
           const count = countOf('yes');
           return [

@@ -34,7 +34,8 @@ const shared = (catalog: Catalog, at: GroupRef) => ({
   ways: waysTo(catalog.working.shop, at.kind, at.id),
 });
 
-function sizeWarning({ source, rule, fewest, most }: Collection, total: number): string {
+/** That a collection has become too small, too large or empty, in words; '' when it has not. */
+export function sizeWarning({ source, rule, fewest, most }: Collection, total: number): string {
   if (source === 'rule' && rule.of.length === 0) return 'It has no rule yet, so it takes in nothing.';
   if (fewest !== null && total < fewest) return `Only ${total}: you wanted at least ${fewest}.`;
   if (most !== null && total > most) return `${total} goods: you wanted at most ${most}.`;

@@ -2,10 +2,11 @@ import { documentChange, placeChanges } from '../../core/editions/difference';
 import { shopPrice } from '../../core/placement/shop-price';
 import { mediaUrl } from '../../core/placement/card';
 import { formatMoney } from '../../core/catalog/money';
-import { reachableListings, whereItShows } from '../../core/placement/where-it-shows';
+import { reachableListings, waysTo, whereItShows } from '../../core/placement/where-it-shows';
 import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';
+import { sizeWarning } from './groups';
 import { pagesOverview } from './pages-overview';
 import { refOf, splitRef } from './working';
 
@@ -72,6 +73,11 @@ function worries(catalog: Catalog, changes: Review['changes']): string[] {
     const page = pages.find(({ sections }) => sections.some(({ id }) => id === note.id))!;
     const section = page.sections.find(({ id }) => id === note.id)!;
     for (const warning of note.warnings) found.push(`“${section.title || section.kind}” on ${page.title}: ${warning}`);
+  }
+  for (const collection of shop.collections.values()) {
+    const { id, name } = collection;
+    const warning = sizeWarning(collection, shop.memberships.of(id, catalog.now).count());
+    if (warning && waysTo(shop, 'collection', id).length > 0) found.push(`“${name}”: ${warning}`);
   }
   if (reachableListings(shop).length === 0) found.push('No menu item or page leads to any goods.');
   return found.slice(0, 12);
