@@ -1,4 +1,4 @@
-import { collectionDefaults, type Collection } from '../../core/catalog/group';
+import { collectionDefaults, MOST_PLACED, type Collection } from '../../core/catalog/group';
 import { secondsOf } from '../../core/catalog/moment';
 import { NEWEST_FIRST } from '../../core/catalog/order';
 import { firstSlots } from '../../core/placement/page-view';
@@ -103,8 +103,15 @@ export function fillCollection(catalog: Catalog, user: UserId, id: string, sourc
   const collection = groupOrRefuse(catalog, 'collection', id);
   if (collection.source === source) return;
   const { shop } = catalog.working;
-  const members = () =>
-    firstSlots(shop, { kind: 'collection', id }, 5_000, catalog.now).slots.map((slot) => shop.index.id(slot));
+  const members = () => {
+    const { slots, total } = firstSlots(shop, { kind: 'collection', id }, MOST_PLACED, catalog.now);
+    if (total > MOST_PLACED)
+      throw invalidField(
+        ['source'],
+        `A list picked by hand holds at most ${MOST_PLACED} goods; the rule takes in ${total}.`,
+      );
+    return slots.map((slot) => shop.index.id(slot));
+  };
   const next = source === 'picked' ? { ...collection, source, picked: members() } : { ...collection, source };
   const label = source === 'picked' ? `Froze collection “${collection.name}”` : `Rule fills “${collection.name}” again`;
   catalog.journal.change(label, catalog.actor(user), () => putCollection(catalog.db, next));
