@@ -49,6 +49,24 @@ test('an order is total and stable: the same members stand alike, however they w
   );
 });
 
+test('goods stand alike after they were changed one by one and in a shop that is made afresh', () => {
+  const edits = fc.array(productArbitrary(fc.integer({ min: 0, max: 12 }).map((n) => `p_${n}`)), { maxLength: 8 });
+  fc.assert(
+    fc.property(products, edits, order, (start, changes, wanted) => {
+      const shop = shopOf(start);
+      const all = new Map(start.map((product) => [product.id, product]));
+      const stand = (of: typeof shop) =>
+        arranged(of, of.listed, { pins: [], order: wanted }).map((slot) => of.index.id(slot));
+      for (const change of changes) {
+        stand(shop);
+        shop.apply('product', change.id, change);
+        all.set(change.id, change);
+      }
+      expect(stand(shop)).toEqual(stand(shopOf([...all.values()])));
+    }),
+  );
+});
+
 test('by its keys, highest or lowest first, and those without a number last either way', () => {
   const shop = shopOf([
     productOf('p_1', { specSheetId: 'x_kite', specs: { a_span: 2_000 } }),

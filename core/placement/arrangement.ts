@@ -7,9 +7,9 @@ import type { FieldRegistry } from '../rules/field';
 
 /** What an order needs to know of a shop. */
 export interface ShopOfGoods {
+  /** its columns of `mixColumn` hold the same number for goods of the same `mixSort` */
   index: FinderIndex;
   fields: FieldRegistry;
-  products: ReadonlyMap<string, ProductDocument>;
 }
 
 /** How the goods of a group stand: these first, the others in this order. */
@@ -24,9 +24,22 @@ function numbersOf(shop: ShopOfGoods, { by }: OrderKey): ArrayLike<number> {
   return shop.index.column(by);
 }
 
-function sortOf(shop: ShopOfGoods, mix: Exclude<Mix, 'none'>, slot: number): string | undefined {
-  const product = shop.products.get(shop.index.id(slot))!;
-  return (mix === 'brand' ? product.brandId : product.categoryIds[0]) ?? undefined;
+/** Column of the index in which goods that are alike for a mix have the same number. */
+export const mixColumn = (mix: Exclude<Mix, 'none'>) => `mix.${mix}`;
+
+/** By what two products are alike for a mix; undefined for one that is unlike all others. */
+export function mixSort(
+  column: string,
+  { brandId, categoryIds }: Pick<ProductDocument, 'brandId' | 'categoryIds'>,
+): string | undefined {
+  return (column === mixColumn('brand') ? brandId : categoryIds[0]) ?? undefined;
+}
+
+/** The slots spread so that neighbours differ. */
+function spread({ index }: ShopOfGoods, slots: readonly number[], mix: Mix): number[] {
+  if (mix === 'none') return [...slots];
+  const sorts = index.column(mixColumn(mix));
+  return mixed(slots, (slot) => (Number.isNaN(sorts[slot]!) ? undefined : sorts[slot]));
 }
 
 /**
@@ -61,10 +74,7 @@ export function arranged(shop: ShopOfGoods, members: Bitset, { pins, order }: Ar
   });
   const { mix } = order;
   const parts = order.soldOutLast ? partedBy(index.posting('standing', 'soldOut'), [pinned, slots]) : [[pinned, slots]];
-  return parts.flatMap(([first, others]) => [
-    ...first!,
-    ...(mix === 'none' ? others! : mixed(others!, (slot) => sortOf(shop, mix, slot))),
-  ]);
+  return parts.flatMap(([first, others]) => [...first!, ...spread(shop, others!, mix)]);
 }
 
 function partedBy(set: Bitset | undefined, lists: number[][]): number[][][] {

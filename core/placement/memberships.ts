@@ -155,7 +155,7 @@ export class Memberships {
     const isRule = collection.source === 'rule';
     this.#underWay.add(id);
     const asksFor = collectionsNamed(collection);
-    const set = this.#workOut(collection, now).and(shop.listed);
+    const set = this.#workOut(collection, now);
     const turning = isRule ? turningConditions(collection.rule) : [];
     const turns = asksFor.map((other) => this.#keep(other, now)?.until ?? Infinity);
     this.#underWay.delete(id);
@@ -174,14 +174,14 @@ export class Memberships {
   }
 
   #workOut(collection: Collection, now: number): Bitset {
-    const { index, fields } = this.shop;
+    const { index, fields, listed } = this.shop;
     const isRule = collection.source === 'rule';
-    const set = isRule ? membersOf(collection.rule, index, fields, now) : new Bitset(index.alive.size);
+    const set = isRule ? membersOf(collection.rule, index, fields, now, listed) : new Bitset(index.alive.size);
     for (const id of isRule ? collection.leftOut : collection.picked) {
       const slot = index.slot(id);
       if (slot === undefined) continue;
       if (isRule) set.delete(slot);
-      else set.add(slot);
+      else if (listed.has(slot)) set.add(slot);
     }
     return set;
   }

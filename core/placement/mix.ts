@@ -4,15 +4,17 @@
  * stay in their order, and the same things always come out alike. Things without a sort (undefined) are unlike all others.
  * O(n log n).
  */
-export function mixed<T>(things: readonly T[], sortOf: (thing: T) => string | undefined): T[] {
+export function mixed<T>(things: readonly T[], sortOf: (thing: T) => string | number | undefined): T[] {
   const queues = new Map<string | number, number[]>();
+  const alone: number[][] = [];
   things.forEach((thing, place) => {
-    const sort = sortOf(thing) ?? place;
-    const queue = queues.get(sort);
+    const sort = sortOf(thing);
+    const queue = sort === undefined ? undefined : queues.get(sort);
     if (queue) queue.push(place);
+    else if (sort === undefined) alone.push([place]);
     else queues.set(sort, [place]);
   });
-  const lines = [...queues.values()].map((places): Line => ({ places, next: 0, weight: [0, 0], at: [0, 0] }));
+  const lines = [...queues.values(), ...alone].map((places): Line => ({ places, next: 0, weight: [0, 0], at: [0, 0] }));
   const heads = new Heap(FIRST, lines, headWeight);
   // The longest line is wanted by its length, which shrinks only when it is taken from: the heap is mended then.
   const lengths = new Heap(LONGEST, lines, lengthWeight);

@@ -9,6 +9,7 @@ import { FinderIndex } from '../finder/finder-index';
 import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
 import { fieldRegistry, type FieldRegistry } from '../rules/field';
+import { mixSort } from './arrangement';
 import { Bundles, speaksOfTime } from './bundle';
 import { Memberships } from './memberships';
 import {
@@ -47,6 +48,9 @@ const REBUILD_FROM = 1_000;
 
 const earliest = (a: number | undefined, b: number | undefined) =>
   a === undefined || (b !== undefined && b < a) ? b : a;
+
+/** Columns that hold numbers of `#numberFor` begin with this. */
+const MIX = 'mix.';
 
 const emptySettings: Settings = {
   name: 'My shop',
@@ -88,9 +92,12 @@ export class ResolvedShop {
   readonly #slugs = new Map<string, string>();
   readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
   readonly #suppliers = new Map<string, string>();
+  /** a number for each thing by which goods are told apart when they are mixed */
+  readonly #numbers = new Map<string, number>();
   /** what the index reads when somebody asks for it */
   readonly #source: FinderSource = {
     number: (id, column) => {
+      if (column.startsWith(MIX)) return this.#numberFor(mixSort(column, this.products.get(id)!));
       const fact = this.fields.get(column)?.read(this.#facts.get(id)!);
       return typeof fact === 'number' ? fact : NaN;
     },
@@ -211,6 +218,7 @@ export class ResolvedShop {
     this.now = other.now;
     this.#nextEdge = other.#nextEdge;
     into(this.#suppliers, other.#suppliers);
+    into(this.#numbers, other.#numbers);
     this.index = other.index.copy(this.#source);
     this.#tree = undefined;
     this.#fields = undefined;
@@ -390,6 +398,13 @@ export class ResolvedShop {
       this.#edges.set(id, edge);
       this.#nextEdge = Math.min(this.#nextEdge, edge);
     }
+  }
+
+  #numberFor(sort: string | undefined): number {
+    if (sort === undefined) return NaN;
+    let number = this.#numbers.get(sort);
+    if (number === undefined) this.#numbers.set(sort, (number = this.#numbers.size));
+    return number;
   }
 
   #specText({ specSheetId, specs, customFields }: ProductDocument): string {
