@@ -83,7 +83,12 @@ await take('bundle', '/desk/goods?q=starter+kit', async (on) => {
 });
 await take('groups', '/desk/groups');
 await take('rule', '/desk/groups', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
-await take('category', '/desk/groups', (on) => on.getByRole('link', { name: /^Deltas/ }).first().click());
+await take('category', '/desk/groups', (on) =>
+  on
+    .getByRole('link', { name: /^Deltas/ })
+    .first()
+    .click(),
+);
 await take('overlap', '/desk/groups/overlap');
 await take('shopfront', '/desk/shopfront');
 await take('review', '/desk/review');
