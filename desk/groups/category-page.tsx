@@ -19,8 +19,8 @@ import { DeleteCategory } from './delete-category';
 import { GroupLifeTag, Ways } from './life-tag';
 import { MergeDialog } from './merge-dialog';
 import { OrderField } from './order-field';
-import { GroupPageFields, type PageFields } from './page-fields';
-import { pinsAfterMove } from './pins';
+import { GroupPageFields } from './page-fields';
+import { pinnedFirst, pinsAfterMove } from './pins';
 import { useCategory, useCategoryWrites, useGroups } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
 
@@ -108,7 +108,7 @@ function CategoryGoods({ whole, editor, currency }: { whole: Whole; editor: Cate
       </h2>
       {goods.length > 0 ? (
         <Board
-          goods={goods}
+          goods={editor.value('order').soldOutLast ? goods : pinnedFirst(goods, pins)}
           currency={currency}
           wraps
           pins={pins}
@@ -162,12 +162,7 @@ function Editor({ whole }: { whole: Whole }) {
             checked={editor.value('standing') === 'live'}
             change={(isLive) => editor.change({ standing: isLive ? 'live' : 'off' })}
           />
-          <GroupPageFields
-            kind="category"
-            path="c"
-            id={category.id}
-            editor={editor as unknown as GroupEditor<PageFields>}
-          />
+          <GroupPageFields kind="category" path="c" id={category.id} editor={editor} />
         </section>
       </div>
     </div>

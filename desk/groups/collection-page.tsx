@@ -18,10 +18,10 @@ import { Board } from './board';
 import { CollectionTerms } from './collection-terms';
 import { GroupLifeTag, Ways } from './life-tag';
 import { OrderField } from './order-field';
-import { GroupPageFields, type PageFields } from './page-fields';
+import { GroupPageFields } from './page-fields';
 import { useCollectionWrites, useShelf } from './queries';
 import { RuleGoods } from './rule-goods';
-import { useGroupEditor, type CollectionEditor, type GroupEditor } from './use-group-editor';
+import { useGroupEditor, type CollectionEditor } from './use-group-editor';
 
 function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
   const { copy, fill, remove } = useCollectionWrites();
@@ -144,12 +144,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
           <details open={!isRule} className={isRule ? 'mt-3 border-t border-line pt-3' : ''}>
             <summary className="font-semibold">Its page, days and warnings</summary>
             <div className="mt-3 flex flex-col gap-3">
-              <GroupPageFields
-                kind="collection"
-                path="g"
-                id={shelf.id}
-                editor={editor as unknown as GroupEditor<PageFields>}
-              >
+              <GroupPageFields kind="collection" path="g" id={shelf.id} editor={editor}>
                 <CollectionTerms editor={editor} />
               </GroupPageFields>
             </div>

@@ -18,7 +18,7 @@ import { Tick } from '../ui/tick';
 import { GroupTabs } from './group-tabs';
 import { MergeDialog } from './merge-dialog';
 import { NameLine } from './name-line';
-import { GroupPageFields, type PageFields } from './page-fields';
+import { GroupPageFields } from './page-fields';
 import { useGroups, useNamedWrites, type NamedKind } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
 
@@ -101,7 +101,7 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
         checked={editor.value('listed')}
         change={(listed) => editor.change({ listed })}
       />
-      <GroupPageFields kind={kind} path={path} id={row.id} editor={editor as unknown as GroupEditor<PageFields>} />
+      <GroupPageFields kind={kind} path={path} id={row.id} editor={editor} />
       <div className="flex gap-2">
         <Button onClick={() => merge({ from: row })}>Merge into another …</Button>
         <Button

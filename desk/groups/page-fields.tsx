@@ -11,7 +11,7 @@ import type { GroupEditor } from './use-group-editor';
 export type PageFields = Pick<
   Category,
   'id' | 'name' | 'slug' | 'text' | 'picture' | 'metaTitle' | 'metaDescription' | 'noindex'
-> & { alt?: string };
+>;
 
 interface Props {
   kind: GroupKind;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pinsAfterMove } from './pins';
+import { pinnedFirst, pinsAfterMove } from './pins';
 
 test('what was moved stays where it was put, and no pin is lost', () => {
   expect(pinsAfterMove(['m', 'a', 'b', 'c'], 'm', ['a', 'b'])).toEqual(['m', 'a', 'b']);
@@ -15,4 +15,9 @@ test('what was moved stays where it was put, and no pin is lost', () => {
       expect(next).toEqual(expect.arrayContaining([moved]));
     }),
   );
+});
+
+test('goods that were just pinned stand first in the order of the pins, and the others as they were', () => {
+  const goods = ['a', 'b', 'c', 'd'].map((id) => ({ id }));
+  expect(pinnedFirst(goods, ['c', 'gone', 'a']).map(({ id }) => id)).toEqual(['c', 'a', 'b', 'd']);
 });

@@ -4,7 +4,7 @@ import { count } from '../ui/count';
 import { Board } from './board';
 import { GoodsLines } from './goods-lines';
 import { NearMisses } from './near-misses';
-import { pinsAfterMove } from './pins';
+import { pinnedFirst, pinsAfterMove } from './pins';
 import { WhyProduct } from './why-product';
 import type { CollectionEditor } from './use-group-editor';
 
@@ -31,12 +31,6 @@ interface Props {
   tried: Tried | undefined;
   editor: CollectionEditor;
   currency: string;
-}
-
-/** The goods as they will stand once pins that were just changed are known: without waiting, so that nothing jumps back. */
-function pinnedFirst<T extends { id: string }>(goods: readonly T[], pins: readonly string[]): T[] {
-  const first = pins.flatMap((id) => goods.find((row) => row.id === id) ?? []);
-  return [...first, ...goods.filter((row) => !first.includes(row))];
 }
 
 /** Who a rule takes in, in order, with pins and leave-outs; who it just misses; and why for any product. */
