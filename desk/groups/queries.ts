@@ -13,8 +13,11 @@ export function useGroups(enabled = true) {
   return useQuery({ queryKey: ['groups'], queryFn: () => call(routes.groups.overview), enabled });
 }
 
+/** Goods of a collection that its own page shows one by one. */
+const WHOLE = 500;
+
 /** A collection with its first goods. */
-export function useShelf(id: string, limit = 500) {
+export function useShelf(id: string, limit = WHOLE) {
   return useQuery({
     queryKey: ['groups', 'shelf', id, limit],
     queryFn: () => call(routes.groups.collection, { params: { id }, query: { limit } }),
@@ -48,8 +51,18 @@ function useWrites() {
       onSuccess,
       onError: (error: unknown) => void toast.error(refusalOf(error)),
     }),
-    /** a write whose refusal is told at its field */
-    quiet: <T, A>(mutationFn: (parts: T) => Promise<A>) => ({ mutationFn, onSuccess }),
+    /**
+     * a write whose refusal is told at its field. `show` puts what was saved into what is shown, before a read that is still
+     * on its way could bring the old state back for a moment
+     */
+    quiet: <T, A>(mutationFn: (parts: T) => Promise<A>, show: (saved: A) => void) => ({
+      mutationFn,
+      onSuccess: async (saved: A) => {
+        await client.cancelQueries({ queryKey: ['groups'] });
+        show(saved);
+        void onSuccess();
+      },
+    }),
   };
 }
 
@@ -93,8 +106,15 @@ export function useCategoryWrites() {
       },
     }),
     change: useMutation(
-      quiet(({ id, ...body }: WithId<typeof groups.updateCategory>) =>
-        call(groups.updateCategory, { params: { id }, body }),
+      quiet(
+        ({ id, ...body }: WithId<typeof groups.updateCategory>) =>
+          call(groups.updateCategory, { params: { id }, body }),
+        (saved) =>
+          client.setQueryData(
+            ['groups', 'category', saved.id],
+            (now: AnswerOf<typeof groups.category> | undefined) =>
+              now && { ...now, category: { ...now.category, ...saved } },
+          ),
       ),
     ),
     merge: useMutation(
@@ -117,14 +137,17 @@ export function useCategoryWrites() {
 
 export function useCollectionWrites() {
   const { told, quiet } = useWrites();
+  const client = useQueryClient();
   const { groups } = routes;
   return {
     create: useMutation(
       told((body: BodyInput<typeof groups.createCollection>) => call(groups.createCollection, { body })),
     ),
     change: useMutation(
-      quiet(({ id, ...body }: WithId<typeof groups.updateCollection>) =>
-        call(groups.updateCollection, { params: { id }, body }),
+      quiet(
+        ({ id, ...body }: WithId<typeof groups.updateCollection>) =>
+          call(groups.updateCollection, { params: { id }, body }),
+        (saved) => client.setQueryData(['groups', 'shelf', saved.id, WHOLE], saved),
       ),
     ),
     arrange: useMutation(told((ids: string[]) => call(groups.orderCollections, { body: { ids } }))),
@@ -145,14 +168,23 @@ export function useCollectionWrites() {
 
 export function useNamedWrites(kind: NamedKind) {
   const { told, quiet } = useWrites();
+  const client = useQueryClient();
   const { groups } = routes;
   return {
     create: useMutation(
       told((name: string) => call(kind === 'brand' ? groups.createBrand : groups.createTag, { body: { name } })),
     ),
     change: useMutation(
-      quiet(({ id, ...body }: WithId<typeof groups.updateNamed>) =>
-        call(groups.updateNamed, { params: { kind, id }, body }),
+      quiet(
+        ({ id, ...body }: WithId<typeof groups.updateNamed>) =>
+          call(groups.updateNamed, { params: { kind, id }, body }),
+        (saved) =>
+          client.setQueryData(['groups'], (now: Overview | undefined) => {
+            const list = kind === 'brand' ? 'brands' : 'tags';
+            return (
+              now && { ...now, [list]: now[list].map((row) => (row.id === saved.id ? { ...row, ...saved } : row)) }
+            );
+          }),
       ),
     ),
     merge: useMutation(
@@ -170,8 +202,10 @@ export function useShelfOrder(id: string, limit: number) {
   const { quiet, written } = useWrites();
   const key = ['groups', 'shelf', id, limit];
   return useMutation({
-    ...quiet(({ picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) =>
-      call(routes.groups.updateCollection, { params: { id }, body: { picked, pins } }),
+    ...quiet(
+      ({ picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) =>
+        call(routes.groups.updateCollection, { params: { id }, body: { picked, pins } }),
+      (saved) => client.setQueryData(key, { ...saved, goods: saved.goods.slice(0, limit) }),
     ),
     onMutate: async ({ ids, picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) => {
       await client.cancelQueries({ queryKey: key });

@@ -1,11 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { routes } from '../../contract';
-import type { BodyInput } from '../../contract/route';
+import type { AnswerOf, BodyInput } from '../../contract/route';
 import { call } from '../api';
 
 export type WantedPage = BodyInput<typeof routes.shopfront.updatePage>;
 export type WantedSection = NonNullable<WantedPage['sections']>[number];
 export type WantedMenu = BodyInput<typeof routes.shopfront.setMenu>;
+
+type Pages = AnswerOf<typeof routes.shopfront.pages>;
 
 export function useSettings() {
   return useQuery({ queryKey: ['settings'], queryFn: () => call(routes.shopfront.settings) });
@@ -30,7 +32,16 @@ export function useShopfrontWrites() {
     updatePage: useMutation({
       mutationFn: ({ id, ...body }: { id: string } & WantedPage) =>
         call(routes.shopfront.updatePage, { params: { id }, body }),
-      onSuccess: refreshPages,
+      // Shown at once as it was saved: a read that is still on its way would bring the old state back for a moment.
+      onSuccess: async (page) => {
+        await client.cancelQueries({ queryKey: ['pages'] });
+        client.setQueryData(
+          ['pages'],
+          (now: Pages | undefined) =>
+            now && { ...now, pages: now.pages.map((each) => (each.id === page.id ? page : each)) },
+        );
+        void refreshPages();
+      },
     }),
     deletePage: useMutation({
       mutationFn: (id: string) => call(routes.shopfront.deletePage, { params: { id } }),
