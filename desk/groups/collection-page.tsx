@@ -127,7 +127,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
     <div className="flex min-w-0 flex-1 flex-col">
       <Head shelf={shelf} editor={editor} />
       <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
-        <div className="w-[392px] shrink-0 overflow-y-auto border-r border-line bg-edge/50 p-3.5 max-md:w-auto max-md:overflow-visible">
+        <div className="w-[392px] max-xl:w-[336px] shrink-0 overflow-y-auto border-r border-line bg-edge/50 p-3.5 max-md:w-auto max-md:overflow-visible">
           {isRule && (
             <>
               <RuleField

@@ -83,7 +83,7 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
   );
   return (
     <section
-      className="sheet flex w-[360px] shrink-0 flex-col gap-3 self-start overflow-y-auto p-3.5"
+      className="sheet flex max-h-full w-[360px] shrink-0 flex-col gap-3 self-start overflow-y-auto p-3.5 @max-[600px]:w-full"
       aria-label={row.name}
     >
       <div className="flex items-center gap-2">
@@ -214,8 +214,13 @@ export function NamedPage({ kind }: { kind: NamedKind }) {
           {count(list.length)} {list.length === 1 ? one : many}
         </span>
       </div>
-      <div className="flex min-h-0 flex-1 gap-3 px-4 pb-4">
-        <ul className="sheet min-w-0 flex-1 self-start overflow-y-auto py-1 max-h-full">
+      <div className="@container flex min-h-0 flex-1 gap-3 px-4 pb-4">
+        <ul
+          className={clsx(
+            'sheet min-w-0 flex-1 self-start overflow-y-auto py-1 max-h-full',
+            open && '@max-[600px]:hidden',
+          )}
+        >
           {isAdding && (
             <li className="px-2.5 py-1">
               <NameLine
