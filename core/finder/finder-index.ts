@@ -184,7 +184,7 @@ export class FinderIndex {
     return products;
   }
 
-  /** Of `among`, the slots whose number lies between the ends, both included, put into `set`. */
+  /** Of `among`, the slots whose number lies between the ends, both included, put into `set`, which may be `among` itself. */
   whereNumber(
     column: Float64Array | Int32Array,
     low: number,
@@ -222,12 +222,11 @@ export class FinderIndex {
     return set.toArray().sort((a, b) => ranks[a]! - ranks[b]!);
   }
 
-  /** Of `among`, the products whose text of this name passes the test once folded. */
-  whereText(name: string, test: (folded: string) => boolean, among = this.alive): Bitset {
+  /** Keeps of `own` the products whose text of this name passes the test once folded. */
+  keepText(own: Bitset, name: string, test: (folded: string) => boolean): Bitset {
     const { source } = this;
-    if (name === 'title') return among.clone().keep((slot) => test(this.#titles[slot]!));
-    if (!source) return new Bitset(among.size);
-    return among.clone().keep((slot) => test(fold(source.text(this.id(slot), name))));
+    if (name === 'title') return own.keep((slot) => test(this.#titles[slot]!));
+    return source ? own.keep((slot) => test(fold(source.text(this.id(slot), name)))) : own.clear();
   }
 
   /** All slots by a product column; those without a number come last, equal ones stand as in the order `tie`. O(n log n). */

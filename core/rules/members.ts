@@ -2,7 +2,15 @@ import { Bitset } from '../finder/bitset';
 import type { FinderIndex } from '../finder/finder-index';
 import { spanOf, textTest, type Span } from './condition';
 import { WORDLESS, type Field, type FieldRegistry } from './field';
-import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from './rule';
+import {
+  isCondition,
+  isVariantGroup,
+  type Condition,
+  type Match,
+  type Rule,
+  type RuleNode,
+  type VariantGroup,
+} from './rule';
 
 /** Columns hold whole numbers (or Infinity), so an open end is a closed one at the next whole number. */
 export function closedSpan({ low, high, lowOpen, highOpen }: Span): { low: number; high: number } {
@@ -38,45 +46,46 @@ function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset
   }
 }
 
-/** Of `among`, products or variants, those for which a condition on a field holds. */
-function conditionSet(
+/** Keeps of `own`, which holds products or variants, those for which a condition on a field holds. */
+function narrowByField(
+  own: Bitset,
   index: FinderIndex,
   field: Field,
   condition: Condition,
   now: number,
   onVariant: boolean,
-  among: Bitset,
-): Bitset {
-  if (condition.is === 'filled') return filledSet(index, field, onVariant).and(among);
+): void {
+  if (condition.is === 'filled') return void own.and(filledSet(index, field, onVariant));
   if (condition.is === 'empty')
-    return field.type === 'yesNo' ? new Bitset(among.size) : among.clone().andNot(filledSet(index, field, onVariant));
+    return void (field.type === 'yesNo' ? own.clear() : own.andNot(filledSet(index, field, onVariant)));
+  const posting = (value: string) =>
+    field.setOf
+      ? field.setOf(value)
+      : onVariant
+        ? index.variantPosting(field.key, value)
+        : index.posting(field.key, value);
   switch (field.type) {
     case 'choice': {
       const wanted = Array.isArray(condition.value) ? (condition.value as string[]) : [];
-      const set = new Bitset(among.size);
-      for (const value of wanted) {
-        const posting = field.setOf
-          ? field.setOf(value)
-          : onVariant
-            ? index.variantPosting(field.key, value)
-            : index.posting(field.key, value);
-        if (posting) set.or(posting);
-      }
-      return condition.is === 'noneOf' ? among.clone().andNot(set) : set.and(among);
+      const sets = wanted.flatMap((value) => posting(value) ?? []);
+      if (condition.is === 'noneOf') for (const set of sets) own.andNot(set);
+      else if (sets.length === 1) own.and(sets[0]!);
+      else own.and(sets.reduce((some, set) => some.or(set), new Bitset(own.size)));
+      return;
     }
     case 'yesNo': {
-      const yes = onVariant ? index.variantPosting(field.key, 'yes') : index.posting(field.key, 'yes');
-      if (condition.is !== 'yes') return yes ? among.clone().andNot(yes) : among.clone();
-      return yes ? among.clone().and(yes) : new Bitset(among.size);
+      const yes = posting('yes');
+      if (condition.is !== 'yes') return void (yes && own.andNot(yes));
+      return void (yes ? own.and(yes) : own.clear());
     }
     case 'text':
-      return index.whereText(field.key, textTest(condition), among);
+      return void index.keepText(own, field.key, textTest(condition));
     default: {
       const span = spanOf(condition, now);
-      if (!span) return new Bitset(among.size);
+      if (!span) return void own.clear();
       const column = onVariant ? index.variantColumn(field.key) : index.column(field.key);
       const { low, high } = closedSpan(span);
-      return index.whereNumber(column, low, high, among);
+      index.whereNumber(column, low, high, own, own);
     }
   }
 }
@@ -88,54 +97,68 @@ function costOf(node: RuleNode, fields: FieldRegistry): number {
   return type === 'text' ? 2 : type === 'choice' || type === 'yesNo' ? 0 : 1;
 }
 
-type SetOf<T> = (node: T, among: Bitset) => Bitset;
+type Narrow<T> = (node: T, own: Bitset) => void;
 
 /**
- * Of `among`, those that meet a group. Where all must hold each part is asked only of those that are left, the cheap parts
- * first: what is dear is then asked of few.
+ * Keeps of `own` those that meet a group. Where all must hold each part is asked only of those that are left, the cheap parts
+ * first: what is dear is then asked of few, and no further set is made.
  */
-function groupSet<T extends RuleNode>(
+function narrowByGroup<T extends RuleNode>(
+  own: Bitset,
   match: Match,
   of: readonly T[],
   fields: FieldRegistry,
-  among: Bitset,
-  setOf: SetOf<T>,
-): Bitset {
-  if (of.length === 0) return new Bitset(among.size);
+  narrow: Narrow<T>,
+): void {
+  if (of.length === 0) return void own.clear();
   if (match === 'all') {
-    let left = among;
-    for (const node of [...of].sort((a, b) => costOf(a, fields) - costOf(b, fields))) left = setOf(node, left);
-    return left;
+    for (const node of [...of].sort((a, b) => costOf(a, fields) - costOf(b, fields))) narrow(node, own);
+    return;
   }
-  const some = setOf(of[0]!, among);
-  for (const node of of.slice(1)) some.or(setOf(node, among));
-  return match === 'none' ? among.clone().andNot(some) : some;
+  const some = new Bitset(own.size);
+  for (const node of of) {
+    const set = own.clone();
+    narrow(node, set);
+    some.or(set);
+  }
+  if (match === 'none') own.andNot(some);
+  else own.and(some);
 }
 
-function oneSet(
+function narrowByCondition(
+  own: Bitset,
   condition: Condition,
   index: FinderIndex,
   fields: FieldRegistry,
   now: number,
   onVariant: boolean,
-  among: Bitset,
-): Bitset {
+): void {
   const field = fields.get(condition.field);
-  if (!field || (onVariant && !field.readVariant)) return new Bitset(among.size);
-  return conditionSet(index, field, condition, now, onVariant, among);
+  if (!field || (onVariant && !field.readVariant)) own.clear();
+  else narrowByField(own, index, field, condition, now, onVariant);
 }
 
-/** The variants for which all conditions hold. */
-export function variantsWhere(
-  conditions: readonly Condition[],
+/** The variants that meet a group of conditions. */
+function variantsOf(
+  { match, of }: Pick<VariantGroup, 'match' | 'of'>,
   index: FinderIndex,
   fields: FieldRegistry,
   now: number,
 ): Bitset {
-  return groupSet('all', conditions, fields, index.aliveVariants, (condition, among) =>
-    oneSet(condition, index, fields, now, true, among),
+  const own = index.aliveVariants.clone();
+  narrowByGroup(own, match, of, fields, (condition, set) =>
+    narrowByCondition(set, condition, index, fields, now, true),
   );
+  return own;
 }
+
+/** The variants for which all conditions hold. */
+export const variantsWhere = (
+  conditions: readonly Condition[],
+  index: FinderIndex,
+  fields: FieldRegistry,
+  now: number,
+): Bitset => variantsOf({ match: 'all', of: [...conditions] }, index, fields, now);
 
 /**
  * The products that a rule takes in at `now` (seconds since 1970), as a set of index slots; of those in `within` when it is
@@ -149,16 +172,16 @@ export function membersOf(
   now: number,
   within = index.alive,
 ): Bitset {
-  const set: SetOf<RuleNode> = (node, among) => {
-    if (isCondition(node)) return oneSet(node, index, fields, now, false, among);
-    if (!isVariantGroup(node)) return groupSet(node.match, node.of, fields, among, set);
-    if (node.of.length === 0) return new Bitset(among.size);
-    const variants = groupSet(node.match, node.of, fields, index.aliveVariants, (condition, of) =>
-      oneSet(condition, index, fields, now, true, of),
-    );
-    if (node.variants === 'some') return index.productsOf(variants).and(among);
+  const narrow: Narrow<RuleNode> = (node, own) => {
+    if (isCondition(node)) return narrowByCondition(own, node, index, fields, now, false);
+    if (!isVariantGroup(node)) return narrowByGroup(own, node.match, node.of, fields, narrow);
+    if (node.of.length === 0) return void own.clear();
+    const variants = variantsOf(node, index, fields, now);
+    if (node.variants === 'some') return void own.and(index.productsOf(variants));
     const others = index.productsOf(index.aliveVariants.clone().andNot(variants));
-    return index.productsOf(index.aliveVariants).andNot(others).and(among);
+    own.and(index.productsOf(index.aliveVariants)).andNot(others);
   };
-  return set(rule, within);
+  const members = within.clone();
+  narrow(rule, members);
+  return members;
 }
