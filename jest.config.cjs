@@ -1,4 +1,6 @@
 module.exports = {
+  // A busy machine may take long over 40 MB; what hangs is still found.
+  testTimeout: 60_000,
   testEnvironment: 'node',
   roots: [
     '<rootDir>/core',
