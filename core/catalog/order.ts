@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-export const orderKeySchema = z.strictObject({
+const orderKeySchema = z.strictObject({
   /** "title", "created", "featured", or the key of a field of numbers, such as "margin" */
   by: z.string().min(1).max(80),
   down: z.boolean(),

@@ -41,10 +41,6 @@ export function spanOf(condition: Condition, now: number): Span | undefined {
   }
 }
 
-export function inSpan(span: Span, x: number): boolean {
-  return (span.lowOpen ? x > span.low : x >= span.low) && (span.highOpen ? x < span.high : x <= span.high);
-}
-
 /** The test that a text condition makes on an already folded text. */
 export function textTest(condition: Condition): (folded: string) => boolean {
   const wanted = fold(String(condition.value ?? '')).trim();
@@ -62,7 +58,8 @@ function isFilled(actual: readonly string[] | number | string | boolean): boolea
 
 type Actual = ReturnType<Field['read']>;
 
-const inOpenSpan = ({ low, high, lowOpen, highOpen }: Span) =>
+/** The test whether a number lies in a span. */
+const testOfSpan = ({ low, high, lowOpen, highOpen }: Span) =>
   lowOpen
     ? highOpen
       ? (x: number) => x > low && x < high
@@ -95,11 +92,11 @@ export function conditionTest(
       if (is === 'inLast')
         return (actual, now) => {
           const span = spanOf(condition, now);
-          return span !== undefined && inSpan(span, actual as number);
+          return span !== undefined && testOfSpan(span)(actual as number);
         };
       const span = spanOf(condition, 0);
       if (!span) return () => false;
-      const isIn = inOpenSpan(span);
+      const isIn = testOfSpan(span);
       return (actual) => isIn(actual as number);
     }
   }

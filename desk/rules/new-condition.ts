@@ -2,7 +2,7 @@ import type { RuleField } from '../../contract/rule-field';
 import type { Condition, Operator } from '../../core/rules/rule';
 
 /** What a comparison begins with. */
-export function firstValue(field: RuleField, is: Operator): Condition['value'] {
+function firstValue(field: RuleField, is: Operator): Condition['value'] {
   if (field.type === 'yesNo' || is === 'filled' || is === 'empty') return null;
   if (field.type === 'choice') return [];
   if (field.type === 'text') return '';
