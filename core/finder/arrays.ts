@@ -18,10 +18,22 @@ export class MetIds {
     if (this.length === this.ids.length) this.ids = grow(this.ids, this.length * 2, Uint32Array);
     this.ids[this.length++] = id;
   }
+
+  /** Puts those of equal key side by side, the lowest key first. For few ids that mostly are so already. */
+  sortBy(keys: Uint16Array): void {
+    const { ids } = this;
+    for (let i = 1; i < this.length; i++) {
+      const id = ids[i]!;
+      const key = keys[id]!;
+      let at = i;
+      for (; at > 0 && keys[ids[at - 1]!]! > key; at--) ids[at] = ids[at - 1]!;
+      ids[at] = id;
+    }
+  }
 }
 
 /** A copy with room for at least `size` numbers. */
-export function grow<T extends Uint32Array | Int32Array | Float64Array>(
+export function grow<T extends Uint32Array | Uint16Array | Int32Array | Float64Array>(
   array: T,
   size: number,
   make: new (size: number) => T,

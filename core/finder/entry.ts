@@ -1,6 +1,6 @@
 import type { WeightedText } from './text-index';
 
-/** Facet values of a product or a variant: pairs of facet key and value key. */
+/** Facet values of a product or a variant: pairs of facet key and value key. A facet is of the one or of the other. */
 export type FacetValues = readonly (readonly [facet: string, value: string])[];
 
 /** One product as the finder keeps it. Column and facet names are the caller's; the finder knows no trade words. */
@@ -39,6 +39,8 @@ export interface FinderSource {
 
 /** What an index is told when it is made. */
 export interface FinderShape {
+  /** facet of products: those that share its values get neighbouring slots when an index is loaded, and are read faster */
+  near: string;
   columns: readonly string[];
   variantColumns: readonly string[];
   sorts: readonly SortKey[];

@@ -2,20 +2,13 @@ import { Bitset, popcount } from './bitset';
 import { fold } from '../catalog/identity';
 import type { FinderEntry, FinderShape, FinderSource, SortKey } from './entry';
 import { grow, MetIds } from './arrays';
+import { Facets, type Facet } from './facets';
 import { IdLists } from './id-lists';
 import { Scratch } from './scratch';
+import { sideBySide } from './side-by-side';
 import { compareTexts, sortedBy } from './slot-sort';
 import { SortedOrder } from './sorted-order';
 import { TextIndex } from './text-index';
-
-interface FacetValue {
-  facet: string;
-  value: string;
-  /** products that have the value, themselves or through a variant */
-  products: Bitset;
-  /** variants that have it; undefined while only products do */
-  variants: Bitset | undefined;
-}
 
 /** Numbers by slot; the array is another one after growing. Variants are many, so theirs take half the room. */
 interface Column<T extends Float64Array | Int32Array = Float64Array> {
@@ -47,12 +40,8 @@ export class FinderIndex {
   readonly #derived = new Set<string>();
   readonly #variantColumns: Map<string, Column<Int32Array>>;
   readonly #orders = new Map<string, SortedOrder>();
-  readonly #valueIds = new Map<string, Map<string, number>>();
-  #lastFacet = '';
-  #lastValues: Map<string, number> | undefined;
-  readonly facetValues: FacetValue[] = [];
-  /** how many products have each facet value */
-  totals = new Uint32Array(256);
+  facets = new Facets();
+  /** value ids of a product: its own, those of one facet side by side, then, from the mark on, those of its variants */
   valuesOf = new IdLists(16);
   variantValuesOf = new IdLists(16);
   #variantStart = new Uint32Array(64);
@@ -85,9 +74,7 @@ export class FinderIndex {
     let bytes = this.text.bytes + this.valuesOf.bytes + this.variantValuesOf.bytes + this.variantProduct.byteLength;
     for (const column of [...this.#columns.values(), ...this.#variantColumns.values()]) bytes += column.at.byteLength;
     for (const order of this.#orders.values()) bytes += order.bytes;
-    for (const value of this.facetValues)
-      bytes += value.products.words.byteLength + (value.variants?.words.byteLength ?? 0);
-    return bytes;
+    return bytes + this.facets.bytes;
   }
 
   slot(id: string): number | undefined {
@@ -147,23 +134,16 @@ export class FinderIndex {
     return this.column(this.shape.sorts.find((sort) => sort.key === key)!.by);
   }
 
-  valueId(facet: string, value: string): number | undefined {
-    return this.#valueIds.get(facet)?.get(value);
-  }
-
-  /** Value → value id of a facet, in the order in which the values were first met. */
-  facet(facet: string): ReadonlyMap<string, number> | undefined {
-    return this.#valueIds.get(facet);
+  facet(name: string): Facet | undefined {
+    return this.facets.facet(name);
   }
 
   posting(facet: string, value: string): Bitset | undefined {
-    const id = this.valueId(facet, value);
-    return id === undefined ? undefined : this.facetValues[id]!.products;
+    return this.facets.find(facet, value)?.products;
   }
 
   variantPosting(facet: string, value: string): Bitset | undefined {
-    const id = this.valueId(facet, value);
-    return id === undefined ? undefined : this.facetValues[id]!.variants;
+    return this.facets.find(facet, value)?.variants;
   }
 
   /** The products that own at least one of these variants, put into `products`. */
@@ -244,8 +224,9 @@ export class FinderIndex {
   }
 
   /** Fills an index that is still empty. O(n log n) for the orders, linear for the rest. */
-  load(entries: readonly FinderEntry[]): void {
+  load(all: readonly FinderEntry[]): void {
     if (this.size > 0) throw new Error('Only an empty index can be loaded.');
+    const entries = sideBySide(all, this.shape.near);
     this.#reserve(entries.length);
     this.#reserveVariants(entries.reduce((sum, entry) => sum + entry.variants.length, 0));
     const slots = entries.map((entry) => this.#place(entry, this.#takeSlot(entry.id)));
@@ -261,7 +242,7 @@ export class FinderIndex {
     copy.text = this.text.copy();
     copy.alive = this.alive.clone();
     copy.aliveVariants = this.aliveVariants.clone();
-    copy.totals = this.totals.slice();
+    copy.facets = this.facets.copy();
     copy.valuesOf = this.valuesOf.copy();
     copy.variantValuesOf = this.variantValuesOf.copy();
     copy.#variantStart = this.#variantStart.slice();
@@ -278,9 +259,6 @@ export class FinderIndex {
     for (const [name, column] of this.#columns) copy.#column(name).at = column.at.slice();
     if (source) for (const name of this.#derived) copy.#derived.add(name);
     for (const [name, column] of this.#variantColumns) copy.#variantColumns.get(name)!.at = column.at.slice();
-    for (const [facet, values] of this.#valueIds) copy.#valueIds.set(facet, new Map(values));
-    for (const { facet, value, products, variants } of this.facetValues)
-      copy.facetValues.push({ facet, value, products: products.clone(), variants: variants?.clone() });
     for (const [key, order] of this.#orders) copy.#orders.get(key)!.load(order.slots());
     return copy;
   }
@@ -319,13 +297,13 @@ export class FinderIndex {
   /** Takes the facet values and the variants of a slot out. */
   #clearValues(slot: number): void {
     for (const valueId of this.valuesOf.get(slot)) {
-      this.facetValues[valueId]!.products.delete(slot);
-      this.totals[valueId]!--;
+      this.facets.values[valueId]!.products.delete(slot);
+      this.facets.totals[valueId]!--;
     }
     this.valuesOf.set(slot, []);
     const [start, count] = [this.#variantStart[slot]!, this.#variantCount[slot]!];
     for (let variant = start; variant < start + count; variant++) {
-      for (const valueId of this.variantValuesOf.get(variant)) this.facetValues[valueId]!.variants!.delete(variant);
+      for (const valueId of this.variantValuesOf.get(variant)) this.facets.values[valueId]!.variants!.delete(variant);
       this.variantValuesOf.set(variant, []);
       this.aliveVariants.delete(variant);
     }
@@ -383,17 +361,20 @@ export class FinderIndex {
     for (const [name, column] of this.#columns)
       column.at[slot] = this.#derived.has(name) ? this.source!.number(entry.id, name) : (entry.numbers[name] ?? NaN);
     for (const name in entry.numbers) if (!this.#columns.has(name)) this.#column(name).at[slot] = entry.numbers[name]!;
+    const { facets } = this;
     const met = this.#productMet.empty();
-    for (const [facet, value] of entry.values) met.add(this.#valueIdFor(facet, value));
+    for (const [facet, value] of entry.values) met.add(facets.idOf(facet, value, false, this.alive.size));
+    met.sortBy(facets.facetOf);
+    const own = met.length;
     this.#placeVariants(slot, entry);
     for (let i = 0; i < met.length; i++) {
       const id = met.ids[i]!;
-      const posting = this.facetValues[id]!;
+      const posting = facets.values[id]!;
       if (slot >= posting.products.size) posting.products = posting.products.sized(this.alive.size);
       posting.products.add(slot);
-      this.totals[id]!++;
+      facets.totals[id]!++;
     }
-    this.valuesOf.set(slot, met.ids, met.length);
+    this.valuesOf.set(slot, met.ids, met.length, own);
     return slot;
   }
 
@@ -402,7 +383,7 @@ export class FinderIndex {
     const start = this.#takeVariantRun(count);
     this.#variantStart[slot] = start;
     this.#variantCount[slot] = count;
-    const { variantProduct, aliveVariants } = this;
+    const { variantProduct, aliveVariants, facets } = this;
     // Plain loops: filling an index comes through here for every value of every variant.
     for (let i = 0; i < count; i++) {
       const variant = entry.variants[i]!;
@@ -415,32 +396,16 @@ export class FinderIndex {
       const met = this.#variantMet.empty();
       const { values } = variant;
       for (let v = 0; v < values.length; v++) {
-        const id = this.#valueIdFor(values[v]![0], values[v]![1]);
+        const id = facets.idOf(values[v]![0], values[v]![1], true, this.alive.size);
         met.add(id);
         this.#productMet.add(id);
-        const posting = this.facetValues[id]!;
+        const posting = facets.values[id]!;
         if (!posting.variants || at >= posting.variants.size)
           posting.variants = posting.variants?.sized(aliveVariants.size) ?? new Bitset(aliveVariants.size);
         posting.variants.add(at);
       }
       this.variantValuesOf.set(at, met.ids, met.length);
     }
-  }
-
-  #valueIdFor(facet: string, value: string): number {
-    // Values of one facet mostly come one after the other.
-    let values = facet === this.#lastFacet ? this.#lastValues : this.#valueIds.get(facet);
-    if (!values) this.#valueIds.set(facet, (values = new Map()));
-    this.#lastFacet = facet;
-    this.#lastValues = values;
-    let id = values.get(value);
-    if (id === undefined) {
-      id = this.facetValues.length;
-      values.set(value, id);
-      this.facetValues.push({ facet, value, products: new Bitset(this.alive.size), variants: undefined });
-      if (id >= this.totals.length) this.totals = grow(this.totals, Math.ceil(id * 1.25) + 1, Uint32Array);
-    }
-    return id;
   }
 
   #column(name: string): Column {

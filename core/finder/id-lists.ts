@@ -9,11 +9,11 @@ const LONGEST = 0xffff;
 /**
  * For each row a short list of numbers, all in one typed array (compressed sparse rows). A list that outgrows its place
  * moves to the end; the space it leaves is won back when half of the array is waste. Numbers are kept in `bits` bits,
- * and all in 32 from the first on that needs more.
+ * and all in 32 from the first on that needs more. A list may have a mark, a place that parts it in two.
  */
 export class IdLists {
-  #start = new Uint32Array(64);
-  #length = new Uint16Array(64);
+  /** two numbers a row, side by side as they are read together: where its list starts; its length and, above it, its mark */
+  #rows = new Uint32Array(128);
   /** room of the lists that have more of it than they fill; of the others, it is their length */
   readonly #room = new Map<number, number>();
   #bits: 8 | 16 | 32;
@@ -28,8 +28,7 @@ export class IdLists {
 
   copy(): IdLists {
     const copy = new IdLists(this.#bits);
-    copy.#start = this.#start.slice();
-    copy.#length = this.#length.slice();
+    copy.#rows = this.#rows.slice();
     for (const [row, room] of this.#room) copy.#room.set(row, room);
     copy.#pool = this.#pool.slice();
     copy.#end = this.#end;
@@ -38,7 +37,15 @@ export class IdLists {
   }
 
   get bytes(): number {
-    return this.#pool.byteLength + this.#start.byteLength + this.#length.byteLength;
+    return this.#pool.byteLength + this.#rows.byteLength;
+  }
+
+  /**
+   * For loops over many rows: the list of row r begins at `rows[2r]` of the pool; `rows[2r + 1]` holds its length in the
+   * lower 16 bits, its mark in the upper ones.
+   */
+  get rows(): Uint32Array {
+    return this.#rows;
   }
 
   get pool(): Pool {
@@ -46,11 +53,11 @@ export class IdLists {
   }
 
   start(row: number): number {
-    return this.#start[row] ?? 0;
+    return this.#rows[row * 2] ?? 0;
   }
 
   length(row: number): number {
-    return this.#length[row] ?? 0;
+    return (this.#rows[row * 2 + 1] ?? 0) & LONGEST;
   }
 
   get(row: number): Pool {
@@ -58,21 +65,21 @@ export class IdLists {
     return this.#pool.subarray(start, start + this.length(row));
   }
 
-  /** Makes the first `length` of `ids` the list of a row. */
-  set(row: number, ids: ArrayLike<number>, length = ids.length): void {
+  /** Makes the first `length` of `ids` the list of a row, with a mark at `mark`. */
+  set(row: number, ids: ArrayLike<number>, length = ids.length, mark = 0): void {
     if (length > LONGEST) throw new RangeError(`A list can hold ${LONGEST} numbers, not ${length}.`);
-    if (row >= this.#start.length) this.#resizeRows(Math.max(row + 1, Math.ceil(this.#start.length * 1.2)));
-    const room = this.#room.get(row) ?? this.#length[row]!;
+    if (row * 2 >= this.#rows.length) this.#resizeRows(Math.max(row + 1, Math.ceil(this.#rows.length * 0.6)));
+    const room = this.#room.get(row) ?? this.length(row);
     if (length > room) {
       this.#waste += room;
       this.#room.delete(row);
       if (this.#waste > this.#pool.length / 2) {
-        this.#length[row] = 0;
+        this.#rows[row * 2 + 1] = 0;
         this.#compact();
       }
       if (this.#end + length > this.#pool.length)
         this.#resizePool(Math.max(this.#end + length, Math.ceil(this.#pool.length * 1.2)));
-      this.#start[row] = this.#end;
+      this.#rows[row * 2] = this.#end;
       this.#end += length;
     } else if (length < room) this.#room.set(row, room);
     else this.#room.delete(row);
@@ -81,10 +88,10 @@ export class IdLists {
       for (let i = 0; i < length; i++) bits |= ids[i]!;
       if (bits >>> this.#bits !== 0) this.#widen();
     }
-    const start = this.#start[row]!;
+    const start = this.start(row);
     const pool = this.#pool;
     for (let i = 0; i < length; i++) pool[start + i] = ids[i]!;
-    this.#length[row] = length;
+    this.#rows[row * 2 + 1] = (mark << 16) | length;
   }
 
   /** Gives back the room beyond `rows` rows and what they hold, but for a little spare. For after filling. */
@@ -99,12 +106,9 @@ export class IdLists {
   }
 
   #resizeRows(rows: number): void {
-    const resized = <T extends Uint16Array | Uint32Array>(old: T, next: T): T => {
-      next.set(old.length > rows ? old.subarray(0, rows) : old);
-      return next;
-    };
-    this.#start = resized(this.#start, new Uint32Array(rows));
-    this.#length = resized(this.#length, new Uint16Array(rows));
+    const next = new Uint32Array(rows * 2);
+    next.set(this.#rows.length > next.length ? this.#rows.subarray(0, next.length) : this.#rows);
+    this.#rows = next;
   }
 
   #resizePool(size: number): void {
@@ -116,11 +120,11 @@ export class IdLists {
   #compact(): void {
     const next = poolOf(this.#bits, this.#pool.length);
     let end = 0;
-    for (let row = 0; row < this.#start.length; row++) {
-      const length = this.#length[row]!;
-      next.set(this.#pool.subarray(this.#start[row]!, this.#start[row]! + length), end);
-      this.#start[row] = end;
-      end += length;
+    for (let row = 0; row * 2 < this.#rows.length; row++) {
+      const list = this.get(row);
+      next.set(list, end);
+      this.#rows[row * 2] = end;
+      end += list.length;
     }
     this.#room.clear();
     this.#pool = next;

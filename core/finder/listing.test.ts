@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { finderShape } from '../placement/facts';
-import { brands, colours, entryArbitrary, queryText, sizes } from '../testing/arbitrary';
+import { brands, colours, entryArbitrary, queryText, sizes, tags } from '../testing/arbitrary';
 import { referenceListing } from '../testing/reference-listing';
 import type { FinderEntry } from './entry';
 import { FinderIndex } from './finder-index';
@@ -27,6 +27,7 @@ const query = fc.record({
   choices: fc
     .tuple(
       fc.option(choice('brand', brands, false)),
+      fc.option(choice('tag', tags, false)),
       fc.option(choice('colour', colours, true)),
       fc.option(choice('size', sizes, true)),
       fc.option(choice('available', ['in'], true)),
@@ -42,7 +43,7 @@ const query = fc.record({
   tieOrder: fc.constant('newest'),
   offset: fc.integer({ min: 0, max: 4 }),
   limit: fc.integer({ min: 0, max: 6 }),
-  count: fc.constant(['brand', 'colour', 'size', 'available']),
+  count: fc.constant(['brand', 'tag', 'colour', 'size', 'available']),
   extent: fc.constant(['price']),
   spans: fc.oneof(
     fc.constant([]),
@@ -63,7 +64,9 @@ function answer(index: FinderIndex, asked: Asked) {
   const counts = new Map(
     [...result.counts].map(([facet, of]) => [
       facet,
-      new Map([...(index.facet(facet) ?? [])].flatMap(([value, id]) => (of[id] ? [[value, of[id]!] as const] : []))),
+      new Map(
+        [...(index.facet(facet)?.values ?? [])].flatMap(([value, id]) => (of[id] ? [[value, of[id]!] as const] : [])),
+      ),
     ]),
   );
   return { total: result.total, ids: result.slots.map((slot) => index.id(slot)), counts, extents: result.extents };
@@ -141,8 +144,8 @@ test('taking everything out leaves no posting, total or word behind', () => {
       const index = built(all);
       for (const entry of all) index.remove(entry.id);
       expect(index.alive.count() + index.aliveVariants.count() + index.text.wordCount).toBe(0);
-      expect(index.totals.every((total) => total === 0)).toBe(true);
-      expect(index.facetValues.every((value) => value.products.count() === 0 && !value.variants?.count())).toBe(true);
+      expect(index.facets.totals.every((total) => total === 0)).toBe(true);
+      expect(index.facets.values.every((value) => value.products.count() === 0 && !value.variants?.count())).toBe(true);
     }),
   );
 });

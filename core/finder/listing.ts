@@ -1,4 +1,5 @@
 import type { Bitset } from './bitset';
+import { countAll, countFacet } from './counting';
 import type { FinderIndex } from './finder-index';
 import type { ChoiceFilter, ProductSpan, Histogram, ListingQuery, ListingResult } from './listing-query';
 
@@ -18,8 +19,8 @@ interface Passing {
 /** So few products that looking at each is quicker than walking an order until one is met. */
 const SPARSE = 500;
 
-/** What walking one product's values costs, in words of a bitset that could be intersected instead. */
-const WALK_COST = 24;
+/** Of fewer than one in so many, the places in an order are looked up and sorted; else the order is walked. */
+const WALK_ORDER = 24;
 
 /** Answers one listing query. Synchronous; cost is that of a few passes over bitsets and over the matching products. */
 export function list(index: FinderIndex, query: ListingQuery): ListingResult {
@@ -70,22 +71,21 @@ class Listing {
   }
 
   run(): ListingResult {
-    const { query } = this;
+    const { index, query } = this;
     const passing = this.#passingWithout(undefined);
     const products = this.#productsWithout(undefined, passing);
     const counts = new Map<string, Uint32Array>();
     const wanted = query.count ?? [];
     const isActive = (facet: string) =>
       this.#products.some((filter) => filter.name === facet) || this.#variants.some((filter) => filter.name === facet);
-    this.#countInto(
-      counts,
-      wanted.filter((facet) => !isActive(facet)),
-      products,
-      passing,
-    );
+    const unasked = wanted.filter((facet) => !isActive(facet));
+    if (unasked.length > 0) {
+      const all = countAll(index, products, passing?.variants);
+      for (const facet of unasked) counts.set(facet, all);
+    }
     for (const facet of wanted.filter(isActive)) {
       const others = this.#passingWithout(facet);
-      counts.set(facet, this.#countFacet(facet, this.#productsWithout(facet, others), others));
+      counts.set(facet, countFacet(index, facet, this.#productsWithout(facet, others), others?.variants));
     }
     const extents = new Map<string, { min: number; max: number } | null>();
     for (const column of query.extent ?? []) {
@@ -143,120 +143,6 @@ class Listing {
     const set = this.index.scratch.copy(this.#base);
     for (const filter of this.#products) if (filter.name !== name) set.and(filter.set);
     return passing ? set.and(passing.products) : set;
-  }
-
-  #countInto(
-    counts: Map<string, Uint32Array>,
-    facets: readonly string[],
-    products: Bitset,
-    passing: Passing | undefined,
-  ): void {
-    if (facets.length === 0) return;
-    const found = this.#countProducts(products);
-    if (passing) this.#countVariants(found, products, passing.variants);
-    for (const facet of facets) counts.set(facet, found);
-  }
-
-  /** Products per value id of one facet only: by walking when few products match, else value by value. */
-  #countFacet(facet: string, products: Bitset, passing: Passing | undefined): Uint32Array {
-    const { index } = this;
-    const values = index.facet(facet);
-    const matching = products.count();
-    // Those that do not match can be walked instead, and taken from the totals.
-    const walkedProducts = passing ? matching : Math.min(matching, index.size - matching);
-    if (walkedProducts * WALK_COST < (values?.size ?? 0) * products.words.length) {
-      const walked = this.#countProducts(products);
-      if (passing) this.#countVariants(walked, products, passing.variants);
-      return walked;
-    }
-    const counts = new Uint32Array(index.facetValues.length);
-    const both = index.scratch.take(index.aliveVariants.size);
-    const owner = index.variantProduct;
-    for (const id of values?.values() ?? []) {
-      const value = index.facetValues[id]!;
-      if (!passing || !value.variants) {
-        counts[id] = value.products.countAnd(products);
-        continue;
-      }
-      let last = -1;
-      let count = 0;
-      both
-        .copyFrom(value.variants)
-        .and(passing.variants)
-        .forEach((variant) => {
-          const product = owner[variant]!;
-          if (product === last) return;
-          last = product;
-          if (products.has(product)) count++;
-        });
-      counts[id] = count;
-    }
-    return counts;
-  }
-
-  /** Products per value id, by walking the matching products, or the others when those are fewer. */
-  #countProducts(products: Bitset): Uint32Array {
-    const { index } = this;
-    const counts = new Uint32Array(index.facetValues.length);
-    const { valuesOf } = index;
-    const { pool } = valuesOf;
-    const isFew = products.count() * 2 <= index.size;
-    const { words } = isFew ? products : index.scratch.copy(index.alive).andNot(products);
-    // Written out, as is the loop below: they are where a listing spends its time.
-    for (let w = 0; w < words.length; w++) {
-      let left = words[w]!;
-      while (left !== 0) {
-        const bit = left & -left;
-        const slot = (w << 5) + 31 - Math.clz32(bit);
-        left ^= bit;
-        const start = valuesOf.start(slot);
-        const end = start + valuesOf.length(slot);
-        for (let i = start; i < end; i++) counts[pool[i]!]!++;
-      }
-    }
-    if (!isFew) for (let id = 0; id < counts.length; id++) counts[id] = index.totals[id]! - counts[id]!;
-    return counts;
-  }
-
-  /**
-   * Makes the counts of variant values exact: a product counts where one passing variant has the value. Counts over
-   * products are right already for those whose variants all pass; only the others are looked at.
-   */
-  #countVariants(counts: Uint32Array, products: Bitset, variants: Bitset): void {
-    const { index } = this;
-    const { variantValuesOf } = index;
-    const { pool } = variantValuesOf;
-    const words = variants.words;
-    const seen = new Int32Array(counts.length).fill(-1);
-    const slots = index.scratch.slots(index.alive.size);
-    const total = products.writeSlots(slots);
-    for (let p = 0; p < total; p++) {
-      const product = slots[p]!;
-      const start = index.variantStart(product);
-      const end = start + index.variantCount(product);
-      let isMixed = false;
-      for (let variant = start; variant < end; variant++)
-        if ((words[variant >>> 5]! & (1 << (variant & 31))) === 0) isMixed = true;
-        else if (isMixed) break;
-      if (!isMixed) continue;
-      for (let variant = start; variant < end; variant++) {
-        if ((words[variant >>> 5]! & (1 << (variant & 31))) === 0) continue;
-        const from = variantValuesOf.start(variant);
-        const to = from + variantValuesOf.length(variant);
-        for (let i = from; i < to; i++) seen[pool[i]!] = product;
-      }
-      for (let variant = start; variant < end; variant++) {
-        if ((words[variant >>> 5]! & (1 << (variant & 31))) !== 0) continue;
-        const from = variantValuesOf.start(variant);
-        const to = from + variantValuesOf.length(variant);
-        for (let i = from; i < to; i++) {
-          const id = pool[i]!;
-          if (seen[id] === product) continue;
-          seen[id] = product;
-          counts[id]!--;
-        }
-      }
-    }
   }
 
   #extent(column: string, products: Bitset, passing: Passing | undefined): { min: number; max: number } | null {
@@ -359,7 +245,7 @@ class Listing {
     if (sort === 'match' && this.#scores) return this.#bestMatches(products, this.#scores, offset, limit);
     const order = index.order(sort);
     if (!order) throw new Error(`There is no order "${sort}".`);
-    if (total * 24 > index.size) return pick(order.length, (place) => order.at(place), products, offset, limit);
+    if (total * WALK_ORDER > index.size) return pick(order.length, (place) => order.at(place), products, offset, limit);
     const ranks = order.ranks(index.alive.size);
     const places = new Uint32Array(total);
     let n = 0;
@@ -381,8 +267,9 @@ class Listing {
     for (let i = 0; i < total; i++) histogram[scores[slots[i]!]!]!++;
     let lowest = highest;
     for (let found = histogram[highest]!; found < needed && lowest > 0;) found += histogram[--lowest]!;
-    // Those above the lowest score of the page are sorted; of those that have it, often very many, the order tells the first.
+    // Those above the lowest score of the page are sorted; of those that have it, when very many, the order tells the first.
     const span = index.alive.size;
+    if (histogram[lowest]! * WALK_ORDER < order.length) lowest--;
     const above: number[] = [];
     for (let i = 0; i < total; i++) {
       const slot = slots[i]!;
@@ -392,7 +279,8 @@ class Listing {
     const sorted = Float64Array.from(above).sort().subarray(offset, needed);
     const page = Array.from(sorted, (key) => order.at(key % span));
     let skip = Math.max(0, offset - above.length);
-    for (let place = 0; place < order.length && page.length < limit; place++) {
+    const left = lowest < 0 || above.length >= needed ? 0 : order.length;
+    for (let place = 0; place < left && page.length < limit; place++) {
       const slot = order.at(place);
       if (scores[slot] === lowest && products.has(slot) && skip-- <= 0) page.push(slot);
     }

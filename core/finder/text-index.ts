@@ -30,7 +30,7 @@ export class TextIndex {
   #vocabulary = new Vocabulary();
   /** number of postings by term id */
   #counts = new Uint32Array(256);
-  /** Many words, such as SKUs, stand in one product only: their posting is here, and spares itself a list. */
+  /** Many words, such as SKUs, stand in one product only: their posting is here, and spares itself a list; 0 for others. */
   #only = new Uint32Array(256);
   /** postings in rising order, of the words that have two or more */
   readonly #lists: (Uint32Array | undefined)[] = [];
@@ -167,22 +167,37 @@ export class TextIndex {
 
   /** Adds the slots that meet one word to `reached`, and its best score in each to `best`. */
   #collect(word: string, reached: Bitset, best: Uint32Array): void {
+    const { ids, isExact, isSlip } = this.#vocabulary.reach(word);
     const bits = reached.words;
-    this.#vocabulary.reach(word, (id, how) => {
-      const closeness = CLOSENESS[how];
-      const list = this.#lists[id];
+    const only = this.#only;
+    for (let i = 0; i < ids.length; i++) {
+      const id = ids[i]!;
+      const closeness = isSlip ? CLOSENESS.slip : isExact && i === 0 ? CLOSENESS.exact : CLOSENESS.prefix;
+      const alone = only[id]!;
+      // Written out twice: a beginning of one or two letters reaches tens of thousands of words that stand alone.
+      if (alone !== 0) {
+        const slot = alone >>> 8;
+        const score = (alone & 0xff) * closeness;
+        const bit = 1 << (slot & 31);
+        const met = bits[slot >>> 5]!;
+        if ((met & bit) === 0) bits[slot >>> 5] = met | bit;
+        else if (score <= best[slot]!) continue;
+        best[slot] = score;
+        continue;
+      }
+      const list = this.#lists[id]!;
       const count = this.#counts[id]!;
       for (let k = 0; k < count; k++) {
-        const found = list ? list[k]! : this.#only[id]!;
+        const found = list[k]!;
         const slot = found >>> 8;
         const score = (found & 0xff) * closeness;
         const bit = 1 << (slot & 31);
-        if ((bits[slot >>> 5]! & bit) === 0) {
-          bits[slot >>> 5]! |= bit;
-          best[slot] = score;
-        } else if (score > best[slot]!) best[slot] = score;
+        const met = bits[slot >>> 5]!;
+        if ((met & bit) === 0) bits[slot >>> 5] = met | bit;
+        else if (score <= best[slot]!) continue;
+        best[slot] = score;
       }
-    });
+    }
   }
 
   /** Notes the words of these texts and their weights, until `#forgetRead`. */
@@ -277,6 +292,7 @@ export class TextIndex {
     roomy.copyWithin(place + 1, place, count);
     roomy[place] = added;
     this.#lists[id] = roomy;
+    this.#only[id] = 0;
     this.#counts[id] = count + 1;
   }
 
@@ -291,7 +307,9 @@ export class TextIndex {
         this.#lists[id] = undefined;
       }
     }
-    if (count === 0) this.#vocabulary.drop(id);
+    if (count > 0) return;
+    this.#only[id] = 0;
+    this.#vocabulary.drop(id);
   }
 }
 

@@ -24,6 +24,16 @@ function maySlip(typed: number, head: number): boolean {
 }
 
 const FREE = 0;
+const NONE = new Uint32Array(0);
+
+/** The terms that a typed word reaches. */
+export interface Reach {
+  ids: Uint32Array;
+  /** the first of them is the typed word itself */
+  isExact: boolean;
+  /** they are met with one slip */
+  isSlip: boolean;
+}
 
 /**
  * Words ↔ term ids. Words are found by a hash of their letters, so that a word which stands in the middle of a text is
@@ -92,22 +102,25 @@ export class Vocabulary {
   }
 
   /**
-   * Calls `visit` with the terms that a typed word reaches: itself and those it begins; when there are none and it is long
-   * enough, those that begin with it but for one slip.
+   * The terms that a typed word reaches: those it begins, itself first; when there are none and it is long enough, those
+   * that begin with it but for one slip. The ids are valid until the vocabulary changes. O(log n), for slips O(n).
    */
-  reach(typed: string, visit: (id: number, how: 'exact' | 'prefix' | 'slip') => void): void {
+  reach(typed: string): Reach {
     this.#sort();
-    let found = false;
-    for (let place = this.#placeOf(typed); place < this.size; place++) {
-      const word = this.#wordAt(place);
-      if (!word.startsWith(typed)) break;
-      found = true;
-      visit(this.#order[place]!, word === typed ? 'exact' : 'prefix');
-    }
-    if (found || typed.length < MIN_SLIP_LENGTH) return;
+    const from = this.#placeOf(typed);
+    // No letter or digit stands behind this one in the order of words.
+    const to = this.#placeOf(`${typed}\uffff`);
+    if (to > from) return { ids: this.#order.subarray(from, to), isExact: this.#wordAt(from) === typed, isSlip: false };
+    return { ids: typed.length < MIN_SLIP_LENGTH ? NONE : this.#slipsOf(typed), isExact: false, isSlip: true };
+  }
+
+  #slipsOf(typed: string): Uint32Array {
     const head = headOf(typed);
-    for (let place = 0; place < this.size; place++)
-      if (maySlip(head, this.#heads[place]!) && oneSlip(typed, this.#wordAt(place))) visit(this.#order[place]!, 'slip');
+    const ids: number[] = [];
+    const heads = this.#heads.subarray(0, this.size);
+    for (let place = 0; place < heads.length; place++)
+      if (maySlip(head, heads[place]!) && oneSlip(typed, this.#wordAt(place))) ids.push(this.#order[place]!);
+    return Uint32Array.from(ids);
   }
 
   #wordAt(place: number): string {

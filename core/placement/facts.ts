@@ -26,6 +26,7 @@ const FEATURED = 1_000_000;
 
 /** The finder's columns and orders as the shop and the desk use them. */
 export const finderShape: FinderShape = {
+  near: 'category',
   columns: ['price', 'priceMax', 'stock', 'created', 'featured'],
   variantColumns: ['price', 'stock'],
   extents: { price: { low: 'price-up', high: 'price-top' } },
@@ -233,11 +234,12 @@ export function entryOf(
   product: ProductDocument,
   names: { brand: string; tags: string; specs: string },
 ): FinderEntry {
-  const values: [string, string][] = [['kind', facts.kind]];
-  for (const id of facts.category) values.push(['category', id]);
-  for (const id of facts.tag) values.push(['tag', id]);
-  for (const standing of facts.standing) values.push(['standing', standing]);
+  // Those that shoppers choose among stand first: the finder looks for them from the front.
+  const values: [string, string][] = facts.category.map((id) => ['category', id]);
   if (facts.brand) values.push(['brand', facts.brand]);
+  for (const id of facts.tag) values.push(['tag', id]);
+  values.push(['kind', facts.kind]);
+  for (const standing of facts.standing) values.push(['standing', standing]);
   if (facts.featured) values.push(['featured', 'yes']);
   if (facts.supplier) values.push(['supplier', facts.supplier]);
   if (facts.last) values.push([LAST, 'yes']);

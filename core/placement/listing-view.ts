@@ -119,7 +119,7 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
   const option = shop.options.get(optionOfField(facet) ?? '');
   const attribute = choiceAttributes(shop).find((each) => specField(each.id) === facet);
   const optionPlaces = new Map([...(option?.values.keys() ?? [])].map((value, i) => [value, i]));
-  for (const [indexValue, id] of shop.index.facet(facet) ?? []) {
+  for (const [indexValue, id] of shop.index.facet(facet)?.values ?? []) {
     const group = groups?.get(indexValue);
     if (group) {
       const order = places.get(indexValue) ?? group.name;

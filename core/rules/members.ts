@@ -29,8 +29,8 @@ function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset
     case 'choice': {
       const set = new Bitset(all.size);
       if (field.setOf) for (const value of field.choices?.keys() ?? []) set.or(field.setOf(value));
-      for (const id of index.facet(field.key)?.values() ?? []) {
-        const { products, variants } = index.facetValues[id]!;
+      for (const id of index.facet(field.key)?.values.values() ?? []) {
+        const { products, variants } = index.facets.values[id]!;
         if (!onVariant) set.or(products);
         else if (variants) set.or(variants);
       }

@@ -35,7 +35,7 @@ test('a rule as filters of a listing finds what the rule takes in, and its count
       expect(found.slots.map((slot) => shop.index.id(slot)).sort()).toEqual(expected.map(({ id }) => id).sort());
       const asksBrand = rule.match === 'all' && rule.of.some((node) => 'field' in node && node.field === 'brand');
       if (asksBrand) return;
-      const alula = shop.index.valueId('brand', 'b_alula');
+      const alula = shop.index.facets.valueId('brand', 'b_alula');
       const counted = alula === undefined ? 0 : found.counts.get('brand')![alula]!;
       expect(counted).toBe(expected.filter(({ brandId }) => brandId === 'b_alula').length);
     }),

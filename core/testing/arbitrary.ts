@@ -5,6 +5,8 @@ const words = ['delta', 'delat', 'diamond', 'kite', 'kites', 'reel', 'line', 'li
 export const colours = ['ember', 'pine', 'sea'];
 export const sizes = ['s', 'm', 'l'];
 export const brands = ['alula', 'norrwind', 'tern'];
+/** So many that the finder rather looks for them among the values of each product. */
+export const tags = Array.from({ length: 24 }, (_, i) => `tag-${i}`);
 
 export const queryText = fc.oneof(
   fc.constant(''),
@@ -28,11 +30,12 @@ export function entryArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<FinderEnt
       title: fc.array(fc.constantFrom(...words), { minLength: 1, maxLength: 3 }).map((x) => x.join(' ')),
       extra: fc.array(fc.constantFrom(...words), { maxLength: 2 }).map((x) => x.join(' ')),
       brand: fc.option(fc.constantFrom(...brands)),
+      tagged: fc.uniqueArray(fc.constantFrom(...tags), { maxLength: 4 }),
       created: fc.integer({ min: 0, max: 5 }),
       span: fc.option(fc.tuple(fc.integer({ min: 0, max: 4 }), fc.integer({ min: 0, max: 3 }))),
       variants: fc.array(variant, { maxLength: 4 }),
     })
-    .map(({ id, title, extra, brand, created, span, variants }) => ({
+    .map(({ id, title, extra, brand, tagged, created, span, variants }) => ({
       id,
       title,
       numbers: {
@@ -43,7 +46,12 @@ export function entryArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<FinderEnt
         featured: 0,
         ...(span ? { 'wind.from': span[0], 'wind.upTo': span[0] + span[1] } : {}),
       },
-      values: brand ? [['brand', brand] as const] : [],
+      // The brand stands in the middle: values of one facet need not come one after the other.
+      values: [
+        ...tagged.slice(2).map((tag) => ['tag', tag] as const),
+        ...(brand ? [['brand', brand] as const] : []),
+        ...tagged.slice(0, 2).map((tag) => ['tag', tag] as const),
+      ],
       texts: [
         { text: title, weight: 8 },
         { text: extra, weight: 1 },

@@ -162,7 +162,7 @@ export function listGoods(catalog: Catalog, query: GoodsQuery): AnswerOf<typeof 
         if (field.type === 'text') return [];
         const counts = result.counts.get(field.key)!;
         const countOf = (value: string) =>
-          field.setOf?.(value).countAnd(matching) ?? counts[shop.index.valueId(field.key, value) ?? -1] ?? 0;
+          field.setOf?.(value).countAnd(matching) ?? counts[shop.index.facets.valueId(field.key, value) ?? -1] ?? 0;
         if (field.type === 'yesNo') {
           const count = countOf('yes');
           return [
