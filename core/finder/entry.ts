@@ -1,7 +1,8 @@
 import type { WeightedText } from './text-index';
 
-/** Facet values of a product or a variant: pairs of facet key and value key. A facet is of the one or of the other. */
-export type FacetValues = readonly (readonly [facet: string, value: string])[];
+/** Facet key and value key. A facet is of products or of variants, not of both. */
+export type FacetPair = readonly [facet: string, value: string];
+export type FacetValues = readonly FacetPair[];
 
 /** One product as the finder keeps it. Column and facet names are the caller's; the finder knows no trade words. */
 export interface FinderEntry {

@@ -6,7 +6,7 @@ import { Facets, type Facet } from './facets';
 import { IdLists } from './id-lists';
 import { Scratch } from './scratch';
 import { sideBySide } from './side-by-side';
-import { compareTexts, sortedBy } from './slot-sort';
+import { sortedBy, sortedByText } from './slot-sort';
 import { SortedOrder } from './sorted-order';
 import { TextIndex } from './text-index';
 
@@ -225,14 +225,14 @@ export class FinderIndex {
 
   /** Fills an index that is still empty. O(n log n) for the orders, linear for the rest. */
   load(all: readonly FinderEntry[]): void {
-    if (this.size > 0) throw new Error('Only an empty index can be loaded.');
+    if (this.#ids.length > 0) throw new Error('Only a new index can be loaded.');
     const entries = sideBySide(all, this.shape.near);
     this.#reserve(entries.length);
     this.#reserveVariants(entries.reduce((sum, entry) => sum + entry.variants.length, 0));
-    const slots = entries.map((entry) => this.#place(entry, this.#takeSlot(entry.id)));
-    this.text.load(slots.length, (slot) => entries[slot]!.texts);
-    this.#loadOrders(slots);
-    this.valuesOf.trim(slots.length);
+    for (const entry of entries) this.#place(entry, this.#takeSlot(entry.id));
+    this.text.load(entries.length, (slot) => entries[slot]!.texts);
+    this.#loadOrders();
+    this.valuesOf.trim(entries.length);
     this.variantValuesOf.trim(this.#variantEnd);
   }
 
@@ -317,18 +317,15 @@ export class FinderIndex {
     return isOther(by) || (then !== undefined && isOther(then));
   }
 
-  /** Sorts by numbers wherever it can: comparing slot by slot, as single changes do, would take several times as long. */
-  #loadOrders(slots: readonly number[]): void {
-    const ids = this.#ids;
-    const byId = Uint32Array.from([...slots].sort((a, b) => (ids[a]! < ids[b]! ? -1 : 1)));
+  /** Without comparing slot by slot, as single changes do, which would take several times as long. */
+  #loadOrders(): void {
+    const byId = sortedByText(this.#ids, false, Uint32Array.from(this.#ids.keys()));
     const tieOrders = new Map([['', byId]]);
     for (const { key, by, descending = false, then = '' } of this.shape.sorts) {
       let tie = tieOrders.get(then);
       if (!tie) tieOrders.set(then, (tie = sortedBy(this.column(then), true, byId)));
       const sorted =
-        by === 'title'
-          ? tie.slice().sort(compareTexts(this.#titles, descending))
-          : sortedBy(this.column(by), descending, tie);
+        by === 'title' ? sortedByText(this.#titles, descending, tie) : sortedBy(this.column(by), descending, tie);
       this.#orders.get(key)!.load(sorted);
     }
   }
@@ -358,12 +355,12 @@ export class FinderIndex {
   #place(entry: FinderEntry, slot: number): number {
     this.#titles[slot] = entry.title;
     this.alive.add(slot);
-    for (const [name, column] of this.#columns)
-      column.at[slot] = this.#derived.has(name) ? this.source!.number(entry.id, name) : (entry.numbers[name] ?? NaN);
-    for (const name in entry.numbers) if (!this.#columns.has(name)) this.#column(name).at[slot] = entry.numbers[name]!;
+    this.#placeNumbers(slot, entry);
     const { facets } = this;
     const met = this.#productMet.empty();
-    for (const [facet, value] of entry.values) met.add(facets.idOf(facet, value, false, this.alive.size));
+    const { values } = entry;
+    // Plain loops here and below: filling an index comes through them for every value of every product and variant.
+    for (let v = 0; v < values.length; v++) met.add(facets.idOf(values[v]![0], values[v]![1], false, this.alive.size));
     met.sortBy(facets.facetOf);
     const own = met.length;
     this.#placeVariants(slot, entry);
@@ -378,13 +375,18 @@ export class FinderIndex {
     return slot;
   }
 
+  #placeNumbers(slot: number, { id, numbers }: FinderEntry): void {
+    for (const column of this.#columns.values()) column.at[slot] = NaN;
+    for (const name in numbers) this.#column(name).at[slot] = numbers[name]!;
+    for (const name of this.#derived) this.#column(name).at[slot] = this.source!.number(id, name);
+  }
+
   #placeVariants(slot: number, entry: FinderEntry): void {
     const count = entry.variants.length;
     const start = this.#takeVariantRun(count);
     this.#variantStart[slot] = start;
     this.#variantCount[slot] = count;
     const { variantProduct, aliveVariants, facets } = this;
-    // Plain loops: filling an index comes through here for every value of every variant.
     for (let i = 0; i < count; i++) {
       const variant = entry.variants[i]!;
       const at = start + i;

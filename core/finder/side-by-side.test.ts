@@ -1,10 +1,16 @@
 import fc from 'fast-check';
 import { entryArbitrary } from '../testing/arbitrary';
+import type { FinderEntry } from './entry';
 import { sideBySide } from './side-by-side';
 
 const entries = fc.array(entryArbitrary(fc.nat().map(String)), { maxLength: 30 });
-const tagsOf = (entry: { values: readonly (readonly [string, string])[] }) =>
-  entry.values.filter(([facet]) => facet === 'tag').map(([, value]) => value);
+/** The tags that stand together at the front. */
+function tagsOf({ values }: FinderEntry): string[] {
+  const first = values.findIndex(([facet]) => facet === 'tag');
+  if (first < 0) return [];
+  const end = values.findIndex(([facet], i) => i > first && facet !== 'tag');
+  return values.slice(first, end < 0 ? undefined : end).map(([, value]) => value);
+}
 
 test('entries that begin with the same values stand in one run, in the order they came; none is lost', () => {
   fc.assert(

@@ -10,7 +10,8 @@ export const CLOSENESS = { exact: 10, prefix: 6, slip: 3 } as const;
 const MAX_WEIGHT = 255;
 
 export interface WeightedText {
-  text: string;
+  /** a text; or several that stand in many products, such as names of tags, which filling an index reads once each */
+  text: string | readonly string[];
   weight: number;
 }
 
@@ -43,6 +44,8 @@ export class TextIndex {
   #metCount = 0;
   #weightOf = new Uint8Array(256);
   #weight = 0;
+  /** while filling: the words of texts that come again and again */
+  #known: Map<string, Uint32Array> | undefined;
   #packed = new Uint8Array(1024);
 
   get wordCount(): number {
@@ -71,32 +74,50 @@ export class TextIndex {
 
   /** Fills an empty index with the texts of the slots 0 to `count`−1. Linear, but for putting the words in order. */
   load(count: number, textsOf: (slot: number) => readonly WeightedText[]): void {
-    this.#vocabulary.deferSorting();
-    let weights = new Uint8Array(count * 64 + 64);
+    this.#known = new Map();
+    let ids = new Uint32Array(count * 64 + 64);
+    let weights = new Uint8Array(ids.length);
+    const ends = new Uint32Array(count);
     let end = 0;
-    for (let slot = 0; slot < count; slot++) {
-      this.#read(textsOf(slot));
-      if (end + this.#metCount > weights.length)
-        weights = resizedBytes(weights, Math.ceil((end + this.#metCount) * 1.4));
-      for (let i = 0; i < this.#metCount; i++) {
-        const id = this.#met[i]!;
-        weights[end++] = this.#weightOf[id]!;
-        this.#counts[id]!++;
+    this.#vocabulary.whileFilling(() => {
+      for (let slot = 0; slot < count; slot++) {
+        this.#read(textsOf(slot));
+        if (end + this.#metCount > ids.length) {
+          ids = resized(ids, Math.ceil((end + this.#metCount) * 1.4));
+          weights = resizedBytes(weights, ids.length);
+        }
+        for (let i = 0; i < this.#metCount; i++) {
+          const id = this.#met[i]!;
+          ids[end] = id;
+          weights[end++] = this.#weightOf[id]!;
+          this.#counts[id]!++;
+        }
+        ends[slot] = end;
+        this.#keepTerms(slot);
+        this.#forgetRead();
       }
-      this.#keepTerms(slot);
-      this.#forgetRead();
-    }
-    // Now that it is known how often each word stands, its list is made at its full length, and filled by a second pass.
-    const filled = new Uint32Array(this.#vocabulary.end);
-    let at = 0;
-    for (let slot = 0; slot < count; slot++)
-      this.#visitTerms(slot, (id) => {
-        const found = posting(slot, weights[at++]!);
-        if (this.#counts[id] === 1) this.#only[id] = found;
-        else (this.#lists[id] ??= new Uint32Array(this.#counts[id]!))[filled[id]!++] = found;
-      });
+    });
+    this.#known = undefined;
+    this.#fillLists(ids, weights, ends);
     this.#termsOf.trim(count);
     this.#resizeTerms(this.#vocabulary.end);
+  }
+
+  /** Now that it is known how often each word stands, its list is made at its full length, and filled. */
+  #fillLists(ids: Uint32Array, weights: Uint8Array, ends: Uint32Array): void {
+    const counts = this.#counts;
+    const only = this.#only;
+    const filled = new Uint32Array(this.#vocabulary.end);
+    const lists = this.#lists;
+    for (let id = 0; id < filled.length; id++) lists[id] = counts[id]! > 1 ? new Uint32Array(counts[id]!) : undefined;
+    for (let slot = 0, at = 0; slot < ends.length; slot++)
+      for (; at < ends[slot]!; at++) {
+        const id = ids[at]!;
+        const found = posting(slot, weights[at]!);
+        const list = lists[id];
+        if (list) list[filled[id]!++] = found;
+        else only[id] = found;
+      }
   }
 
   /** Makes these the texts of a slot. Words that it had before with the same weight are not touched. */
@@ -204,14 +225,29 @@ export class TextIndex {
   #read(texts: readonly WeightedText[]): void {
     for (const { text, weight } of texts) {
       this.#weight = weight;
-      visitWords(text, this.#readWord);
+      if (typeof text === 'string') visitWords(text, this.#readWord);
+      else for (const each of text) this.#readAgain(each);
     }
     // In rising order, the differences between ids are small, and take fewer bytes.
     this.#met.subarray(0, this.#metCount).sort();
   }
 
-  readonly #readWord: WordVisitor = (folded, start, end, hash) => {
-    const id = this.#vocabulary.idOf(folded, start, end, hash);
+  /** Reads a text that may be known. */
+  #readAgain(text: string): void {
+    const ids = this.#known?.get(text);
+    if (ids) for (let i = 0; i < ids.length; i++) this.#meet(ids[i]!);
+    else {
+      const found: number[] = [];
+      visitWords(text, (within, start, end, hash) => found.push(this.#vocabulary.idOf(within, start, end, hash)));
+      for (const id of found) this.#meet(id);
+      this.#known?.set(text, Uint32Array.from(found));
+    }
+  }
+
+  readonly #readWord: WordVisitor = (text, start, end, hash) =>
+    this.#meet(this.#vocabulary.idOf(text, start, end, hash));
+
+  #meet(id: number): void {
     if (id >= this.#counts.length) this.#resizeTerms(Math.ceil((id + 1) * 1.3));
     const before = this.#weightOf[id]!;
     if (before === 0) {
@@ -219,7 +255,7 @@ export class TextIndex {
       this.#met[this.#metCount++] = id;
     }
     this.#weightOf[id] = Math.min(MAX_WEIGHT, before + this.#weight);
-  };
+  }
 
   #forgetRead(): void {
     for (let i = 0; i < this.#metCount; i++) this.#weightOf[this.#met[i]!] = 0;

@@ -1,4 +1,5 @@
-import { hashWith, MIN_SLIP_LENGTH, oneSlip } from './words';
+import { sortedByText } from './slot-sort';
+import { hashWith, letterAt, MIN_SLIP_LENGTH, oneSlip } from './words';
 
 /** Length and first three letters of a word in one number, 8 bits each. */
 function headOf(word: string): number {
@@ -45,7 +46,7 @@ export class Vocabulary {
   readonly #freeIds: number[] = [];
   /** term id + 1 by hash, with linear probing */
   #table = new Uint32Array(1 << 10);
-  /** term ids in the order of their words; stale while `#sorted` is false */
+  /** term ids in the order of their words; not kept while `#sorted` is false */
   #order = new Uint32Array(0);
   /** beginnings and lengths of the words, in the same order: looking for slips reads these, and few of the words */
   #heads = new Uint32Array(0);
@@ -63,7 +64,6 @@ export class Vocabulary {
 
   /** One that knows the same words under the same ids, and changes by itself. */
   copy(): Vocabulary {
-    this.#sort();
     const copy = new Vocabulary();
     for (const word of this.#words) copy.#words.push(word);
     for (const id of this.#freeIds) copy.#freeIds.push(id);
@@ -74,9 +74,11 @@ export class Vocabulary {
     return copy;
   }
 
-  /** New words are put in order by the next search or single change only. For filling an index. */
-  deferSorting(): void {
+  /** New words are put in order when `fill` is done, all at once. */
+  whileFilling(fill: () => void): void {
     this.#sorted = false;
+    fill();
+    this.#sort();
   }
 
   /** The term id of the word between two places of a text, with the hash of its letters; a new word gets an id. */
@@ -86,12 +88,11 @@ export class Vocabulary {
     let place = spreadHash(hash) & mask;
     for (; table[place] !== FREE; place = (place + 1) & mask)
       if (this.#isAt(table[place]! - 1, text, start, end)) return table[place]! - 1;
-    return this.#add(text.slice(start, end), place);
+    return this.#add(text.slice(start, end).toLowerCase(), place);
   }
 
   drop(id: number): void {
     const word = this.#words[id]!;
-    this.#sort();
     const at = this.#placeOf(word);
     this.#order.copyWithin(at, at + 1, this.size);
     this.#heads.copyWithin(at, at + 1, this.size);
@@ -106,7 +107,6 @@ export class Vocabulary {
    * that begin with it but for one slip. The ids are valid until the vocabulary changes. O(log n), for slips O(n).
    */
   reach(typed: string): Reach {
-    this.#sort();
     const from = this.#placeOf(typed);
     // No letter or digit stands behind this one in the order of words.
     const to = this.#placeOf(`${typed}\uffff`);
@@ -130,7 +130,7 @@ export class Vocabulary {
   #isAt(id: number, text: string, start: number, end: number): boolean {
     const word = this.#words[id]!;
     if (word.length !== end - start) return false;
-    for (let i = 0; i < word.length; i++) if (word.charCodeAt(i) !== text.charCodeAt(start + i)) return false;
+    for (let i = 0; i < word.length; i++) if (word.charCodeAt(i) !== letterAt(text, start + i)) return false;
     return true;
   }
 
@@ -157,12 +157,10 @@ export class Vocabulary {
   }
 
   #sort(): void {
-    if (this.#sorted) return;
-    const words: string[] = [];
-    for (const word of this.#words) if (word !== undefined) words.push(word);
-    words.sort();
-    this.#order = Uint32Array.from(words, (word) => this.idOf(word, 0, word.length, hashOf(word)));
-    this.#heads = Uint32Array.from(words, headOf);
+    const words = this.#words.map((word) => word ?? '');
+    const ids = Uint32Array.from(words.keys()).filter((id) => this.#words[id] !== undefined);
+    this.#order = sortedByText(words, false, ids);
+    this.#heads = this.#order.map((id) => headOf(words[id]!));
     this.#sorted = true;
   }
 

@@ -6,43 +6,60 @@ export const MAX_QUERY_WORDS = 8;
 /** Shortest word that may be met with one typing slip. */
 export const MIN_SLIP_LENGTH = 4;
 
-/** What a letter is to the search for words: not part of one, part of one, or beyond ASCII and to be looked up. */
-const OTHER = 0;
-const PLAIN = 1;
-const BEYOND = 2;
-const plainKinds = Uint8Array.from({ length: 128 }, (_, code) =>
-  /[a-z0-9]/.test(String.fromCharCode(code)) ? PLAIN : OTHER,
-);
-const kindAt = (text: string, place: number): number => {
+/** By ASCII code: the small letter or digit that it is in a word, 0 for what is not part of one. */
+const plainLetters = Uint8Array.from({ length: 128 }, (_, code) => {
+  const letter = String.fromCharCode(code).toLowerCase();
+  return /[a-z0-9]/.test(letter) ? letter.charCodeAt(0) : 0;
+});
+/** Stands for letters beyond ASCII, which are to be looked up. */
+const BEYOND = 0xff;
+
+const plainAt = (text: string, place: number): number => {
   const code = text.charCodeAt(place);
-  return code < 128 ? plainKinds[code]! : BEYOND;
+  return code < 128 ? plainLetters[code]! : BEYOND;
 };
+
+/** The letter of a word at this place, small. */
+export function letterAt(text: string, place: number): number {
+  const code = text.charCodeAt(place);
+  return code < 128 ? plainLetters[code]! : code;
+}
 
 /** One more letter of a word's hash; a word's hash begins at 0. */
 export const hashWith = (hash: number, letter: number): number => (Math.imul(hash, 31) + letter) | 0;
 
-export type WordVisitor = (folded: string, start: number, end: number, hash: number) => void;
+/** A word as a place in a text, where ASCII letters may still be capitals, and the hash of its letters as small ones. */
+export type WordVisitor = (text: string, start: number, end: number, hash: number) => void;
 
 /**
- * Calls `visit` with each word of a text, as a place in its folded form and a hash of its letters: letters and digits
- * only, in order, with repeats. Nothing is cut out of the text: filling an index looks at millions of words.
+ * Calls `visit` with each word of a text: letters and digits only, in order, with repeats. Nothing is cut out of the text,
+ * and it is folded only when it has letters beyond ASCII: filling an index looks at millions of words.
  */
 export function visitWords(text: string, visit: WordVisitor): void {
+  const stopped = visitPlainWords(text, 0, visit);
+  if (stopped === undefined) return;
   const folded = fold(text);
-  const { length } = folded;
-  for (let i = 0; i < length; i++) {
-    let kind = kindAt(folded, i);
-    if (kind === OTHER) continue;
+  const again = visitPlainWords(folded, stopped, visit);
+  if (again !== undefined) visitAnyWords(folded, again, visit);
+}
+
+/** Visits words up to the first that has a letter beyond ASCII; answers where that one starts. */
+function visitPlainWords(text: string, from: number, visit: WordVisitor): number | undefined {
+  const { length } = text;
+  for (let i = from; i < length; i++) {
+    let letter = plainAt(text, i);
+    if (letter === 0) continue;
     const start = i;
     const end = start + MAX_WORD;
     let hash = 0;
-    while (kind === PLAIN) {
-      if (i < end) hash = hashWith(hash, folded.charCodeAt(i));
-      kind = ++i < length ? kindAt(folded, i) : OTHER;
+    while (letter !== 0 && letter !== BEYOND) {
+      if (i < end) hash = hashWith(hash, letter);
+      letter = ++i < length ? plainAt(text, i) : 0;
     }
-    if (kind === BEYOND) return visitAnyWords(folded, start, visit);
-    visit(folded, start, Math.min(i, end), hash);
+    if (letter === BEYOND) return start;
+    visit(text, start, Math.min(i, end), hash);
   }
+  return undefined;
 }
 
 /** The same from `from` on, for texts with letters beyond the plain ones. */
@@ -61,7 +78,7 @@ function visitAnyWords(folded: string, from: number, visit: WordVisitor): void {
 /** The words of a text: folded, letters and digits only, in order, with repeats. */
 export function wordsOf(text: string): string[] {
   const words: string[] = [];
-  visitWords(text, (folded, start, end) => words.push(folded.slice(start, end)));
+  visitWords(text, (within, start, end) => words.push(within.slice(start, end).toLowerCase()));
   return words;
 }
 

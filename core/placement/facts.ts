@@ -3,7 +3,7 @@ import { specProblem, type SpecSheet } from '../catalog/spec';
 import { phaseOf } from '../catalog/standing';
 import { fold, slugFrom } from '../catalog/identity';
 import type { ProductDocument } from '../editions/document';
-import type { FinderEntry, FinderShape } from '../finder/entry';
+import type { FacetPair, FinderEntry, FinderShape } from '../finder/entry';
 import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
@@ -44,15 +44,15 @@ export const finderShape: FinderShape = {
 /** The same few names come again with every product. */
 const MOST_KEPT = 10_000;
 
-function remembered(make: (name: string) => string): (name: string) => string {
-  const kept = new Map<string, string>();
+function remembered<T>(make: (name: string) => T): (name: string) => T {
+  const kept = new Map<string, T>();
   return (name) => {
-    let key = kept.get(name);
-    if (key === undefined) {
-      key = make(name);
-      if (kept.size < MOST_KEPT) kept.set(name, key);
+    let made = kept.get(name);
+    if (made === undefined) {
+      made = make(name);
+      if (kept.size < MOST_KEPT) kept.set(name, made);
     }
-    return key;
+    return made;
   };
 }
 
@@ -60,6 +60,11 @@ function remembered(make: (name: string) => string): (name: string) => string {
 export const optionKey = remembered((name) => slugFrom(name, 'option'));
 /** Key of an option value. */
 export const optionValueKey = remembered((name) => slugFrom(name, 'value'));
+
+/** The same pairs of facet and value are shared by all products that have them: there are a million of them in a large shop. */
+const pairsOf = remembered((facet) => remembered((value): [string, string] => [facet, value]));
+const pairOf = (facet: string, value: string) => pairsOf(facet)(value);
+const optionPairsOf = remembered((key) => pairsOf(optionField(key)));
 
 /** What only the seller knows of a product. Like stock it is not part of a document, and holds from the moment it is known. */
 export interface BehindCounter {
@@ -232,25 +237,27 @@ export function haveSameTexts(a: ProductDocument, b: ProductDocument): boolean {
 export function entryOf(
   facts: ProductFacts,
   product: ProductDocument,
-  names: { brand: string; tags: string; specs: string },
+  names: { brand: string; tags: readonly string[]; specs: string },
 ): FinderEntry {
+  const values: FacetPair[] = [];
+  const add = (facet: string, value: string) => values.push(pairOf(facet, value));
   // Those that shoppers choose among stand first: the finder looks for them from the front.
-  const values: [string, string][] = facts.category.map((id) => ['category', id]);
-  if (facts.brand) values.push(['brand', facts.brand]);
-  for (const id of facts.tag) values.push(['tag', id]);
-  values.push(['kind', facts.kind]);
-  for (const standing of facts.standing) values.push(['standing', standing]);
-  if (facts.featured) values.push(['featured', 'yes']);
-  if (facts.supplier) values.push(['supplier', facts.supplier]);
-  if (facts.last) values.push([LAST, 'yes']);
-  if (product.variants.every(({ sku }) => sku === '')) values.push([WORDLESS, 'sku']);
-  if (product.variants.every(({ barcode }) => barcode === '')) values.push([WORDLESS, 'barcode']);
+  for (const id of facts.category) add('category', id);
+  if (facts.brand) add('brand', facts.brand);
+  for (const id of facts.tag) add('tag', id);
+  add('kind', facts.kind);
+  for (const standing of facts.standing) add('standing', standing);
+  if (facts.featured) add('featured', 'yes');
+  if (facts.supplier) add('supplier', facts.supplier);
+  if (facts.last) add(LAST, 'yes');
+  if (product.variants.every(({ sku }) => sku === '')) add(WORDLESS, 'sku');
+  if (product.variants.every(({ barcode }) => barcode === '')) add(WORDLESS, 'barcode');
   const description = plainWords(product.description);
-  if (description === '') values.push([WORDLESS, 'description']);
-  if (product.priceOnRequest) values.push([UNTOLD, 'price']);
+  if (description === '') add(WORDLESS, 'description');
+  if (product.priceOnRequest) add(UNTOLD, 'price');
   for (const [field, fact] of Object.entries(facts.specs)) {
-    if (typeof fact === 'boolean') values.push([field, fact ? 'yes' : 'no']);
-    else if (typeof fact !== 'number') for (const choice of fact) values.push([field, choice]);
+    if (typeof fact === 'boolean') add(field, fact ? 'yes' : 'no');
+    else if (typeof fact !== 'number') for (const choice of fact) add(field, choice);
   }
   return {
     id: facts.id,
@@ -267,17 +274,17 @@ export function entryOf(
     texts: [
       { text: product.title, weight: 8 },
       { text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '), weight: 6 },
-      { text: names.brand, weight: 4 },
+      { text: [names.brand], weight: 4 },
       { text: names.tags, weight: 3 },
-      { text: product.options.flatMap((option) => option.values.map((value) => value.name)).join(' '), weight: 2 },
+      { text: product.options.flatMap((option) => option.values.map((value) => value.name)), weight: 2 },
       { text: names.specs, weight: 2 },
       { text: product.summary, weight: 2 },
       { text: description, weight: 1 },
     ],
     variants: facts.variants.map((variant) => {
-      const own: [string, string][] = Object.entries(variant.options).map(([key, value]) => [optionField(key), value]);
-      if (variant.onSale) own.push(['onSale', 'yes']);
-      if (variant.stock > 0) own.push([AVAILABLE, 'in']);
+      const own: FacetPair[] = Object.entries(variant.options).map(([key, value]) => optionPairsOf(key)(value));
+      if (variant.onSale) own.push(pairOf('onSale', 'yes'));
+      if (variant.stock > 0) own.push(pairOf(AVAILABLE, 'in'));
       return { id: variant.id, numbers: { price: variant.price, stock: variant.stock }, values: own };
     }),
   };

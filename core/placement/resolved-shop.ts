@@ -379,7 +379,7 @@ export class ResolvedShop {
       this.#forgetFields();
     }
     this.#noteEdge(product);
-    const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '').join(' ');
+    const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '');
     const brand = this.brands.get(product.brandId ?? '')?.name ?? '';
     return entryOf(facts, product, { brand, tags, specs: this.#specText(product) });
   }

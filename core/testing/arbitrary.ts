@@ -11,7 +11,7 @@ export const tags = Array.from({ length: 24 }, (_, i) => `tag-${i}`);
 export const queryText = fc.oneof(
   fc.constant(''),
   fc
-    .array(fc.constantFrom(...words, 'de', 'k', 'dlta', 'kitse', 'nigth', 'zzzz'), { maxLength: 2 })
+    .array(fc.constantFrom(...words, 'de', 'k', 'dlta', 'kitse', 'nigth', 'zzzz', 'tag'), { maxLength: 2 })
     .map((x) => x.join(' ')),
 );
 
@@ -54,6 +54,7 @@ export function entryArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<FinderEnt
       ],
       texts: [
         { text: title, weight: 8 },
+        { text: tagged, weight: 3 },
         { text: extra, weight: 1 },
       ],
       variants: variants.map(({ colour, size, price, stock }, i) => ({

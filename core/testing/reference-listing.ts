@@ -27,7 +27,7 @@ function scores(entries: readonly FinderEntry[], query: string): Map<string, num
   const weights = entries.map((entry) => {
     const of = new Map<string, number>();
     for (const { text, weight } of entry.texts)
-      for (const word of wordsOf(text)) of.set(word, Math.min(255, (of.get(word) ?? 0) + weight));
+      for (const word of [text].flat().flatMap(wordsOf)) of.set(word, Math.min(255, (of.get(word) ?? 0) + weight));
     return of;
   });
   const vocabulary = new Set(weights.flatMap((of) => [...of.keys()]));
