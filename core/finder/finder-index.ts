@@ -164,6 +164,16 @@ export class FinderIndex {
     return products;
   }
 
+  /** The variants of these products, put into `variants`. */
+  variantsOf(products: Bitset, variants = new Bitset(this.aliveVariants.size)): Bitset {
+    products.forEach((slot) => {
+      const start = this.#variantStart[slot]!;
+      const end = start + this.#variantCount[slot]!;
+      for (let variant = start; variant < end; variant++) variants.add(variant);
+    });
+    return variants;
+  }
+
   /** Of `among`, the slots whose number lies between the ends, both included, put into `set`, which may be `among` itself. */
   whereNumber(
     column: Float64Array | Int32Array,

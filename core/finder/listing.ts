@@ -19,6 +19,9 @@ interface Passing {
 /** So few products that looking at each is quicker than walking an order until one is met. */
 const SPARSE = 500;
 
+/** A listing of less than one product in so many is narrow: its variants are looked up rather than all scanned. */
+const NARROW = 4;
+
 /** Of fewer than one in so many, the places in an order are looked up and sorted; else the order is walked. */
 const WALK_ORDER = 24;
 
@@ -58,14 +61,11 @@ class Listing {
       this.#products.push({ name, set });
     }
     if (query.variantBase) this.#variants.push({ name: '', set: query.variantBase, products: undefined });
-    for (const { column, name = column, min, max } of query.ranges ?? []) {
-      const set = index.whereNumber(
-        index.variantColumn(column),
-        min,
-        max,
-        index.aliveVariants,
-        scratch.take(index.aliveVariants.size),
-      );
+    const { ranges = [] } = query;
+    const among = ranges.length > 0 ? this.#variantsOfBase() : index.aliveVariants;
+    for (const { column, name = column, min, max } of ranges) {
+      const room = scratch.take(index.aliveVariants.size);
+      const set = index.whereNumber(index.variantColumn(column), min, max, among, room);
       this.#variants.push({ name, set, products: undefined });
     }
   }
@@ -101,6 +101,13 @@ class Listing {
     );
     const slots = this.#page(products, total);
     return { total, slots, products, counts, extents, histograms, variants: passing?.variants };
+  }
+
+  /** The variants whose numbers matter: all, or when the listing is narrow from the start, those of its products. */
+  #variantsOfBase(): Bitset {
+    const { index } = this;
+    if (this.#base.count() * NARROW > index.size) return index.aliveVariants;
+    return index.variantsOf(this.#base, index.scratch.take(index.aliveVariants.size));
   }
 
   #productChoice(choice: ChoiceFilter): Bitset {
