@@ -11,7 +11,12 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rollupOptions: {
-      input: { main: 'server/main.ts', seed: 'demo/seed.ts', 'job-worker': 'server/jobs/worker.ts' },
+      input: {
+        main: 'server/main.ts',
+        seed: 'demo/seed.ts',
+        'job-worker': 'server/jobs/worker.ts',
+        'row-reader': 'server/database/row-reader.mjs',
+      },
       // Chunks stand beside the entries, since the migrations are found relative to the code.
       output: { chunkFileNames: '[name]-[hash].js' },
     },

@@ -11,7 +11,7 @@ import {
   type StoredDocument,
 } from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
-import { readStock } from '../database/products';
+import { productsAhead, readAllStock } from '../database/products';
 import type { Arrivals } from '../jobs/arrivals';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
@@ -52,11 +52,12 @@ export class Catalog {
     this.mediaFolder = join(folder, 'media');
     this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
-    const stock: StockMap = new Map(readStock(this.db).map(({ variantId, count }) => [variantId, count]));
+    const products = productsAhead(this.db);
+    const stock: StockMap = readAllStock(this.db);
     this.live = new LiveShop(this.db, stock, (product) => this.working.behind(product), this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
-    this.working.load(readUntouchedProducts(this.db));
+    this.working.load(products(), readUntouchedProducts(this.db));
     for (const ref of this.live.hashes.keys()) if (!this.working.hash(ref)) this.working.changed.add(ref);
     const different = [...this.working.changed, ...this.working.withheld];
     if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);

@@ -36,6 +36,9 @@ const NO_SALES: readonly DaySales[] = [];
 const stockOf = (product: Product | undefined): StockRow[] =>
   (product?.variants ?? []).map(({ id, stock }) => ({ variantId: id, productId: product!.id, count: stock }));
 
+const documentsOf = (kind: DocumentKind, bodies: readonly { id: string }[]) =>
+  bodies.map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
+
 function* firstOf<T>(items: Iterable<T>, count: number): Generator<T> {
   for (const item of items) {
     if (count-- <= 0) return;
@@ -90,9 +93,11 @@ export class WorkingCatalog {
     this.#sales = sales;
   }
 
-  /** Reads everything. Products that are known to be as they are live need not be compared. */
-  load(untouched: ReadonlySet<string>): void {
-    const documents = documentKinds.flatMap((kind) => this.#read(kind));
+  /** Takes these products up, and reads all else. Those that are known to be as they are live need not be compared. */
+  load(products: readonly Product[], untouched: ReadonlySet<string>): void {
+    const documents = documentKinds.flatMap((kind) =>
+      kind === 'product' ? documentsOf(kind, products) : this.#read(kind),
+    );
     for (const document of documents) {
       const { kind, key } = document;
       if (kind === 'product' && untouched.has(key)) {
@@ -254,10 +259,8 @@ export class WorkingCatalog {
 
   #read(kind: DocumentKind, keys?: readonly string[]): ShopDocument[] {
     const wanted = keys && new Set(keys);
-    const named = <T extends { id: string }>(rows: T[]) =>
-      rows
-        .filter((row) => !wanted || wanted.has(row.id))
-        .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
+    const named = (rows: { id: string }[]) =>
+      documentsOf(kind, wanted ? rows.filter(({ id }) => wanted.has(id)) : rows);
     switch (kind) {
       case 'product':
         return named(readProducts(this.db, keys));

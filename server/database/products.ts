@@ -7,6 +7,7 @@ import {
 } from '../../core/catalog/product';
 import { canonicalJson } from '../../core/editions/document';
 import type { Db } from './connection';
+import { rowsAhead } from './rows-ahead';
 
 /** Fields of a product that are columns of its row. */
 export type ProductFields = Omit<
@@ -163,12 +164,23 @@ const productJson = jsonObject({
   created: 'product.created',
 });
 
+const allProducts = `SELECT ${productJson} FROM product`;
+
+/** So many products that reading them in a thread, while this one does other things, is worth starting it. */
+const MANY = 5_000;
+
+/** Begins to read all products, many of them in a thread; what it answers gives them when they are needed. */
+export function productsAhead(db: Db, many = MANY): () => Product[] {
+  const count = db.prepare('SELECT count(*) FROM product').pluck().get() as number;
+  const ahead = count < many ? () => undefined : rowsAhead<Product>(db, allProducts);
+  return () => ahead() ?? readProducts(db);
+}
+
 /** Reads whole products: those with these ids, or all. */
 export function readProducts(db: Db, ids?: readonly string[]): Product[] {
-  const sql = `SELECT ${productJson} FROM product`;
   const rows = ids
-    ? db.prepare(`${sql} WHERE id IN (SELECT value FROM json_each(?))`).pluck().iterate(JSON.stringify(ids))
-    : db.prepare(sql).pluck().iterate();
+    ? db.prepare(`${allProducts} WHERE id IN (SELECT value FROM json_each(?))`).pluck().iterate(JSON.stringify(ids))
+    : db.prepare(allProducts).pluck().iterate();
   return Array.from(rows as Iterable<string>, (row) => JSON.parse(row) as Product);
 }
 
@@ -179,12 +191,15 @@ export interface StockRow {
   count: number | null;
 }
 
-export function readStock(db: Db, productIds?: readonly string[]): StockRow[] {
-  const sql = `SELECT variant_id AS variantId, product_id AS productId, count FROM stock`;
-  const rows = productIds
-    ? db.prepare(`${sql} WHERE product_id IN (SELECT value FROM json_each(?))`).all(JSON.stringify(productIds))
-    : db.prepare(sql).all();
-  return rows as StockRow[];
+export function readStock(db: Db, productIds: readonly string[]): StockRow[] {
+  const sql = `SELECT variant_id AS variantId, product_id AS productId, count FROM stock
+    WHERE product_id IN (SELECT value FROM json_each(?))`;
+  return db.prepare(sql).all(JSON.stringify(productIds)) as StockRow[];
+}
+
+/** Pieces left of all variants, by their ids. */
+export function readAllStock(db: Db): Map<string, number | null> {
+  return new Map(db.prepare('SELECT variant_id, count FROM stock').raw().all() as [string, number | null][]);
 }
 
 export interface DuplicateRow {

@@ -1,8 +1,7 @@
-import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import type { Job } from '../../contract/bulk';
 import type { Product } from '../../core/catalog/product';
+import { builtOrSource } from '../built-or-source';
 import type { ReadyProducts } from '../catalog/stored-form';
 import type { Db } from '../database/connection';
 import { CannotUndoError, type Actor, type Journal } from '../database/journal';
@@ -48,13 +47,6 @@ export interface JobHost {
 interface Running {
   job: Job;
   cancelled: Int32Array<SharedArrayBuffer>;
-}
-
-/** Beside this file: a chunk of its own, or while Dispona is developed, the source. */
-function workerFile(): URL | undefined {
-  return ['./job-worker.js', './worker-from-source.mjs']
-    .map((name) => new URL(name, import.meta.url))
-    .find((url) => existsSync(fileURLToPath(url)));
 }
 
 /** Long work of one catalog: one at a time, off the thread that answers requests. */
@@ -143,7 +135,7 @@ export class Jobs {
 
   /** Ends with the commit; what is handed over after it goes to `arrivals`. */
   #doInThread(work: Work, user: string | null, running: Running, arrivals: Arrivals): Promise<WorkResult> {
-    const file = workerFile();
+    const file = builtOrSource(import.meta.url, 'job-worker.js', 'worker-from-source.mjs');
     const { folder, catalog } = this;
     const order: WorkOrder = {
       folder,
