@@ -4,7 +4,7 @@ import { specWords, type SpecSheet } from '../catalog/spec';
 import { nextMoment } from '../catalog/standing';
 import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../editions/document';
 import { Bitset } from '../finder/bitset';
-import type { FinderSource } from '../finder/entry';
+import type { FinderEntry, FinderSource } from '../finder/entry';
 import { FinderIndex } from '../finder/finder-index';
 import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
@@ -183,15 +183,22 @@ export class ResolvedShop {
     return this.#slugs.get(`${kind} ${slug}`);
   }
 
-  /** Starts over with these documents. */
+  /** Starts over with these documents, products last: each is worked out as it comes. */
   load(documents: Iterable<ShopDocument>): void {
-    const products: ProductDocument[] = [];
+    this.#rebuild(this.#productsOf(documents));
+  }
+
+  /** Stores the documents as they come, and answers the products among them. */
+  *#productsOf(documents: Iterable<ShopDocument>): Generator<ProductDocument> {
+    let isAmongProducts = false;
     for (const document of documents) {
-      if (document.kind === 'product') products.push(document.body);
+      if (document.kind === 'product') {
+        isAmongProducts = true;
+        this.#storeProduct(document.body);
+        yield document.body;
+      } else if (isAmongProducts) throw new Error('What products are worked out from must come before them.');
       else this.#store(document.kind, document.key, document.body);
     }
-    for (const product of products) this.#storeProduct(product);
-    this.#rebuild();
   }
 
   /**
@@ -290,17 +297,21 @@ export class ResolvedShop {
     this.version++;
   }
 
-  #rebuild(): void {
+  #rebuild(products: Iterable<ProductDocument> = this.products.values()): void {
     this.#tree = undefined;
     this.#fields = undefined;
     this.memberships.clear();
     this.index = new FinderIndex(finderShape, this.#source);
+    const entries: FinderEntry[] = [];
+    const bundles: ProductDocument[] = [];
+    for (const product of products) {
+      if (product.kind === 'bundle') bundles.push(product);
+      else entries.push(this.#entry(product));
+    }
+    this.index.load(entries);
     this.index.text.synonyms = new Synonyms(this.settings.synonyms);
-    const products = [...this.products.values()];
-    const isBundle = ({ kind }: ProductDocument) => kind === 'bundle';
-    this.index.load(products.filter((product) => !isBundle(product)).map((product) => this.#entry(product)));
     // Bundles come last: what they cost, and whether there are any, follows from the others.
-    for (const bundle of products.filter(isBundle)) this.index.put(this.#entry(bundle));
+    for (const bundle of bundles) this.index.put(this.#entry(bundle));
     this.version++;
   }
 

@@ -57,7 +57,7 @@ export class Catalog {
     this.live = new LiveShop(this.db, stock, (product) => this.working.behind(product), this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
-    this.working.load(products(), readUntouchedProducts(this.db));
+    this.working.load(products, readUntouchedProducts(this.db));
     for (const ref of this.live.hashes.keys()) if (!this.working.hash(ref)) this.working.changed.add(ref);
     const different = [...this.working.changed, ...this.working.withheld];
     if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);

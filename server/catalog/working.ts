@@ -36,9 +36,6 @@ const NO_SALES: readonly DaySales[] = [];
 const stockOf = (product: Product | undefined): StockRow[] =>
   (product?.variants ?? []).map(({ id, stock }) => ({ variantId: id, productId: product!.id, count: stock }));
 
-const documentsOf = (kind: DocumentKind, bodies: readonly { id: string }[]) =>
-  bodies.map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
-
 function* firstOf<T>(items: Iterable<T>, count: number): Generator<T> {
   for (const item of items) {
     if (count-- <= 0) return;
@@ -94,19 +91,28 @@ export class WorkingCatalog {
   }
 
   /** Takes these products up, and reads all else. Those that are known to be as they are live need not be compared. */
-  load(products: readonly Product[], untouched: ReadonlySet<string>): void {
-    const documents = documentKinds.flatMap((kind) =>
-      kind === 'product' ? documentsOf(kind, products) : this.#read(kind),
-    );
-    for (const document of documents) {
-      const { kind, key } = document;
-      if (kind === 'product' && untouched.has(key)) {
-        this.products.set(key, document.body as Product);
-        this.#hashes.set(refOf(kind, key), this.liveHash(refOf(kind, key))!);
+  load(products: Iterable<Product>, untouched: ReadonlySet<string>): void {
+    this.shop.load(this.#takeUp(products, untouched));
+  }
+
+  /** Notes each document before the shop works it out. */
+  *#takeUp(products: Iterable<Product>, untouched: ReadonlySet<string>): Generator<ShopDocument> {
+    for (const kind of documentKinds)
+      if (kind !== 'product')
+        for (const document of this.#read(kind)) {
+          this.#note(kind, document.key, document);
+          yield document;
+        }
+    for (const body of products) {
+      const [key, ref] = [body.id, refOf('product', body.id)];
+      const document = { kind: 'product' as const, key, body };
+      if (untouched.has(key)) {
+        this.products.set(key, body);
+        this.#hashes.set(ref, this.liveHash(ref)!);
         this.#unverified.add(key);
-      } else this.#note(kind, key, document);
+      } else this.#note('product', key, document);
+      yield document;
     }
-    this.shop.load(documents);
   }
 
   /**
@@ -260,7 +266,9 @@ export class WorkingCatalog {
   #read(kind: DocumentKind, keys?: readonly string[]): ShopDocument[] {
     const wanted = keys && new Set(keys);
     const named = (rows: { id: string }[]) =>
-      documentsOf(kind, wanted ? rows.filter(({ id }) => wanted.has(id)) : rows);
+      rows
+        .filter((row) => !wanted || wanted.has(row.id))
+        .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
     switch (kind) {
       case 'product':
         return named(readProducts(this.db, keys));

@@ -40,7 +40,8 @@ export function listEditions(db: Db, limit: number): EditionRow[] {
 export function readLatest(db: Db): (ShopDocument & { hash: string })[] {
   const rows = db
     .prepare(
-      `SELECT edition_span.kind, key, hash, body FROM edition_span JOIN document USING (hash) WHERE until IS NULL`,
+      `SELECT edition_span.kind, key, hash, body FROM edition_span JOIN document USING (hash) WHERE until IS NULL
+       ORDER BY edition_span.kind = 'product'`,
     )
     .all() as StoredDocument[];
   return rows.map((row) => ({ ...row, body: documentBody(row.kind, row.body) }) as ShopDocument & { hash: string });

@@ -169,11 +169,24 @@ const allProducts = `SELECT ${productJson} FROM product`;
 /** So many products that reading them in a thread, while this one does other things, is worth starting it. */
 const MANY = 5_000;
 
-/** Begins to read all products, many of them in a thread; what it answers gives them when they are needed. */
-export function productsAhead(db: Db, many = MANY): () => Product[] {
+/** Begins to read all products, many of them in a thread, and answers them as they come. */
+export function productsAhead(db: Db, many = MANY): Iterable<Product> {
   const count = db.prepare('SELECT count(*) FROM product').pluck().get() as number;
-  const ahead = count < many ? () => undefined : rowsAhead<Product>(db, allProducts);
-  return () => ahead() ?? readProducts(db);
+  return count < many ? readProducts(db) : orElseHere(db, rowsAhead(db, allProducts));
+}
+
+function* orElseHere(db: Db, ahead: Iterable<Product>): Generator<Product> {
+  const met = new Set<string>();
+  try {
+    for (const product of ahead) {
+      met.add(product.id);
+      yield product;
+    }
+    return;
+  } catch {
+    // Whatever went wrong in the thread is met again here, or it was only the thread.
+  }
+  for (const product of readProducts(db)) if (!met.has(product.id)) yield product;
 }
 
 /** Reads whole products: those with these ids, or all. */

@@ -8,30 +8,30 @@ const PATIENCE_MS = 10_000;
 type Message = { rows: string } | { isOver: true } | { failed: string };
 
 /**
- * Begins to read a query, whose rows are JSON texts, in a thread of its own; what it answers waits for the rest, and parses
- * what came already meanwhile. Undefined when the thread fails: then they are to be read in another way.
+ * Begins to read a query, whose rows are JSON texts, in a thread of its own, and answers what they hold as it comes, waiting
+ * where it must. Throws when the thread fails.
  */
-export function rowsAhead<T>(db: Db, sql: string): () => T[] | undefined {
+export function rowsAhead<T>(db: Db, sql: string): Iterable<T> {
   const file = builtOrSource(import.meta.url, 'row-reader.js', 'row-reader.mjs');
-  if (!file) return () => undefined;
   const { port1: ours, port2: port } = new MessageChannel();
   const sent = new Int32Array(new SharedArrayBuffer(4));
   const worker = new Worker(file, { workerData: { file: db.name, sql, port, sent }, transferList: [port] });
+  // Told through silence, which ends.
   worker.on('error', () => undefined);
   worker.unref();
-  return () => {
-    const all: T[] = [];
+  function* rows(): Generator<T> {
     try {
       for (let taken = 0; ; taken++) {
-        if (Atomics.wait(sent, 0, taken, PATIENCE_MS) === 'timed-out') return undefined;
+        if (Atomics.wait(sent, 0, taken, PATIENCE_MS) === 'timed-out') throw new Error('The reading thread is silent.');
         const { message } = receiveMessageOnPort(ours) as { message: Message };
-        if ('failed' in message) return undefined;
-        if ('isOver' in message) return all;
-        for (const row of JSON.parse(message.rows) as T[]) all.push(row);
+        if ('failed' in message) throw new Error(message.failed);
+        if ('isOver' in message) return;
+        yield* JSON.parse(message.rows) as T[];
       }
     } finally {
       ours.close();
       void worker.terminate();
     }
-  };
+  }
+  return rows();
 }

@@ -144,7 +144,6 @@ export class Jobs {
       cancelled: running.cancelled,
     };
     return new Promise((resolve, reject) => {
-      if (!file) throw new Error('The file of the worker is missing: build the server again.');
       const worker = new Worker(file, { workerData: order });
       let told = 0;
       worker.on('message', (message: WorkMessage) => {
