@@ -46,7 +46,7 @@ function entriesOf(shop: ResolvedShop) {
   return [...shop.products.values()].map((product) =>
     entryOf(shop.facts(product.id)!, product, {
       brand: shop.brands.get(product.brandId!)!.name,
-      tags: product.tagIds.map((id) => shop.tags.get(id)!.name).join(' '),
+      tags: product.tagIds.map((id) => shop.tags.get(id)!.name),
       specs: '',
     }),
   );

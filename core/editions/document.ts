@@ -12,10 +12,16 @@ import { productDefaults, variantDefaults, type Option, type Product, type Varia
 import type { SpecSheet } from '../catalog/spec';
 import type { Menu, Page, Settings } from '../placement/page';
 
-/** What shoppers may see of a variant. Stock is live, and what it costs the seller is nobody's business. */
-export type VariantDocument = Omit<Variant, 'stock' | 'cost' | 'warnAt' | 'supplierNumber'>;
-type OptionDocument = Omit<Option, 'listId'>;
-export type ProductDocument = Omit<Product, 'variants' | 'options' | 'supplier'> & {
+/** What only the seller knows, and what is live, such as stock: no part of a document. */
+const hidden = {
+  product: ['supplier'],
+  option: ['listId'],
+  variant: ['stock', 'cost', 'warnAt', 'supplierNumber'],
+} as const satisfies { product: (keyof Product)[]; option: (keyof Option)[]; variant: (keyof Variant)[] };
+
+export type VariantDocument = Omit<Variant, (typeof hidden.variant)[number]>;
+type OptionDocument = Omit<Option, (typeof hidden.option)[number]>;
+export type ProductDocument = Omit<Product, 'variants' | 'options' | (typeof hidden.product)[number]> & {
   options: OptionDocument[];
   variants: VariantDocument[];
 };
@@ -57,24 +63,14 @@ export type ShopDocument = { [K in DocumentKind]: { kind: K; key: string; body: 
 /** Key of the documents of which a shop has just one. */
 export const SINGLE_KEY = 'shop';
 
-/** A product as its document: without stock, cost and what else only the seller knows. */
-export function productDocument(product: Product): ProductDocument {
-  const { supplier: _supplier, options, variants, ...rest } = product;
-  return {
-    ...rest,
-    options: options.map(({ listId: _listId, ...option }) => option),
-    variants: variants.map(
-      ({ stock: _stock, cost: _cost, warnAt: _warnAt, supplierNumber: _number, ...variant }) => variant,
-    ),
-  };
-}
-
-/** The entries of a body that say more than `defaults` do. */
-function beyond(body: object, defaults: Record<string, unknown>): object {
-  const more: Record<string, unknown> = {};
-  for (const [key, value] of Object.entries(body))
-    if (!(key in defaults) || !isSame(value, defaults[key])) more[key] = value;
-  return more;
+/** How the text of a body differs from that of all it holds. */
+interface Written {
+  /** left out */
+  hidden?: readonly string[];
+  /** left out while it is as here */
+  usual?: Readonly<Record<string, unknown>>;
+  /** written in another way, as these texts */
+  parts?: Readonly<Record<string, string>>;
 }
 
 function isSame(a: unknown, b: unknown): boolean {
@@ -97,7 +93,7 @@ const isGroup = (kind: DocumentKind): kind is keyof typeof groupDefaults => kind
 
 function groupText(kind: keyof typeof groupDefaults, body: object & { order?: Order }): string {
   const { order, ...rest } = body;
-  return canonicalJson(beyond({ ...rest, ...(order && { sort: orderText(order) }) }, groupDefaults[kind]));
+  return objectText({ ...rest, ...(order && { sort: orderText(order) }) }, { usual: groupDefaults[kind] });
 }
 
 function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument['body'] {
@@ -112,18 +108,24 @@ function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument
 export function documentText(document: ShopDocument): string {
   if (isGroup(document.kind)) return groupText(document.kind, document.body);
   if (document.kind !== 'product') return canonicalJson(document.body);
-  const body = productDocument(document.body as Product);
-  const variants = body.variants.map((variant) => beyond(variant, usualVariant));
-  // The ground is seen only behind a picture that does not fill its frame.
-  const pictures = body.pictures.map(({ fit, ground, ...picture }) =>
-    fit === 'fits' ? { ...picture, fit, ground } : picture,
-  );
-  const options = body.options.map((option) => ({
-    ...option,
-    values: option.values.map((value) => beyond(value, usualOptionValue)),
-  }));
-  return canonicalJson({ ...beyond(body, usualProduct), options, variants, pictures });
+  const { options, variants, pictures } = document.body;
+  return objectText(document.body, {
+    hidden: hidden.product,
+    usual: usualProduct,
+    parts: {
+      options: listText(options, (option) => {
+        const values = listText(option.values, (value) => objectText(value, { usual: usualOptionValue }));
+        return objectText(option, { hidden: hidden.option, parts: { values } });
+      }),
+      variants: listText(variants, (variant) => objectText(variant, writtenVariant)),
+      // The ground is seen only behind a picture that does not fill its frame.
+      pictures: listText(pictures, (picture) => objectText(picture, picture.fit === 'fits' ? {} : filledPicture)),
+    },
+  });
 }
+
+const writtenVariant = { hidden: hidden.variant, usual: usualVariant };
+const filledPicture = { hidden: ['fit', 'ground'] };
 
 /** The body that `documentText` wrote. */
 export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
@@ -148,18 +150,45 @@ export function isForShoppers(document: Pick<ShopDocument, 'kind' | 'body'>): bo
   return document.kind !== 'product' || (document.body as ProductDocument).standing === 'live';
 }
 
-/** JSON with sorted keys: equal bodies give equal text. */
-export function canonicalJson(value: unknown): string {
-  if (value === null || typeof value !== 'object') return JSON.stringify(value) ?? 'null';
-  let text = '';
-  if (Array.isArray(value)) {
-    for (const item of value) text += text === '' ? canonicalJson(item) : `,${canonicalJson(item)}`;
-    return `[${text}]`;
+/** Keys that are kept as JSON text; there are few of them, but for those of specs. */
+const MOST_KEYS = 10_000;
+const keyTexts = new Map<string, string>();
+
+function keyText(key: string): string {
+  let text = keyTexts.get(key);
+  if (text === undefined) {
+    text = `${JSON.stringify(key)}:`;
+    if (keyTexts.size < MOST_KEYS) keyTexts.set(key, text);
   }
-  // Written out: every save, and every edition of a whole catalog, comes through here.
-  for (const key of Object.keys(value).sort()) {
-    const item = (value as Record<string, unknown>)[key];
-    if (item !== undefined) text += `${text === '' ? '' : ','}${JSON.stringify(key)}:${canonicalJson(item)}`;
+  return text;
+}
+
+function sortedKeys(value: object): string[] {
+  const keys = Object.keys(value);
+  for (let i = 1; i < keys.length; i++) if (keys[i - 1]! > keys[i]!) return keys.sort();
+  return keys;
+}
+
+/** JSON with sorted keys: equal bodies give equal text. Every save, and every edition of a whole catalog, comes through here. */
+export function canonicalJson(value: unknown): string {
+  if (value === null || value === true || value === false) return String(value);
+  if (typeof value === 'number') return Number.isFinite(value) ? String(value) : 'null';
+  if (typeof value !== 'object') return JSON.stringify(value) ?? 'null';
+  return Array.isArray(value) ? listText(value, canonicalJson) : objectText(value, {});
+}
+
+function listText<T>(items: readonly T[], textOf: (item: T) => string): string {
+  let text = '';
+  for (let i = 0; i < items.length; i++) text += i === 0 ? textOf(items[i]!) : `,${textOf(items[i]!)}`;
+  return `[${text}]`;
+}
+
+function objectText(body: object, { hidden = [], usual = {}, parts = {} }: Written): string {
+  let text = '';
+  for (const key of sortedKeys(body)) {
+    const value = (body as Record<string, unknown>)[key];
+    if (value === undefined || hidden.includes(key) || (key in usual && isSame(value, usual[key]))) continue;
+    text += (text === '' ? '' : ',') + keyText(key) + (Object.hasOwn(parts, key) ? parts[key]! : canonicalJson(value));
   }
   return `{${text}}`;
 }
