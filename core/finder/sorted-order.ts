@@ -1,7 +1,10 @@
+/** slot → place; of half the size while places fit */
+type Ranks = Uint16Array<ArrayBuffer> | Uint32Array<ArrayBuffer>;
+
 /** Slots kept in order. Changing one slot is a binary search and one block move; ranks are made again when asked for. */
 export class SortedOrder {
   #slots: Uint32Array<ArrayBuffer> = new Uint32Array(64);
-  #ranks = new Uint32Array(0);
+  #ranks: Ranks = new Uint16Array(0);
   #stale = true;
   length = 0;
 
@@ -56,9 +59,10 @@ export class SortedOrder {
   }
 
   /** slot → place, for `capacity` slots. */
-  ranks(capacity: number): Uint32Array {
+  ranks(capacity: number): Ranks {
     if (this.#stale || this.#ranks.length < capacity) {
-      if (this.#ranks.length < capacity) this.#ranks = new Uint32Array(capacity);
+      if (this.#ranks.length < capacity)
+        this.#ranks = capacity <= 0x10000 ? new Uint16Array(capacity) : new Uint32Array(capacity);
       for (let place = 0; place < this.length; place++) this.#ranks[this.#slots[place]!] = place;
       this.#stale = false;
     }
