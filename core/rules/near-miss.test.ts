@@ -48,6 +48,15 @@ test('a product lacks something exactly when it is a near miss, and what it lack
   );
 });
 
+test('a condition that stands in a rule twice counts twice', () => {
+  const shop = shopOf([productOf('p_1', { title: 'Wren' })], new Map());
+  const facts = shop.facts('p_1')!;
+  const asked = { field: 'title', is: 'contains', value: 'tern' } as const;
+  const lacksUnder = (match: 'all' | 'any') => lacksOf({ match, of: [asked, asked] }, facts, shop.fields, NOW, 'EUR');
+  expect(lacksUnder('all')).toEqual([]);
+  expect(lacksUnder('any').map(({ path }) => path)).toEqual([[0], [1]]);
+});
+
 /** The rule without the node at a place; groups keep their other parts. */
 function without(rule: Rule, path: readonly number[]): Rule {
   const cut = (node: RuleNode, depth: number): RuleNode => {

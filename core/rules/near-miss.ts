@@ -24,26 +24,26 @@ function meets(match: Match, results: readonly boolean[]): boolean {
  */
 export function lacksOf(rule: Rule, facts: ProductFacts, fields: FieldRegistry, now: number, currency: string): Lack[] {
   const isLeaf = (node: RuleNode) => isCondition(node) || isVariantGroup(node);
-  const met = new Map<RuleNode, boolean>();
-  const leaves: { node: RuleNode; path: number[] }[] = [];
+  const leaves: { node: RuleNode; path: number[]; isMet: boolean }[] = [];
   const gather = (node: RuleNode, path: number[]) => {
-    if (isLeaf(node)) {
-      met.set(node, takesIn({ match: 'all', of: [node] }, facts, fields, now));
-      leaves.push({ node, path });
-    } else (node as Rule).of.forEach((child, i) => gather(child, [...path, i]));
+    if (isLeaf(node)) leaves.push({ node, path, isMet: takesIn({ match: 'all', of: [node] }, facts, fields, now) });
+    else (node as Rule).of.forEach((child, i) => gather(child, [...path, i]));
   };
   gather(rule, []);
-  const passes = (node: RuleNode, turned: RuleNode | undefined): boolean =>
-    isLeaf(node)
-      ? met.get(node)! !== (node === turned)
-      : meets(
-          (node as Rule).match,
-          (node as Rule).of.map((child) => passes(child, turned)),
-        );
-  if (passes(rule, undefined)) return [];
-  return leaves
-    .filter(({ node }) => passes(rule, node))
-    .map(({ node, path }) => ({ path, words: lackWords(node, met.get(node)!, facts, fields, currency) }));
+  /** Whether the rule would pass if the leaf at this place among all leaves were turned. Equal leaves may be one object. */
+  const passesTurning = (turned: number | undefined): boolean => {
+    let at = 0;
+    const passes = (node: RuleNode): boolean => {
+      if (isLeaf(node)) return leaves[at]!.isMet !== (at++ === turned);
+      const { match, of } = node as Rule;
+      return meets(match, of.map(passes));
+    };
+    return passes(rule);
+  };
+  if (passesTurning(undefined)) return [];
+  return leaves.flatMap(({ node, path, isMet }, i) =>
+    passesTurning(i) ? [{ path, words: lackWords(node, isMet, facts, fields, currency) }] : [],
+  );
 }
 
 function lackWords(
