@@ -14,13 +14,15 @@ import { membersOf } from '../core/rules/members';
 import type { Rule } from '../core/rules/rule';
 import { scaledCatalog, type ScaledCatalog } from '../demo/scale';
 import { seeded } from '../demo/random';
-import { median, ms, spread, spreadOf, timeEach, timeOnce, type Spread } from './measure';
+import { median, ms, spread, spreadOf, timeEach, timeOnce, timeRounds, type Spread } from './measure';
 import { itemsjsPeer, sqlitePeer } from './peers';
 import { benchQueries, facets, isOnVariant, type BenchQuery } from './queries';
 
 const QUERIES = 500;
 const PEER_QUERIES = 80;
 const WARM_ROUNDS = 3;
+/** Each query is asked so often, round by round. */
+const ROUNDS = 3;
 const BUILDS = 5;
 /** Goods of a collection whose order is mixed. */
 const MIXED = 5_000;
@@ -125,15 +127,15 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
   globalThis.gc?.();
   for (let round = 0; round < WARM_ROUNDS; round++)
     for (const query of [...queries, ...exactQueries].reverse()) ask(index, query, ['price']);
-  const finder = spreadOf(timeEach(queries, (query) => ask(index, query)));
-  const exact = spreadOf(timeEach(exactQueries, (query) => ask(index, query, ['price'])));
+  const finder = spreadOf(timeRounds(ROUNDS, queries, (query) => ask(index, query)));
+  const exact = spreadOf(timeRounds(ROUNDS, exactQueries, (query) => ask(index, query, ['price'])));
   log(`${size}: finder ${spread(finder)} ms`);
 
   const peers = (process.env.NO_PEERS ? [] : [sqlitePeer, itemsjsPeer]).map((make) => {
     const peer = make(entries);
     const some = queries.slice(0, PEER_QUERIES);
     for (const query of some) peer.ask(query);
-    const result = { name: peer.name, spread: spreadOf(timeEach(some, (query) => peer.ask(query))) };
+    const result = { name: peer.name, spread: spreadOf(timeRounds(ROUNDS, some, (query) => peer.ask(query))) };
     log(`${size}: ${peer.name} ${spread(result.spread)} ms`);
     return result;
   });

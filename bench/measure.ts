@@ -21,6 +21,25 @@ export function timeEach<T>(items: readonly T[], run: (item: T) => void): number
   });
 }
 
+/** Milliseconds of each call in the middle one of several rounds over all of them: what other machines on the same host took does not count. */
+export function timeRounds<T>(rounds: number, items: readonly T[], run: (item: T) => void): number[] {
+  const all = Array.from({ length: rounds }, () => timeEach(items, run));
+  return items.map((_, i) => spreadOf(all.map((times) => times[i]!)).p50);
+}
+
+/** Nanoseconds of one read somewhere in 8 MB, each telling where the next one is: how quick the memory of a machine is just now. */
+export function randomReadNs(): number {
+  const size = 1 << 21;
+  const next = new Uint32Array(size);
+  // These numbers lead through every place once, and never to a neighbour.
+  for (let i = 0; i < size; i++) next[i] = (Math.imul(i, 1_664_525) + 1_013_904_223) & (size - 1);
+  let at = 0;
+  const reads = () => {
+    for (let i = 0; i < size; i++) at = next[at]!;
+  };
+  return (median(5, reads) * 1e6) / size;
+}
+
 export function timeOnce<T>(run: () => T): { ms: number; value: T } {
   const start = performance.now();
   const value = run();

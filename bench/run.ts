@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { cpus, totalmem } from 'node:os';
 import { measureCore, type CoreFigures } from './core';
-import { ms, spread } from './measure';
+import { ms, randomReadNs, spread } from './measure';
 import { measureServer, type ServerFigures } from './server';
 
 const sizes = (process.env.BENCH_SIZES ?? '1000,10000,50000').split(',').map(Number);
@@ -9,6 +9,7 @@ const log = (line: string) => console.log(line);
 
 const table = (head: string[], rows: string[][]) =>
   [head, head.map(() => '---'), ...rows].map((row) => `| ${row.join(' | ')} |`).join('\n');
+const readNs = randomReadNs();
 const count = (n: number) => n.toLocaleString('en');
 const megabytes = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`;
 
@@ -21,11 +22,12 @@ function report(core: CoreFigures[], server: ServerFigures[]): string {
 
 Made by \`npm run bench\` on a machine with ${cpus().length} cores and ${(totalmem() / 1024 ** 3).toFixed(0)} GB of memory, Node ${process.version}. Catalogs
 come from \`demo/scale.ts\` (seeded). Peers run in the same process right after Dispona, so that ratios hold on a noisy
-machine. Milliseconds; where three numbers stand, they are median / 95th percentile / longest.
+machine. Milliseconds; where three numbers stand, they are median / 95th percentile / longest. When this run began, one read
+somewhere in 8 MB of memory took ${readNs.toFixed(0)} ns; runs are alike only where that is.
 
 ## Listing queries in core
 ${count(500)} mixed queries (words as they are typed, slips, filters of which at most one is on variants), each with a page of 24
-and the counts of every value of 15 facets. Peers answer the first 80 of them; they count values over the union of a product's
+and the counts of every value of 15 facets; each is asked three times, round by round, and its middle time counts. Peers answer the first 80 of them; they count values over the union of a product's
 variants, which is less work and not exact, and do not forgive slips. The last row of queries is work that the peers cannot do.
 
 ${table(heads, [
