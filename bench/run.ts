@@ -27,8 +27,9 @@ somewhere in 8 MB of memory took ${readNs.toFixed(0)} ns; runs are alike only wh
 
 ## Listing queries in core
 ${count(500)} mixed queries (words as they are typed, slips, filters of which at most one is on variants), each with a page of 24
-and the counts of every value of 15 facets; each is asked three times, round by round, and its middle time counts. Peers answer the first 80 of them; they count values over the union of a product's
-variants, which is less work and not exact, and do not forgive slips. The last row of queries is work that the peers cannot do.
+and the counts of every value of 15 facets; each is asked three times, round by round, and its middle time counts. Peers
+answer the first 80 of them; they count values over the union of a product's variants, which is less work and not exact, and
+do not forgive slips. The last row of queries is work that the peers cannot do.
 
 ${table(heads, [
   row(
