@@ -21,7 +21,7 @@ export function timeEach<T>(items: readonly T[], run: (item: T) => void): number
   });
 }
 
-/** Milliseconds of each call in the middle one of several rounds over all of them: what other machines on the same host took does not count. */
+/** Milliseconds of each call in the middle one of several rounds over all of them: a moment that others took counts less. */
 export function timeRounds<T>(rounds: number, items: readonly T[], run: (item: T) => void): number[] {
   const all = Array.from({ length: rounds }, () => timeEach(items, run));
   return items.map((_, i) => spreadOf(all.map((times) => times[i]!)).p50);

@@ -1,6 +1,5 @@
 import type { Bitset } from './bitset';
 import type { FinderIndex } from './finder-index';
-import type { IdLists } from './id-lists';
 
 /** What looking for one facet among a product's values costs, in words of two bitsets that could be intersected instead. */
 const LOOK_COST = 6;
@@ -26,7 +25,7 @@ export function countAll(index: FinderIndex, products: Bitset, passing?: Bitset)
   return counts;
 }
 
-/** The same for the values of one facet; the others' counts stay 0. */
+/** The same for the values of one facet; of the others' counts nothing is said. */
 export function countFacet(index: FinderIndex, name: string, products: Bitset, passing?: Bitset): Uint32Array {
   const counts = new Uint32Array(index.facets.values.length);
   const facet = index.facet(name);
@@ -35,7 +34,9 @@ export function countFacet(index: FinderIndex, name: string, products: Bitset, p
   const slots = index.scratch.slots(index.alive.size);
   const matching = products.count();
   if (onVariants && passing) {
-    addExactFacet(index, counts, facet.number, slots, products.writeSlots(slots), passing.words);
+    const seen = unseen(counts);
+    const total = products.writeSlots(slots);
+    for (let s = 0; s < total; s++) addPassing(index, counts, seen, slots[s]!, passing.words);
     return counts;
   }
   const isFew = matching * 2 <= index.size;
@@ -86,17 +87,15 @@ function addExact(
   passing: Uint32Array,
 ): void {
   const { rows, pool } = index.valuesOf;
-  const seen = new Int32Array(counts.length).fill(-1);
+  const seen = unseen(counts);
   for (let s = 0; s < total; s++) {
     const slot = slots[s]!;
-    const first = index.variantStart(slot);
-    const last = first + index.variantCount(slot);
-    const failing = hasFailing(passing, first, last);
+    const failing = hasFailing(index, slot, passing);
     const start = rows[slot * 2]!;
     const lengths = rows[slot * 2 + 1]!;
     // Where all variants pass, the list says all there is to count.
     addRun(counts, pool, start, start + (failing ? lengths >>> 16 : lengths & 0xffff));
-    if (failing) addPassing(index.variantValuesOf, counts, seen, slot, first, last, passing);
+    if (failing) addPassing(index, counts, seen, slot, passing);
   }
 }
 
@@ -109,20 +108,23 @@ function correct(
   passing: Uint32Array,
 ): void {
   const { rows, pool } = index.valuesOf;
-  const seen = new Int32Array(counts.length).fill(-1);
+  const seen = unseen(counts);
   for (let s = 0; s < total; s++) {
     const slot = slots[s]!;
-    const first = index.variantStart(slot);
-    const last = first + index.variantCount(slot);
-    if (!hasFailing(passing, first, last)) continue;
+    if (!hasFailing(index, slot, passing)) continue;
     const lengths = rows[slot * 2 + 1]!;
     const end = rows[slot * 2]! + (lengths & 0xffff);
     for (let i = rows[slot * 2]! + (lengths >>> 16); i < end; i++) counts[pool[i]!]!--;
-    addPassing(index.variantValuesOf, counts, seen, slot, first, last, passing);
+    addPassing(index, counts, seen, slot, passing);
   }
 }
 
-function hasFailing(passing: Uint32Array, first: number, last: number): boolean {
+/** By value id, the product for which it was counted last: none yet. */
+const unseen = (counts: Uint32Array) => new Int32Array(counts.length).fill(-1);
+
+function hasFailing(index: FinderIndex, slot: number, passing: Uint32Array): boolean {
+  const first = index.variantStart(slot);
+  const last = first + index.variantCount(slot);
   for (let variant = first; variant < last; variant++)
     if ((passing[variant >>> 5]! & (1 << (variant & 31))) === 0) return true;
   return false;
@@ -130,14 +132,15 @@ function hasFailing(passing: Uint32Array, first: number, last: number): boolean 
 
 /** Counts the values of those variants of a product that pass, each once. */
 function addPassing(
-  { rows, pool }: IdLists,
+  index: FinderIndex,
   counts: Uint32Array,
   seen: Int32Array,
   slot: number,
-  first: number,
-  last: number,
   passing: Uint32Array,
 ): void {
+  const { rows, pool } = index.variantValuesOf;
+  const first = index.variantStart(slot);
+  const last = first + index.variantCount(slot);
   for (let variant = first; variant < last; variant++) {
     if ((passing[variant >>> 5]! & (1 << (variant & 31))) === 0) continue;
     let i = rows[variant * 2]!;
@@ -177,35 +180,6 @@ function addFacet(
       const found = facetOf[id]!;
       if (found > facet) break;
       if (found === facet) counts[id]!++;
-    }
-  }
-}
-
-function addExactFacet(
-  index: FinderIndex,
-  counts: Uint32Array,
-  facet: number,
-  slots: Uint32Array,
-  total: number,
-  passing: Uint32Array,
-): void {
-  const { rows, pool } = index.variantValuesOf;
-  const { facetOf } = index.facets;
-  const seen = new Int32Array(counts.length).fill(-1);
-  for (let s = 0; s < total; s++) {
-    const slot = slots[s]!;
-    const first = index.variantStart(slot);
-    const last = first + index.variantCount(slot);
-    for (let variant = first; variant < last; variant++) {
-      if ((passing[variant >>> 5]! & (1 << (variant & 31))) === 0) continue;
-      let i = rows[variant * 2]!;
-      const end = i + (rows[variant * 2 + 1]! & 0xffff);
-      for (; i < end; i++) {
-        const id = pool[i]!;
-        if (facetOf[id] !== facet || seen[id] === slot) continue;
-        seen[id] = slot;
-        counts[id]!++;
-      }
     }
   }
 }

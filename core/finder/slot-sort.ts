@@ -83,13 +83,13 @@ export function sortedByText(
   return sorted;
 }
 
-/** The letters from a place on in one number; undefined when one of them takes more than a byte. */
+/** The letters from a place on in one number, 0 for none; undefined when one of them is 0 itself or takes more than a byte. */
 function keyOf(text: string, from: number): number | undefined {
   const to = Math.min(text.length, from + LETTERS);
   let key = 0;
   for (let i = from; i < to; i++) {
     const letter = text.charCodeAt(i);
-    if (letter > 0xff) return undefined;
+    if (letter === 0 || letter > 0xff) return undefined;
     key = key * 256 + letter;
   }
   return key * 256 ** (from + LETTERS - Math.max(from, to));
