@@ -75,7 +75,7 @@ export function sortedByText(
   const seen = TEXT_KEYS * LETTERS;
   for (let from = 0, to = 1; from < sorted.length; from = to++) {
     const text = texts[sorted[from]!]!;
-    if (text.length <= seen) continue;
+    if (text.length < seen) continue;
     const beginning = text.slice(0, seen);
     while (to < sorted.length && texts[sorted[to]!]!.startsWith(beginning)) to++;
     if (to - from > 1) sorted.subarray(from, to).sort(compare);
