@@ -105,9 +105,14 @@ async function spreadOfRequests(urls: readonly string[]): Promise<Spread> {
 }
 
 /** Many clients at once, on a thread of their own, so that they do not take the server's time. */
-function load(urls: readonly string[], clients: number): Promise<{ perSecond: number; failed: number }> {
+function load(
+  origin: string,
+  paths: readonly string[],
+  clients: number,
+): Promise<{ perSecond: number; failed: number }> {
   return new Promise((done, fail) => {
-    const worker = new Worker(new URL('./load-client.mjs', import.meta.url), { workerData: { urls, clients } });
+    const file = new URL('./load-client.mjs', import.meta.url);
+    const worker = new Worker(file, { workerData: { origin, paths, clients } });
     worker.once('message', done);
     worker.once('error', fail);
   });
@@ -165,7 +170,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
     makeApp({ catalog, assets: { scripts: [], styles: [] }, log: { error: () => undefined } }),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const slug = new Map(catalog.live.shop.categories);
   const addresses = [...benchQueries(scaled, 280, 'mixed'), ...benchQueries(scaled, 120, 'exact')].map(
     ({ text, filters, price }) => {
@@ -179,17 +184,16 @@ export async function measureServer(size: number, log: (line: string) => void): 
       return params.toString();
     },
   );
-  const listing = addresses.map((query) => `${base}/shop-api/listing?${query}`);
-  const pages = addresses
-    .slice(0, 150)
-    .map((query, i) => (i % 3 === 0 ? `${base}/p/product-${i}` : `${base}/search?${query}`));
-  await load(listing.slice(0, 100), 4);
-  const httpListing = await spreadOfRequests(listing);
-  const httpPage = await spreadOfRequests(pages);
+  const listing = addresses.map((query) => `/shop-api/listing?${query}`);
+  const pages = addresses.slice(0, 150).map((query, i) => (i % 3 === 0 ? `/p/product-${i}` : `/search?${query}`));
+  const atOrigin = (path: string) => origin + path;
+  await load(origin, listing.slice(0, 100), 4);
+  const httpListing = await spreadOfRequests(listing.map(atOrigin));
+  const httpPage = await spreadOfRequests(pages.map(atOrigin));
   // A parameter that the shop ignores makes each address another one, so that no kept answer can serve it.
-  const fresh = [1, 2, 3, 4].flatMap((round) => listing.map((url) => `${url}&round=${round}`));
-  const { perSecond, failed } = await load(fresh, 50);
-  const again = await load([...listing, ...listing, ...listing, ...listing], 50);
+  const fresh = [1, 2, 3, 4].flatMap((round) => listing.map((path) => `${path}&round=${round}`));
+  const { perSecond, failed } = await load(origin, fresh, 50);
+  const again = await load(origin, [...listing, ...listing, ...listing, ...listing], 50);
   log(
     `${size}: HTTP listing p95 ${ms(httpListing.p95)} ms, page p95 ${ms(httpPage.p95)} ms, ${perSecond.toFixed(0)} requests/s, known ones ${again.perSecond.toFixed(0)}`,
   );

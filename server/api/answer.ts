@@ -5,6 +5,7 @@ import type { Route } from '../../contract/route';
 import type { SessionRow } from '../database/people';
 import type { WriteLock } from '../jobs/write-lock';
 import { invalid, ProblemError } from '../problem';
+import { ReadyJson } from './ready-json';
 
 /** What a handler gets: the parsed request and who sent it. */
 export interface Call<Query, Body> {
@@ -46,11 +47,25 @@ function refuseStrangers(request: Request, response: Response): void {
 /** What keeps writes apart: set by the application for all routers. */
 const writesOf = (request: Request) => request.app.locals.writes as WriteLock;
 
+function send(response: Response, result: unknown): void {
+  response.set('Cache-Control', 'no-store');
+  if (!(result instanceof ReadyJson)) {
+    response.json(result);
+    return;
+  }
+  result.etag ??= (response.app.get('etag fn') as (body: Buffer) => string)(result.bytes);
+  response.set('ETag', result.etag).type('json').send(result.bytes);
+}
+
+type MaybeReady<T> = T | ReadyJson<T>;
+
 /** Answers a route of the contract: signed-in check, parsing, calling, JSON. */
 export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   router: Router,
   route: Route<Query, Body, Answer>,
-  handle: (call: Call<z.output<Query>, z.output<Body>>) => z.input<Answer> | Promise<z.input<Answer>>,
+  handle: (
+    call: Call<z.output<Query>, z.output<Body>>,
+  ) => MaybeReady<z.input<Answer>> | Promise<MaybeReady<z.input<Answer>>>,
   ...before: RequestHandler[]
 ): void {
   const guard: RequestHandler = (request, response, next) => {
@@ -68,7 +83,7 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
     };
     const waits = route.method !== 'GET' && route.waits !== false;
     const result = waits ? await writesOf(request).shared(() => handle(call)) : await handle(call);
-    response.set('Cache-Control', 'no-store').json(result);
+    send(response, result);
   };
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
   router[method](route.path, guard, ...before, run);

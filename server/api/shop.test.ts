@@ -77,6 +77,23 @@ test('stock is live: sold out at once, without a new edition', async () => {
   expect((await listing('?f.stock=in')).total).toBe(1);
 });
 
+test('a listing is told again word for word, under the same tag, until the shop changes', async () => {
+  await addProduct(server, 'Harrier');
+  await putLive();
+  const ask = async () => {
+    const answer = await server.raw('/shop-api/listing');
+    return { type: answer.headers.get('content-type'), tag: answer.headers.get('etag'), text: await answer.text() };
+  };
+  const first = await ask();
+  expect(first).toMatchObject({ type: 'application/json; charset=utf-8', tag: expect.stringMatching(/^W\/"/) });
+  expect(await ask()).toEqual(first);
+  await addProduct(server, 'Petrel');
+  await putLive();
+  const changed = await ask();
+  expect(changed.tag).not.toBe(first.tag);
+  expect(changed.text).toContain('Petrel');
+});
+
 test('filters count exactly, and the card shows the variant that matched', async () => {
   const made = await addProduct(server, 'Harrier', 6400);
   const { body } = await server.call<ProductAnswer>('PUT', `/api/products/${made.product.id}/options`, {
