@@ -1,3 +1,5 @@
+import type { BitsetState } from './state';
+
 /** Bits that are set in a word. */
 export function popcount(word: number): number {
   let x = word - ((word >>> 1) & 0x55555555);
@@ -10,10 +12,13 @@ export function popcount(word: number): number {
  * unequal size are combined as if the shorter were filled up with zeros.
  */
 export class Bitset {
-  words: Uint32Array;
+  words: Uint32Array<ArrayBuffer>;
 
-  constructor(readonly size: number) {
-    this.words = new Uint32Array((size + 31) >>> 5);
+  constructor(
+    readonly size: number,
+    words = new Uint32Array((size + 31) >>> 5),
+  ) {
+    this.words = words;
   }
 
   has(slot: number): boolean {
@@ -33,6 +38,14 @@ export class Bitset {
   clear(): this {
     this.words.fill(0);
     return this;
+  }
+
+  static of({ size, words }: BitsetState): Bitset {
+    return new Bitset(size, words);
+  }
+
+  state(): BitsetState {
+    return { size: this.size, words: this.words.slice() };
   }
 
   clone(): Bitset {

@@ -1,5 +1,6 @@
 import { grow } from './arrays';
 import { Bitset } from './bitset';
+import type { FacetsState } from './state';
 
 export interface Facet {
   /** facets are numbered as they are met */
@@ -30,14 +31,31 @@ export class Facets {
   #lastName: string | undefined;
   #last: Facet | undefined;
 
-  copy(): Facets {
-    const copy = new Facets();
-    copy.totals = this.totals.slice();
-    copy.facetOf = this.facetOf.slice();
-    for (const [name, facet] of this.#facets) copy.#facets.set(name, { ...facet, values: new Map(facet.values) });
-    for (const { facet, value, products, variants } of this.values)
-      copy.values.push({ facet, value, products: products.clone(), variants: variants?.clone() });
-    return copy;
+  static of({ names, onVariants, values, totals, facetOf }: FacetsState): Facets {
+    const facets = new Facets();
+    facets.totals = totals;
+    facets.facetOf = facetOf;
+    names.forEach((name, i) => facets.#facetOf(name, onVariants[i]!));
+    for (const { facet, value, products, variants } of values) {
+      facets.facet(facet)!.values.set(value, facets.values.length);
+      facets.values.push({ facet, value, products: Bitset.of(products), variants: variants && Bitset.of(variants) });
+    }
+    return facets;
+  }
+
+  state(): FacetsState {
+    return {
+      names: [...this.#facets.keys()],
+      onVariants: Array.from(this.#facets.values(), (facet) => facet.onVariants),
+      values: this.values.map(({ facet, value, products, variants }) => ({
+        facet,
+        value,
+        products: products.state(),
+        variants: variants?.state(),
+      })),
+      totals: this.totals.slice(),
+      facetOf: this.facetOf.slice(),
+    };
   }
 
   get bytes(): number {

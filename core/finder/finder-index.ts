@@ -8,10 +8,12 @@ import { Scratch } from './scratch';
 import { sideBySide } from './side-by-side';
 import { sortedBy, sortedByText } from './slot-sort';
 import { SortedOrder } from './sorted-order';
+import type { IndexState } from './state';
+import type { Synonyms } from './synonyms';
 import { TextIndex } from './text-index';
 
 /** Numbers by slot; the array is another one after growing. Variants are many, so theirs take half the room. */
-interface Column<T extends Float64Array | Int32Array = Float64Array> {
+interface Column<T extends Float64Array | Int32Array = Float64Array<ArrayBuffer>> {
   at: T;
 }
 
@@ -38,7 +40,9 @@ export class FinderIndex {
   readonly #columns: Map<string, Column>;
   /** columns that are read from the source, since somebody asked for them */
   readonly #derived = new Set<string>();
-  readonly #variantColumns: Map<string, Column<Int32Array>>;
+  /** columns that were filled in, and stay as they are until the next time */
+  readonly #filled = new Set<string>();
+  readonly #variantColumns: Map<string, Column<Int32Array<ArrayBuffer>>>;
   readonly #orders = new Map<string, SortedOrder>();
   facets = new Facets();
   /** value ids of a product: its own, those of one facet side by side, then, from the mark on, those of its variants */
@@ -117,6 +121,7 @@ export class FinderIndex {
   /** Puts numbers that follow from all products together into a column, by slot; they stay until the next time. */
   fillColumn(name: string, numbers: ArrayLike<number>): void {
     const { at } = this.#column(name);
+    this.#filled.add(name);
     for (let slot = 0; slot < at.length; slot++) at[slot] = numbers[slot] ?? NaN;
   }
 
@@ -248,29 +253,63 @@ export class FinderIndex {
 
   /** An index that answers alike and changes by itself. Costs little more than the memory it takes. Its source must know the same. */
   copy(source = this.source): FinderIndex {
-    const copy = new FinderIndex(this.shape, source);
-    copy.text = this.text.copy();
-    copy.alive = this.alive.clone();
-    copy.aliveVariants = this.aliveVariants.clone();
-    copy.facets = this.facets.copy();
-    copy.valuesOf = this.valuesOf.copy();
-    copy.variantValuesOf = this.variantValuesOf.copy();
-    copy.#variantStart = this.#variantStart.slice();
-    copy.#variantCount = this.#variantCount.slice();
-    copy.variantProduct = this.variantProduct.slice();
-    copy.#variantIds = this.#variantIds.slice();
-    copy.#variantEnd = this.#variantEnd;
-    // Orders compare by these arrays and columns, so they are filled, not replaced.
-    for (const id of this.#ids) copy.#ids.push(id);
-    for (const title of this.#titles) copy.#titles.push(title);
-    for (const [id, slot] of this.#slotOf) copy.#slotOf.set(id, slot);
-    for (const slot of this.#freeSlots) copy.#freeSlots.push(slot);
-    for (const [length, runs] of this.#freeVariants) copy.#freeVariants.set(length, runs.slice());
-    for (const [name, column] of this.#columns) copy.#column(name).at = column.at.slice();
+    const copy = FinderIndex.of(this.shape, this.state(), source, this.text.synonyms);
+    for (const name of this.#filled) copy.#filled.add(name);
     if (source) for (const name of this.#derived) copy.#derived.add(name);
-    for (const [name, column] of this.#variantColumns) copy.#variantColumns.get(name)!.at = column.at.slice();
-    for (const [key, order] of this.#orders) copy.#orders.get(key)!.load(order.slots());
+    for (const name of [...copy.#filled, ...copy.#derived]) copy.#column(name).at = this.#columns.get(name)!.at.slice();
     return copy;
+  }
+
+  /** The index whose state this is. It takes the arrays over; columns that follow from the source are read when asked for. */
+  static of(shape: FinderShape, state: IndexState, source?: FinderSource, synonyms?: Synonyms): FinderIndex {
+    const index = new FinderIndex(shape, source);
+    index.text = TextIndex.of(state.text, synonyms);
+    index.facets = Facets.of(state.facets);
+    index.alive = Bitset.of(state.alive);
+    index.aliveVariants = Bitset.of(state.aliveVariants);
+    index.valuesOf = IdLists.of(state.valuesOf);
+    index.variantValuesOf = IdLists.of(state.variantValuesOf);
+    index.#variantStart = state.variantStart;
+    index.#variantCount = state.variantCount;
+    index.variantProduct = state.variantProduct;
+    index.#variantIds = state.variantIds;
+    index.#variantEnd = state.variantEnd;
+    // Orders compare by these arrays and columns, so they are filled, not replaced.
+    for (const id of state.ids) index.#ids.push(id);
+    for (const title of state.titles) index.#titles.push(title);
+    for (const slot of state.freeSlots) index.#freeSlots.push(slot);
+    index.alive.forEach((slot) => index.#slotOf.set(state.ids[slot]!, slot));
+    for (const [length, starts] of state.freeVariants) index.#freeVariants.set(length, starts);
+    for (const [name, numbers] of state.columns) index.#column(name).at = numbers;
+    for (const [name, numbers] of state.variantColumns) index.#variantColumns.get(name)!.at = numbers;
+    for (const [key, slots] of state.orders) index.#orders.get(key)!.load(slots);
+    return index;
+  }
+
+  /** All there is to know but the synonyms, in arrays of its own. Linear. */
+  state(): IndexState {
+    const follows = (name: string) => this.#derived.has(name) || this.#filled.has(name);
+    const columns = [...this.#columns].filter(([name]) => !follows(name));
+    return {
+      text: this.text.state(),
+      facets: this.facets.state(),
+      alive: this.alive.state(),
+      aliveVariants: this.aliveVariants.state(),
+      ids: this.#ids.slice(),
+      titles: this.#titles.slice(),
+      freeSlots: this.#freeSlots.slice(),
+      columns: columns.map(([name, { at }]) => [name, at.slice()]),
+      variantColumns: Array.from(this.#variantColumns, ([name, { at }]) => [name, at.slice()]),
+      orders: Array.from(this.#orders, ([key, order]) => [key, order.slots()]),
+      valuesOf: this.valuesOf.state(),
+      variantValuesOf: this.variantValuesOf.state(),
+      variantStart: this.#variantStart.slice(),
+      variantCount: this.#variantCount.slice(),
+      variantProduct: this.variantProduct.slice(),
+      variantIds: this.#variantIds.slice(),
+      variantEnd: this.#variantEnd,
+      freeVariants: Array.from(this.#freeVariants, ([length, starts]) => [length, starts.slice()]),
+    };
   }
 
   /** Adds a product or replaces the one with the same id. `sameTexts`: its texts are known to be those it had. */

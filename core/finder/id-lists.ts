@@ -1,4 +1,4 @@
-type Pool = Uint8Array<ArrayBuffer> | Uint16Array<ArrayBuffer> | Uint32Array<ArrayBuffer>;
+import type { IdListsState, Pool } from './state';
 
 const poolOf = (bits: 8 | 16 | 32, size: number): Pool =>
   bits === 8 ? new Uint8Array(size) : bits === 16 ? new Uint16Array(size) : new Uint32Array(size);
@@ -26,14 +26,25 @@ export class IdLists {
     this.#pool = poolOf(bits, 1024);
   }
 
-  copy(): IdLists {
-    const copy = new IdLists(this.#bits);
-    copy.#rows = this.#rows.slice();
-    for (const [row, room] of this.#room) copy.#room.set(row, room);
-    copy.#pool = this.#pool.slice();
-    copy.#end = this.#end;
-    copy.#waste = this.#waste;
-    return copy;
+  static of({ bits, pool, end, waste, rows, room }: IdListsState): IdLists {
+    const lists = new IdLists(bits);
+    lists.#pool = pool;
+    lists.#end = end;
+    lists.#waste = waste;
+    lists.#rows = rows;
+    for (const [row, size] of room) lists.#room.set(row, size);
+    return lists;
+  }
+
+  state(): IdListsState {
+    return {
+      bits: this.#bits,
+      pool: this.#pool.slice(),
+      end: this.#end,
+      waste: this.#waste,
+      rows: this.#rows.slice(),
+      room: [...this.#room],
+    };
   }
 
   get bytes(): number {

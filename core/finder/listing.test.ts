@@ -119,20 +119,41 @@ test('an index changed product by product answers like one built afresh', () => 
   );
 });
 
-test('a copy answers alike, and neither feels what happens to the other', () => {
+test.each([
+  ['a copy', (index: FinderIndex) => index.copy()],
+  [
+    'an index made again from its state, written and read',
+    (index: FinderIndex) => FinderIndex.of(index.shape, structuredClone(index.state())),
+  ],
+])('%s answers alike, and neither feels what happens to the other', (_, again) => {
   const edits = fc.array(entryArbitrary(fc.constantFrom(...ids)), { maxLength: 8 });
   fc.assert(
-    fc.property(entries, edits, fc.subarray(ids), query, (start, later, gone, asked) => {
+    fc.property(entries, edits, edits, fc.subarray(ids), query, (start, earlier, later, gone, asked) => {
       const index = built(start);
-      const copy = index.copy();
-      expect(answer(copy, asked)).toEqual(expected(start, asked));
-      const all = new Map(start.map((entry) => [entry.id, entry]));
-      for (const entry of later) all.set(entry.id, entry);
-      for (const id of gone) all.delete(id);
-      for (const entry of later) copy.put(entry);
-      for (const id of gone) copy.remove(id);
-      expect(answer(copy, asked)).toEqual(expected([...all.values()], asked));
-      expect(answer(index, asked)).toEqual(expected(start, asked));
+      const before = new Map(start.map((entry) => [entry.id, entry]));
+      // Changed already, so that there are gaps.
+      for (const id of gone.slice(1)) {
+        index.remove(id);
+        before.delete(id);
+      }
+      for (const entry of earlier) {
+        index.put(entry);
+        before.set(entry.id, entry);
+      }
+      const copy = again(index);
+      const after = new Map(before);
+      expect(answer(copy, asked)).toEqual(expected([...before.values()], asked));
+      for (const entry of later) {
+        copy.put(entry);
+        after.set(entry.id, entry);
+      }
+      for (const id of gone) {
+        copy.remove(id);
+        after.delete(id);
+      }
+      expect(answer(copy, asked)).toEqual(expected([...after.values()], asked));
+      expect(copy.size).toBe(after.size);
+      expect(answer(index, asked)).toEqual(expected([...before.values()], asked));
     }),
     { numRuns: 200 },
   );

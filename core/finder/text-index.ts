@@ -1,6 +1,7 @@
 import type { Bitset } from './bitset';
 import { IdLists } from './id-lists';
 import type { Scratch } from './scratch';
+import type { TextState } from './state';
 import { Vocabulary } from './vocabulary';
 import { Synonyms, type QueryPart } from './synonyms';
 import { visitWords, type WordVisitor } from './words';
@@ -59,17 +60,40 @@ export class TextIndex {
     return bytes;
   }
 
-  copy(): TextIndex {
-    const copy = new TextIndex();
-    copy.synonyms = this.synonyms;
-    copy.#vocabulary = this.#vocabulary.copy();
-    copy.#counts = this.#counts.slice();
-    copy.#only = this.#only.slice();
-    copy.#weightOf = this.#weightOf.slice();
-    copy.#termsOf = this.#termsOf.copy();
-    // Few words have a list of their own; those that have none are left undefined.
-    for (const list of this.#lists) copy.#lists.push(list?.slice());
-    return copy;
+  static of({ vocabulary, counts, only, postings, termsOf }: TextState, synonyms = new Synonyms()): TextIndex {
+    const text = new TextIndex();
+    text.synonyms = synonyms;
+    text.#vocabulary = Vocabulary.of(vocabulary);
+    text.#counts = counts;
+    text.#only = only;
+    text.#weightOf = new Uint8Array(counts.length);
+    text.#termsOf = IdLists.of(termsOf);
+    for (let id = 0, from = 0; id < text.#vocabulary.end; id++) {
+      const count = counts[id]! > 1 ? counts[id]! : 0;
+      text.#lists.push(count > 0 ? postings.slice(from, from + count) : undefined);
+      from += count;
+    }
+    return text;
+  }
+
+  state(): TextState {
+    const counts = this.#counts;
+    let total = 0;
+    this.#lists.forEach((list, id) => (total += list ? counts[id]! : 0));
+    const postings = new Uint32Array(total);
+    let end = 0;
+    this.#lists.forEach((list, id) => {
+      if (!list) return;
+      postings.set(list.subarray(0, counts[id]), end);
+      end += counts[id]!;
+    });
+    return {
+      vocabulary: this.#vocabulary.state(),
+      counts: counts.slice(),
+      only: this.#only.slice(),
+      postings,
+      termsOf: this.#termsOf.state(),
+    };
   }
 
   /** Fills an empty index with the texts of the slots 0 to `count`−1. Linear, but for putting the words in order. */

@@ -1,4 +1,5 @@
 import { sortedByText } from './slot-sort';
+import type { VocabularyState } from './state';
 import { hashWith, letterAt, MIN_SLIP_LENGTH, oneSlip } from './words';
 
 /** Length and first three letters of a word in one number, 8 bits each. */
@@ -42,8 +43,8 @@ export interface Reach {
  */
 export class Vocabulary {
   /** by term id; undefined where a word was dropped */
-  readonly #words: (string | undefined)[] = [];
-  readonly #freeIds: number[] = [];
+  #words: (string | undefined)[] = [];
+  #freeIds: number[] = [];
   /** term id + 1 by hash, with linear probing */
   #table = new Uint32Array(1 << 10);
   /** term ids in the order of their words; not kept while `#sorted` is false */
@@ -62,16 +63,25 @@ export class Vocabulary {
     return this.#words.length;
   }
 
-  /** One that knows the same words under the same ids, and changes by itself. */
-  copy(): Vocabulary {
-    const copy = new Vocabulary();
-    for (const word of this.#words) copy.#words.push(word);
-    for (const id of this.#freeIds) copy.#freeIds.push(id);
-    copy.#table = this.#table.slice();
-    copy.#order = this.#order.slice();
-    copy.#heads = this.#heads.slice();
-    copy.size = this.size;
-    return copy;
+  static of({ words, freeIds, table, order, heads }: VocabularyState): Vocabulary {
+    const vocabulary = new Vocabulary();
+    vocabulary.#words = words;
+    vocabulary.#freeIds = freeIds;
+    vocabulary.#table = table;
+    vocabulary.#order = order;
+    vocabulary.#heads = heads;
+    vocabulary.size = words.length - freeIds.length;
+    return vocabulary;
+  }
+
+  state(): VocabularyState {
+    return {
+      words: this.#words.slice(),
+      freeIds: this.#freeIds.slice(),
+      table: this.#table.slice(),
+      order: this.#order.slice(),
+      heads: this.#heads.slice(),
+    };
   }
 
   /** New words are put in order when `fill` is done, all at once. */
