@@ -31,9 +31,10 @@ function shopAssets(): ShopAssets {
 /** Sales begin and end in open tabs, too, within this time. */
 const LOOK_AT_CLOCK_MS = 1_000;
 
-/** Comparing what was taken for unchanged goes on beside the work, a few milliseconds at a time. */
-const VERIFIED_AT_ONCE = 40;
-const VERIFY_EVERY_MS = 25;
+/** What can wait is done beside the work, a few milliseconds at a time; when nothing is left, it is looked for seldom. */
+const TENDED_AT_ONCE = 40;
+const TEND_EVERY_MS = 25;
+const REST_MS = 5_000;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
@@ -49,13 +50,14 @@ function start(): void {
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
   const clock = setInterval(() => catalog.passTime(), LOOK_AT_CLOCK_MS);
-  const verify = () => {
-    if (!catalog.verifySome(VERIFIED_AT_ONCE)) verifying = setTimeout(verify, VERIFY_EVERY_MS);
+  const tend = () => {
+    const isDone = catalog.tendSome(TENDED_AT_ONCE);
+    tending = setTimeout(tend, isDone ? REST_MS : TEND_EVERY_MS);
   };
-  let verifying = setTimeout(verify, VERIFY_EVERY_MS);
+  let tending = setTimeout(tend, TEND_EVERY_MS);
   const stop = () => {
     clearInterval(clock);
-    clearTimeout(verifying);
+    clearTimeout(tending);
     server.close();
     server.closeAllConnections();
     catalog.close();

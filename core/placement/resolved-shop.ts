@@ -6,6 +6,7 @@ import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from
 import { Bitset } from '../finder/bitset';
 import type { FinderEntry, FinderSource } from '../finder/entry';
 import { FinderIndex } from '../finder/finder-index';
+import type { IndexState } from '../finder/state';
 import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
 import { fieldRegistry, type FieldRegistry } from '../rules/field';
@@ -41,6 +42,15 @@ export interface DocumentUpdate {
   kind: DocumentKind;
   key: string;
   body: DocumentBodies[DocumentKind] | undefined;
+}
+
+/** What was worked out of products before, so that it need not be again. */
+export interface WorkedOut {
+  index: IndexState;
+  /** moment, seconds since 1970, for which it stands; not after that of the shop */
+  now: number;
+  /** true for products that were worked out as they are now, along with all that they name */
+  holds: (productId: string) => boolean;
 }
 
 /** From this many changed products on, building the index afresh is considered. */
@@ -98,10 +108,10 @@ export class ResolvedShop {
   readonly #source: FinderSource = {
     number: (id, column) => {
       if (column.startsWith(MIX)) return this.#numberFor(mixSort(column, this.products.get(id)!));
-      const fact = this.fields.get(column)?.read(this.#facts.get(id)!);
+      const fact = this.fields.get(column)?.read(this.facts(id)!);
       return typeof fact === 'number' ? fact : NaN;
     },
-    text: (id, name) => String(this.fields.get(name)?.read(this.#facts.get(id)!) ?? ''),
+    text: (id, name) => String(this.fields.get(name)?.read(this.facts(id)!) ?? ''),
   };
   #tree: CategoryTree | undefined;
   #fields: FieldRegistry | undefined;
@@ -144,8 +154,11 @@ export class ResolvedShop {
     return this.#options;
   }
 
+  /** Facts of products that were not worked out here, but taken over, are so when they are asked for. */
   facts(productId: string): ProductFacts | undefined {
-    return this.#facts.get(productId);
+    const known = this.#facts.get(productId);
+    const product = known ? undefined : this.products.get(productId);
+    return product ? this.#workOut(product, this.inputs.behind?.(product)) : known;
   }
 
   stock(variantId: string): number | null {
@@ -183,9 +196,33 @@ export class ResolvedShop {
     return this.#slugs.get(`${kind} ${slug}`);
   }
 
-  /** Starts over with these documents, products last: each is worked out as it comes. */
-  load(documents: Iterable<ShopDocument>): void {
-    this.#rebuild(this.#productsOf(documents));
+  /** Starts over with these documents, products last: each is worked out as it comes, unless it was `before`. */
+  load(documents: Iterable<ShopDocument>, before?: WorkedOut): void {
+    const products = this.#productsOf(documents);
+    if (before) this.#takeOver(products, before);
+    else this.#rebuild(products);
+  }
+
+  /** As if the products that still hold had been worked out at that moment, and time had passed since. */
+  #takeOver(products: Iterable<ProductDocument>, { index, now, holds }: WorkedOut): void {
+    const until = this.now;
+    this.now = now;
+    this.#startOver(FinderIndex.of(finderShape, index, this.#source));
+    const others: ProductDocument[] = [];
+    for (const product of products) {
+      const isHeld = holds(product.id) && product.kind !== 'bundle' && this.index.slot(product.id) !== undefined;
+      if (isHeld) this.#noteBeside(product, this.inputs.behind?.(product));
+      else others.push(product);
+    }
+    if (this.#isLargePart(others.length)) {
+      this.now = until;
+      return this.#rebuild();
+    }
+    const ids = this.index.alive.toArray().map((slot) => this.index.id(slot));
+    for (const id of ids) if (!this.products.has(id)) this.index.remove(id);
+    for (const product of others) if (product.kind !== 'bundle') this.index.put(this.#entry(product));
+    this.#finish(others.filter(({ kind }) => kind === 'bundle'));
+    this.passTime(until);
   }
 
   /** Stores the documents as they come, and answers the products among them. */
@@ -298,10 +335,7 @@ export class ResolvedShop {
   }
 
   #rebuild(products: Iterable<ProductDocument> = this.products.values()): void {
-    this.#tree = undefined;
-    this.#fields = undefined;
-    this.memberships.clear();
-    this.index = new FinderIndex(finderShape, this.#source);
+    this.#startOver(new FinderIndex(finderShape, this.#source));
     const entries: FinderEntry[] = [];
     const bundles: ProductDocument[] = [];
     for (const product of products) {
@@ -309,8 +343,19 @@ export class ResolvedShop {
       else entries.push(this.#entry(product));
     }
     this.index.load(entries);
+    this.#finish(bundles);
+  }
+
+  #startOver(index: FinderIndex): void {
+    this.#tree = undefined;
+    this.#fields = undefined;
+    this.memberships.clear();
+    this.index = index;
+  }
+
+  /** Bundles come last: what they cost, and whether there are any, follows from the others. */
+  #finish(bundles: readonly ProductDocument[]): void {
     this.index.text.synonyms = new Synonyms(this.settings.synonyms);
-    // Bundles come last: what they cost, and whether there are any, follows from the others.
     for (const bundle of bundles) this.index.put(this.#entry(bundle));
     this.version++;
   }
@@ -372,37 +417,44 @@ export class ResolvedShop {
     }
   }
 
-  #entry(product: ProductDocument) {
-    const bundle = this.bundles.put(product);
-    const facts = factsOf(product, {
-      stock: this.inputs.stock,
-      tree: this.tree,
-      sheets: this.specSheets,
-      marks: this.inputs.marks?.(product) ?? [],
-      now: this.now,
-      bundle,
-      settings: this.settings,
-      behind: this.inputs.behind?.(product),
-    });
-    this.#facts.set(product.id, facts);
-    if (facts.supplier && !this.#suppliers.has(facts.supplier)) {
-      this.#suppliers.set(facts.supplier, facts.supplier);
-      this.#forgetFields();
-    }
-    this.#noteEdge(product);
+  #entry(product: ProductDocument): FinderEntry {
+    this.bundles.put(product);
+    const behind = this.inputs.behind?.(product);
+    const facts = this.#workOut(product, behind);
+    this.#noteBeside(product, behind);
     const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '');
     const brand = this.brands.get(product.brandId ?? '')?.name ?? '';
     return entryOf(facts, product, { brand, tags, specs: this.#specText(product) });
   }
 
-  #noteEdge(product: ProductDocument): void {
+  #workOut(product: ProductDocument, behind: BehindCounter | undefined): ProductFacts {
+    const facts = factsOf(product, {
+      stock: this.inputs.stock,
+      tree: this.tree,
+      sheets: this.specSheets,
+      marks: this.inputs.marks?.(product) ?? [],
+      settings: this.settings,
+      now: this.now,
+      bundle: this.bundles.get(product.id),
+      behind,
+    });
+    this.#facts.set(product.id, facts);
+    return facts;
+  }
+
+  /** Notes what is to be known of a product beside its facts: its supplier, and when it changes by itself. */
+  #noteBeside(product: ProductDocument, behind: BehindCounter | undefined): void {
+    if (behind?.supplier && !this.#suppliers.has(behind.supplier)) {
+      this.#suppliers.set(behind.supplier, behind.supplier);
+      this.#forgetFields();
+    }
     const { id, saleFrom, saleUntil, liveFrom, liveUntil } = product;
     // A bundle whose rule speaks of days is looked at again every hour.
     const edge = speaksOfTime(product)
       ? this.now + 3_600
       : earliest(
           nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now),
-          nextSaleEdge(this.inputs.behind?.(product)?.sales ?? [], this.now),
+          nextSaleEdge(behind?.sales ?? [], this.now),
         );
     if (edge === undefined) this.#edges.delete(id);
     else {

@@ -11,10 +11,11 @@ import {
   type StoredDocument,
 } from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
-import { productsAhead, readAllStock } from '../database/products';
+import { readAllStock } from '../database/products';
 import type { Arrivals } from '../jobs/arrivals';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
+import { IndexKeeper } from './index-keeper';
 import { LiveShop } from './live';
 import { serialise, type ReadyProducts } from './stored-form';
 import { splitRef, WorkingCatalog, type StockMap } from './working';
@@ -41,23 +42,27 @@ export class Catalog {
   readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job] }>();
   readonly writes = new WriteLock();
   readonly jobs: Jobs;
+  readonly #keeper: IndexKeeper;
   readonly mediaFolder: string;
   readonly filesFolder: string;
 
   constructor(
     folder: string,
     readonly clock: () => Date = () => new Date(),
+    /** from so many products on, the index is kept in a file for the next start */
+    keptFrom?: number,
   ) {
     this.db = openDatabase(folder);
     this.mediaFolder = join(folder, 'media');
     this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
-    const products = productsAhead(this.db);
+    this.#keeper = new IndexKeeper(this.db, folder, keptFrom);
+    const products = this.#keeper.products();
     const stock: StockMap = readAllStock(this.db);
     this.live = new LiveShop(this.db, stock, (product) => this.working.behind(product), this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
-    this.working.load(products, readUntouchedProducts(this.db));
+    this.working.load(products, readUntouchedProducts(this.db), this.#keeper.before(this.now));
     for (const ref of this.live.hashes.keys()) if (!this.working.hash(ref)) this.working.changed.add(ref);
     const different = [...this.working.changed, ...this.working.withheld];
     if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);
@@ -85,6 +90,7 @@ export class Catalog {
   }
 
   #refresh(subjects: readonly string[], ready?: ReadyProducts): void {
+    this.#keeper.note(subjects);
     // What is no part of an edition, such as stock, holds in the live shop at once.
     this.live.shop.refreshAll(this.working.refresh(subjects, ready));
   }
@@ -112,6 +118,14 @@ export class Catalog {
     const wrong = this.working.verifySome(count);
     if (wrong?.length) this.live.readAgain(wrong);
     return wrong === undefined;
+  }
+
+  /**
+   * Does some of what can wait: comparing, and keeping the index for the next start. Answers true when nothing is left: to
+   * be called again and again while there is nothing else to do.
+   */
+  tendSome(count: number): boolean {
+    return this.verifySome(count) && (this.writes.isIdle ? this.#keeper.tend(this.working.shop) : true);
   }
 
   actor(userId: string | null): Actor {
@@ -147,6 +161,8 @@ export class Catalog {
   }
 
   close(): void {
+    // While long work is under way, more may be stored than was taken up.
+    if (this.writes.isIdle) this.#keeper.keep(this.working.shop);
     this.db.close();
   }
 

@@ -3,20 +3,17 @@ import type { Product } from '../../core/catalog/product';
 import {
   documentKinds,
   isForShoppers,
-  SINGLE_KEY,
   type DocumentKind,
   type ProductDocument,
   type ShopDocument,
 } from '../../core/editions/document';
 import type { BehindCounter, DaySales } from '../../core/placement/facts';
-import { ResolvedShop, type DocumentUpdate } from '../../core/placement/resolved-shop';
+import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import { readyProduct, serialise, type ReadyProduct, type ReadyProducts } from './stored-form';
-import { readCategories, readCollections, readNamed } from '../database/groups';
-import { readMenu, readPages, readSettings } from '../database/pages';
-import { readProducts, readStock, type StockRow } from '../database/products';
+import { readDocuments } from '../database/documents';
+import { readStock, type StockRow } from '../database/products';
 import { readSales } from '../database/sales';
-import { readSpecSheets } from '../database/spec-sheets';
 
 export type StockMap = Map<string, number | null>;
 
@@ -27,6 +24,9 @@ export function splitRef(ref: string): { kind: DocumentKind; key: string } {
   const colon = ref.indexOf(':');
   return { kind: ref.slice(0, colon) as DocumentKind, key: ref.slice(colon + 1) };
 }
+
+/** Standing of products that differ from the live edition. */
+const CHANGED = 'changed';
 
 /** Products that are made ready before requests are answered. */
 const READY_AT_ONCE = 200;
@@ -90,16 +90,33 @@ export class WorkingCatalog {
     this.#sales = sales;
   }
 
-  /** Takes these products up, and reads all else. Those that are known to be as they are live need not be compared. */
-  load(products: Iterable<Product>, untouched: ReadonlySet<string>): void {
-    this.shop.load(this.#takeUp(products, untouched));
+  /**
+   * Takes these products up, and reads all else. Those that are known to be as they are live need not be compared; those
+   * that were worked out before need not be again.
+   */
+  load(products: Iterable<Product>, untouched: ReadonlySet<string>, before?: WorkedOut): void {
+    this.shop.load(this.#takeUp(products, untouched), before);
+    if (before) this.#mendMarks();
+  }
+
+  /** Products were worked out with the marks that they had then; what was put live since may have turned them. */
+  #mendMarks(): void {
+    const { index } = this.shop;
+    const marked = new Set(
+      index
+        .posting('standing', CHANGED)
+        ?.toArray()
+        .map((slot) => index.id(slot)),
+    );
+    const isMarked = (id: string) => this.changed.has(refOf('product', id));
+    this.shop.refreshAll([...this.products.keys()].filter((id) => isMarked(id) !== marked.has(id)));
   }
 
   /** Notes each document before the shop works it out. */
   *#takeUp(products: Iterable<Product>, untouched: ReadonlySet<string>): Generator<ShopDocument> {
     for (const kind of documentKinds)
       if (kind !== 'product')
-        for (const document of this.#read(kind)) {
+        for (const document of readDocuments(this.db, kind)) {
           this.#note(kind, document.key, document);
           yield document;
         }
@@ -122,7 +139,11 @@ export class WorkingCatalog {
   verifySome(count: number): string[] | undefined {
     if (this.#unverified.size === 0) return undefined;
     const some = [...firstOf(this.#unverified, count)];
-    for (const id of some) this.#note('product', id, this.#body('product', id));
+    for (const id of some) {
+      this.#note('product', id, this.#body('product', id));
+      // Worked out now, so that nobody has to wait for the facts of all.
+      this.shop.facts(id);
+    }
     const wrong = some.filter((id) => this.changed.has(refOf('product', id)));
     this.shop.refreshAll(wrong);
     return wrong.map((id) => refOf('product', id));
@@ -159,7 +180,9 @@ export class WorkingCatalog {
       const keys = touched.get(kind);
       if (!keys) continue;
       const made = kind === 'product' && ready;
-      const found = new Map(this.#read(kind, made ? unread : keys).map((document) => [document.key, document]));
+      const found = new Map(
+        readDocuments(this.db, kind, made ? unread : keys).map((document) => [document.key, document]),
+      );
       if (made)
         for (const key of keys) {
           const body = made.get(key)?.product;
@@ -223,7 +246,7 @@ export class WorkingCatalog {
   }
 
   #marks(product: ProductDocument): string[] {
-    return this.changed.has(refOf('product', product.id)) ? ['changed'] : [];
+    return this.changed.has(refOf('product', product.id)) ? [CHANGED] : [];
   }
 
   #note(
@@ -261,34 +284,5 @@ export class WorkingCatalog {
     };
     const body = maps[kind].get(key);
     return body && ({ kind, key, body } as ShopDocument);
-  }
-
-  #read(kind: DocumentKind, keys?: readonly string[]): ShopDocument[] {
-    const wanted = keys && new Set(keys);
-    const named = (rows: { id: string }[]) =>
-      rows
-        .filter((row) => !wanted || wanted.has(row.id))
-        .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
-    switch (kind) {
-      case 'product':
-        return named(readProducts(this.db, keys));
-      case 'category':
-        return named(readCategories(this.db));
-      case 'collection':
-        return named(readCollections(this.db));
-      case 'brand':
-      case 'tag':
-        return named(readNamed(this.db, kind));
-      case 'specSheet':
-        return named(readSpecSheets(this.db));
-      case 'page':
-        return named(readPages(this.db));
-      case 'menu':
-        return [{ kind, key: SINGLE_KEY, body: readMenu(this.db) }];
-      case 'settings': {
-        const body = readSettings(this.db);
-        return body ? [{ kind, key: SINGLE_KEY, body }] : [];
-      }
-    }
   }
 }

@@ -6,6 +6,7 @@ import {
   type Variant,
 } from '../../core/catalog/product';
 import { canonicalJson } from '../../core/editions/document';
+import { createHash } from 'node:crypto';
 import type { Db } from './connection';
 import { rowsAhead } from './rows-ahead';
 
@@ -166,35 +167,53 @@ const productJson = jsonObject({
 
 const allProducts = `SELECT ${productJson} FROM product`;
 
-/** So many products that reading them in a thread, while this one does other things, is worth starting it. */
-const MANY = 5_000;
-
-/** Begins to read all products, many of them in a thread, and answers them as they come. */
-export function productsAhead(db: Db, many = MANY): Iterable<Product> {
-  const count = db.prepare('SELECT count(*) FROM product').pluck().get() as number;
-  return count < many ? readProducts(db) : orElseHere(db, rowsAhead(db, allProducts));
+export function countProducts(db: Db): number {
+  return db.prepare('SELECT count(*) FROM product').pluck().get() as number;
 }
 
-function* orElseHere(db: Db, ahead: Iterable<Product>): Generator<Product> {
+/** A product with a print of all that is stored of it: where the print is the same, so is the product. */
+export interface StoredProduct {
+  product: Product;
+  print: string;
+}
+
+const PRINT = 'sha1';
+
+const storedProduct = (row: string): StoredProduct => ({
+  product: JSON.parse(row) as Product,
+  print: createHash(PRINT).update(row).digest('base64'),
+});
+
+/** Begins to read all products in a thread, and answers them as they come. */
+export function* storedProductsAhead(db: Db): Generator<StoredProduct> {
+  const ahead = rowsAhead<Product>(db, allProducts, PRINT);
   const met = new Set<string>();
   try {
-    for (const product of ahead) {
-      met.add(product.id);
-      yield product;
+    for (const { value, print } of ahead) {
+      met.add(value.id);
+      yield { product: value, print };
     }
     return;
   } catch {
     // Whatever went wrong in the thread is met again here, or it was only the thread.
   }
-  for (const product of readProducts(db)) if (!met.has(product.id)) yield product;
+  for (const stored of readStoredProducts(db)) if (!met.has(stored.product.id)) yield stored;
+}
+
+function productRows(db: Db, ids?: readonly string[]): Iterable<string> {
+  const rows = ids
+    ? db.prepare(`${allProducts} WHERE id IN (SELECT value FROM json_each(?))`).pluck().iterate(JSON.stringify(ids))
+    : db.prepare(allProducts).pluck().iterate();
+  return rows as Iterable<string>;
 }
 
 /** Reads whole products: those with these ids, or all. */
 export function readProducts(db: Db, ids?: readonly string[]): Product[] {
-  const rows = ids
-    ? db.prepare(`${allProducts} WHERE id IN (SELECT value FROM json_each(?))`).pluck().iterate(JSON.stringify(ids))
-    : db.prepare(allProducts).pluck().iterate();
-  return Array.from(rows as Iterable<string>, (row) => JSON.parse(row) as Product);
+  return Array.from(productRows(db, ids), (row) => JSON.parse(row) as Product);
+}
+
+export function readStoredProducts(db: Db, ids?: readonly string[]): StoredProduct[] {
+  return Array.from(productRows(db, ids), storedProduct);
 }
 
 /** Pieces left of every variant, those included that only an edition still knows. */

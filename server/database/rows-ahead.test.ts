@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openDatabase, type Db } from './connection';
 import { insertProduct } from './put-products';
-import { productsAhead, readProducts } from './products';
+import { readStoredProducts, storedProductsAhead } from './products';
 import { rowsAhead } from './rows-ahead';
 
 let folder: string;
@@ -29,22 +29,22 @@ afterAll(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-test('products read in a thread are those that are read here, all of them and in the same order', () => {
-  const read = [...productsAhead(db, 1)];
-  expect(read).toEqual(readProducts(db));
+test('products read in a thread are those that are read here, all of them, in the same order, with the same prints', () => {
+  const read = [...storedProductsAhead(db)];
+  expect(read).toEqual(readStoredProducts(db));
   expect(read).toHaveLength(1_200);
 });
 
 test('what waits in the database is read, but not what was begun and not committed', () => {
   db.exec('BEGIN');
   db.exec(`UPDATE product SET title = 'not yet' WHERE slug = 'kite-0'`);
-  const seen = [...rowsAhead<string>(db, `SELECT json_quote(title) FROM product WHERE title = 'not yet'`)];
+  const seen = [...rowsAhead(db, `SELECT json_quote(title) FROM product WHERE title = 'not yet'`, 'sha1')];
   db.exec('ROLLBACK');
   expect(seen).toEqual([]);
 });
 
 test('a thread that fails says so instead of leaving rows out', () => {
-  const read = (sql: string) => [...rowsAhead(db, sql)];
+  const read = (sql: string) => [...rowsAhead(db, sql, 'sha1')];
   expect(() => read('SELECT json_quote(title), nonsense FROM product')).toThrow('nonsense');
   expect(() => read(`SELECT iif(slug < 'kite-5', json_quote(title), json('{broken')) FROM product`)).toThrow(
     'malformed',

@@ -7,6 +7,11 @@ export class WriteLock {
   #isExclusive = false;
   readonly #waiting: { isExclusive: boolean; start: () => void }[] = [];
 
+  /** Nobody writes, or waits to. */
+  get isIdle(): boolean {
+    return !this.#isExclusive && this.#shared === 0 && this.#waiting.length === 0;
+  }
+
   /** Runs a short write as soon as no long work is under way or waits. */
   async shared<T>(run: () => T | Promise<T>): Promise<T> {
     if (this.#isExclusive || this.#waiting.length > 0) await this.#queue(false);
