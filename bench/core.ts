@@ -1,6 +1,8 @@
+import { deserialize, serialize } from 'node:v8';
 import type { ShopDocument } from '../core/editions/document';
 import { FinderIndex } from '../core/finder/finder-index';
 import { list } from '../core/finder/listing';
+import type { IndexState } from '../core/finder/state';
 import { collectionDefaults } from '../core/catalog/group';
 import { NEWEST_FIRST } from '../core/catalog/order';
 import { Bitset } from '../core/finder/bitset';
@@ -95,6 +97,7 @@ export interface CoreFigures {
   exact: Spread;
   peers: { name: string; spread: Spread }[];
   buildMs: number;
+  readMs: number;
   indexBytes: number;
   updateMs: Spread;
   rulesMs: number;
@@ -120,6 +123,8 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
     }).ms;
   });
   const buildMs = spreadOf(builds).p50;
+  const stored = serialize(index.state());
+  const readMs = median(BUILDS, () => FinderIndex.of(finderShape, deserialize(stored) as IndexState));
   const queries = benchQueries(catalog, QUERIES, 'mixed');
   const exactQueries = benchQueries(catalog, QUERIES, 'exact');
   // A server runs for days: measured is code that is compiled already, on a heap without the rubbish of building.
@@ -195,6 +200,7 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
     exact,
     peers,
     buildMs,
+    readMs,
     indexBytes: index.bytes,
     updateMs,
     rulesMs,

@@ -25,12 +25,16 @@ import {
 import { scaledCatalog } from '../demo/scale';
 import { measureGoods, type GoodsFigures } from './goods';
 import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
-import { benchQueries } from './queries';
+import { benchQueries, type BenchQuery } from './queries';
+
+const QUERIES = 500;
 
 export interface ServerFigures {
   goods: GoodsFigures;
   size: number;
   startMs: number;
+  startAfreshMs: number;
+  closeMs: number;
   firstEditionMs: number;
   oneChange: Spread;
   largeProduct: Spread;
@@ -38,6 +42,7 @@ export interface ServerFigures {
   putLiveMs: number;
   goBackMs: number;
   httpListing: Spread;
+  httpExact: Spread;
   httpPage: Spread;
   requestsPerSecond: number;
   knownPerSecond: number;
@@ -51,7 +56,8 @@ function fill(folder: string, size: number): ReturnType<typeof scaledCatalog> {
   db.transaction(() => {
     for (const category of catalog.categories) putCategory(db, category);
     for (const brand of catalog.brands) putNamed(db, 'brand', brand);
-    for (const tag of catalog.tags) putNamed(db, 'tag', tag);
+    // Shoppers meet a tag only where it has a listing of its own.
+    for (const tag of catalog.tags) putNamed(db, 'tag', { ...tag, listed: true });
     for (const product of catalog.products) {
       insertProduct(db, product.id, product, product.created);
       setProductCategories(db, product.id, product.categoryIds);
@@ -81,6 +87,22 @@ function addLargeProduct(catalog: Catalog): string {
   changeOptions(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, options, confirmed: true });
   changeProduct(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, fields: { standing: 'live' } });
   return id;
+}
+
+/** A query as an address of the storefront's API. */
+function addressOf(catalog: Catalog, { text, filters, price, sort }: BenchQuery): string {
+  const { categories, brands, tags } = catalog.live.shop;
+  const params = new URLSearchParams({ q: text });
+  const [category, tag] = [filters.category?.[0], filters.tag?.[0]];
+  if (category) params.set('at', `category:${categories.get(category)!.slug}`);
+  else if (tag) params.set('at', `tag:${tags.get(tag)!.slug}`);
+  if (filters.brand) params.set('f.brand', filters.brand.map((id) => brands.get(id)!.slug).join());
+  for (const [facet, values] of Object.entries(filters))
+    if (facet.startsWith('option.')) params.set(`f.${facet.slice(7)}`, values.join());
+  if (filters.available) params.set('f.stock', 'in');
+  if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
+  if (!text) params.set('sort', sort);
+  return params.toString();
 }
 
 const agent = new Agent({ keepAlive: true, maxSockets: 50 });
@@ -126,8 +148,12 @@ export async function measureServer(size: number, log: (line: string) => void): 
   await setUp(first, { shopName: 'Bench', name: 'Bench', email: 'bench@example.com', password: 'not a secret' });
   const firstEditionMs = timeOnce(() => first.putLive('First', null)).ms;
   first.close();
+  // As after an update of Dispona, and then as on any other day: everything is live, and little has changed since.
+  rmSync(join(folder, 'index.kept'), { force: true });
   globalThis.gc?.();
-  // As on any other day: everything is live, and little has changed since.
+  const { ms: startAfreshMs, value: afresh } = timeOnce(() => new Catalog(folder));
+  const { ms: closeMs } = timeOnce(() => afresh.close());
+  globalThis.gc?.();
   const { ms: startMs, value: catalog } = timeOnce(() => new Catalog(folder));
   globalThis.gc?.();
 
@@ -171,24 +197,16 @@ export async function measureServer(size: number, log: (line: string) => void): 
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const slug = new Map(catalog.live.shop.categories);
-  const addresses = [...benchQueries(scaled, 280, 'mixed'), ...benchQueries(scaled, 120, 'exact')].map(
-    ({ text, filters, price }) => {
-      const params = new URLSearchParams({ q: text });
-      const category = slug.get(filters.category?.[0] ?? '')?.slug;
-      if (category) params.set('at', `category:${category}`);
-      for (const [facet, values] of Object.entries(filters))
-        if (facet.startsWith('option.')) params.set(`f.${facet.slice(7)}`, values.join(','));
-      if (filters.available) params.set('f.stock', 'in');
-      if (price) params.set('f.price', `${price.min / 100}..${price.max / 100}`);
-      return params.toString();
-    },
+  const mixed = benchQueries(scaled, QUERIES, 'mixed').map((query) => addressOf(catalog, query));
+  const listing = mixed.map((query) => `/shop-api/listing?${query}`);
+  const exact = benchQueries(scaled, QUERIES, 'exact').map(
+    (query) => `/shop-api/listing?${addressOf(catalog, query)}`,
   );
-  const listing = addresses.map((query) => `/shop-api/listing?${query}`);
-  const pages = addresses.slice(0, 150).map((query, i) => (i % 3 === 0 ? `/p/product-${i}` : `/search?${query}`));
+  const pages = mixed.slice(0, 150).map((query, i) => (i % 3 === 0 ? `/p/product-${i}` : `/search?${query}`));
   const atOrigin = (path: string) => origin + path;
   await load(origin, listing.slice(0, 100), 4);
   const httpListing = await spreadOfRequests(listing.map(atOrigin));
+  const httpExact = await spreadOfRequests(exact.map(atOrigin));
   const httpPage = await spreadOfRequests(pages.map(atOrigin));
   // A parameter that the shop ignores makes each address another one, so that no kept answer can serve it.
   const fresh = [1, 2, 3, 4].flatMap((round) => listing.map((path) => `${path}&round=${round}`));
@@ -206,6 +224,8 @@ export async function measureServer(size: number, log: (line: string) => void): 
     size,
     goods,
     startMs,
+    startAfreshMs,
+    closeMs,
     firstEditionMs,
     oneChange,
     largeProduct,
@@ -213,6 +233,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
     putLiveMs,
     goBackMs,
     httpListing,
+    httpExact,
     httpPage,
     requestsPerSecond: perSecond,
     knownPerSecond: again.perSecond,
