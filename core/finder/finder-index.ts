@@ -332,6 +332,30 @@ export class FinderIndex {
     for (const order of moved) order.insert(known);
   }
 
+  /** Gives a product these values of a facet of products, in place of those that it has; all else of it stays. */
+  replaceValues(id: string, facet: string, values: readonly string[]): void {
+    const slot = this.#slotOf.get(id);
+    if (slot === undefined) return;
+    const { facets, valuesOf } = this;
+    const number = facets.facet(facet)?.number;
+    const before = valuesOf.get(slot).slice();
+    const mark = valuesOf.mark(slot);
+    const met = this.#productMet.empty();
+    for (let i = 0; i < mark; i++) {
+      if (facets.facetOf[before[i]!] === number) this.#takeValue(slot, before[i]!);
+      else met.add(before[i]!);
+    }
+    for (const value of values) {
+      const valueId = facets.idOf(facet, value, false, this.alive.size);
+      this.#giveValue(slot, valueId);
+      met.add(valueId);
+    }
+    met.sortBy(facets.facetOf);
+    const own = met.length;
+    for (let i = mark; i < before.length; i++) met.add(before[i]!);
+    valuesOf.set(slot, met.ids, met.length, own);
+  }
+
   remove(id: string): void {
     const slot = this.#slotOf.get(id);
     if (slot === undefined) return;
@@ -345,10 +369,7 @@ export class FinderIndex {
 
   /** Takes the facet values and the variants of a slot out. */
   #clearValues(slot: number): void {
-    for (const valueId of this.valuesOf.get(slot)) {
-      this.facets.values[valueId]!.products.delete(slot);
-      this.facets.totals[valueId]!--;
-    }
+    for (const valueId of this.valuesOf.get(slot)) this.#takeValue(slot, valueId);
     this.valuesOf.set(slot, []);
     const [start, count] = [this.#variantStart[slot]!, this.#variantCount[slot]!];
     for (let variant = start; variant < start + count; variant++) {
@@ -413,15 +434,21 @@ export class FinderIndex {
     met.sortBy(facets.facetOf);
     const own = met.length;
     this.#placeVariants(slot, entry);
-    for (let i = 0; i < met.length; i++) {
-      const id = met.ids[i]!;
-      const posting = facets.values[id]!;
-      if (slot >= posting.products.size) posting.products = posting.products.sized(this.alive.size);
-      posting.products.add(slot);
-      facets.totals[id]!++;
-    }
+    for (let i = 0; i < met.length; i++) this.#giveValue(slot, met.ids[i]!);
     this.valuesOf.set(slot, met.ids, met.length, own);
     return slot;
+  }
+
+  #giveValue(slot: number, valueId: number): void {
+    const posting = this.facets.values[valueId]!;
+    if (slot >= posting.products.size) posting.products = posting.products.sized(this.alive.size);
+    posting.products.add(slot);
+    this.facets.totals[valueId]!++;
+  }
+
+  #takeValue(slot: number, valueId: number): void {
+    this.facets.values[valueId]!.products.delete(slot);
+    this.facets.totals[valueId]!--;
   }
 
   #placeNumbers(slot: number, { id, numbers }: FinderEntry): void {

@@ -71,6 +71,11 @@ export class IdLists {
     return (this.#rows[row * 2 + 1] ?? 0) & LONGEST;
   }
 
+  /** The place that parts a list in two; 0 where it has none. */
+  mark(row: number): number {
+    return (this.#rows[row * 2 + 1] ?? 0) >>> 16;
+  }
+
   get(row: number): Pool {
     const start = this.start(row);
     return this.#pool.subarray(start, start + this.length(row));

@@ -98,6 +98,7 @@ test('an index changed product by product answers like one built afresh', () => 
   const edit = fc.oneof(
     { weight: 3, arbitrary: entryArbitrary(fc.constantFrom(...ids)).map((entry) => ({ put: entry })) },
     { weight: 1, arbitrary: fc.constantFrom(...ids).map((id) => ({ remove: id })) },
+    { weight: 2, arbitrary: fc.record({ tagged: fc.constantFrom(...ids), with: fc.subarray(tags) }) },
   );
   fc.assert(
     fc.property(entries, fc.array(edit, { maxLength: 25 }), query, (start, edits, asked) => {
@@ -107,6 +108,12 @@ test('an index changed product by product answers like one built afresh', () => 
         if ('put' in each) {
           index.put(each.put);
           all.set(each.put.id, each.put);
+        } else if ('tagged' in each) {
+          index.replaceValues(each.tagged, 'tag', each.with);
+          const entry = all.get(each.tagged);
+          const others = entry?.values.filter(([facet]) => facet !== 'tag') ?? [];
+          const values = [...others, ...each.with.map((tag) => ['tag', tag] as const)];
+          if (entry) all.set(entry.id, { ...entry, values });
         } else {
           index.remove(each.remove);
           all.delete(each.remove);

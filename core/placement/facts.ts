@@ -9,6 +9,9 @@ import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
 import { optionField, plainWords, SOLD_WITHIN, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
 
+/** Facet of products: where they are in their life. */
+export const STANDING = 'standing';
+
 /** Standing of products that shoppers meet in listings and strips. */
 export const LISTED = 'listed';
 
@@ -246,7 +249,7 @@ export function entryOf(
   if (facts.brand) add('brand', facts.brand);
   for (const id of facts.tag) add('tag', id);
   add('kind', facts.kind);
-  for (const standing of facts.standing) add('standing', standing);
+  for (const standing of facts.standing) add(STANDING, standing);
   if (facts.featured) add('featured', 'yes');
   if (facts.supplier) add('supplier', facts.supplier);
   if (facts.last) add(LAST, 'yes');

@@ -22,6 +22,7 @@ import {
   nextSaleEdge,
   optionKey,
   optionValueKey,
+  STANDING,
   type BehindCounter,
 } from './facts';
 import type { Menu, Page, Settings } from './page';
@@ -167,7 +168,7 @@ export class ResolvedShop {
 
   /** Products that shoppers meet in listings and strips. */
   get listed(): Bitset {
-    return this.index.posting('standing', LISTED) ?? new Bitset(this.index.alive.size);
+    return this.index.posting(STANDING, LISTED) ?? new Bitset(this.index.alive.size);
   }
 
   /**
@@ -291,6 +292,20 @@ export class ResolvedShop {
     if (known.length === 0) return;
     if (this.#isLargePart(known.length)) this.#rebuild();
     else for (const id of known) this.#index(this.products.get(id)!, { sameTexts: true });
+    this.#settle();
+  }
+
+  /** Notes that marks of products turned, and nothing else of them: much quicker than working them out again. */
+  remark(productIds: readonly string[]): void {
+    const isLarge = this.#isLargePart(productIds.length);
+    if (isLarge) this.memberships.clear();
+    for (const id of productIds) {
+      const product = this.products.get(id);
+      if (!product) continue;
+      this.index.replaceValues(id, STANDING, this.#workOut(product, this.inputs.behind?.(product)).standing);
+      if (!isLarge) this.memberships.refresh(id);
+      this.bundles.noteChangeOf(id);
+    }
     this.#settle();
   }
 

@@ -8,7 +8,7 @@ import {
   repeatEdition,
   writeEdition,
   type DocumentKey,
-  type StoredDocument,
+  type WrittenDocument,
 } from '../database/editions';
 import { Journal, type Actor } from '../database/journal';
 import { readAllStock } from '../database/products';
@@ -134,11 +134,11 @@ export class Catalog {
 
   /** Makes the working copy the next edition, in one transaction. Answers its number. */
   putLive(label: string, userId: string | null): number {
-    const put: StoredDocument[] = [];
+    const put: WrittenDocument[] = [];
     const gone: DocumentKey[] = [];
     for (const ref of this.working.changed) {
       const document = this.working.document(ref);
-      if (document) put.push({ kind: document.kind, key: document.key, ...serialise(document) });
+      if (document) put.push({ ...document, ...serialise(document) });
       else gone.push(splitRef(ref));
     }
     const number = writeEdition(this.db, { label, at: this.clock().toISOString(), userId }, put, gone);

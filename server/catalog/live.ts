@@ -1,9 +1,4 @@
-import {
-  documentBody,
-  type DocumentBodies,
-  type DocumentKind,
-  type ProductDocument,
-} from '../../core/editions/document';
+import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../../core/editions/document';
 import type { BehindCounter } from '../../core/placement/facts';
 import { ResolvedShop } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
@@ -14,7 +9,6 @@ import {
   readLatestRefs,
   type DocumentKey,
   type DocumentRef,
-  type StoredDocument,
 } from '../database/editions';
 import { refOf, splitRef, type StockMap } from './working';
 
@@ -62,11 +56,8 @@ export class LiveShop {
   }
 
   /** Shows documents in place of those of the same key, and no longer those that are gone. */
-  show(put: readonly StoredDocument[], gone: readonly DocumentKey[]): void {
-    this.shop.applyAll([
-      ...put.map(({ kind, key, body }) => ({ kind, key, body: documentBody(kind, body) })),
-      ...gone.map(({ kind, key }) => ({ kind, key, body: undefined })),
-    ]);
+  show(put: readonly ShopDocument[], gone: readonly DocumentKey[]): void {
+    this.shop.applyAll([...put, ...gone.map(({ kind, key }) => ({ kind, key, body: undefined }))]);
   }
 
   #note(put: readonly DocumentRef[], gone: readonly DocumentKey[]): string[] {

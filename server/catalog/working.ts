@@ -7,7 +7,7 @@ import {
   type ProductDocument,
   type ShopDocument,
 } from '../../core/editions/document';
-import type { BehindCounter, DaySales } from '../../core/placement/facts';
+import { STANDING, type BehindCounter, type DaySales } from '../../core/placement/facts';
 import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import { readyProduct, serialise, type ReadyProduct, type ReadyProducts } from './stored-form';
@@ -104,12 +104,12 @@ export class WorkingCatalog {
     const { index } = this.shop;
     const marked = new Set(
       index
-        .posting('standing', CHANGED)
+        .posting(STANDING, CHANGED)
         ?.toArray()
         .map((slot) => index.id(slot)),
     );
     const isMarked = (id: string) => this.changed.has(refOf('product', id));
-    this.shop.refreshAll([...this.products.keys()].filter((id) => isMarked(id) !== marked.has(id)));
+    this.shop.remark([...this.products.keys()].filter((id) => isMarked(id) !== marked.has(id)));
   }
 
   /** Notes each document before the shop works it out. */
@@ -231,7 +231,7 @@ export class WorkingCatalog {
       this.#mark(ref);
       if (this.changed.has(ref) !== before && ref.startsWith('product:')) products.push(splitRef(ref).key);
     }
-    this.shop.refreshAll(products);
+    this.shop.remark(products);
   }
 
   hash(ref: string): string | undefined {

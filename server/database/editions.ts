@@ -1,4 +1,4 @@
-import { documentBody, type DocumentKind, type ProductDocument, type ShopDocument } from '../../core/editions/document';
+import { documentBody, type DocumentKind, type ShopDocument } from '../../core/editions/document';
 import type { Db } from './connection';
 import { notePrices } from './price-spans';
 
@@ -19,9 +19,16 @@ export interface DocumentRef extends DocumentKey {
   hash: string;
 }
 
-export interface StoredDocument extends DocumentRef {
+export type HashedDocument = ShopDocument & DocumentRef;
+
+/** A document with the text under which it is stored. */
+export type WrittenDocument = HashedDocument & { text: string };
+
+interface DocumentRow extends DocumentRef {
   body: string;
 }
+
+const fromRow = (row: DocumentRow) => ({ ...row, body: documentBody(row.kind, row.body) }) as HashedDocument;
 
 export function latestEdition(db: Db): number {
   return (db.prepare(`SELECT max(number) FROM edition`).pluck().get() as number | null) ?? 0;
@@ -37,14 +44,14 @@ export function listEditions(db: Db, limit: number): EditionRow[] {
 }
 
 /** The documents of the newest edition with their hashes. */
-export function readLatest(db: Db): (ShopDocument & { hash: string })[] {
+export function readLatest(db: Db): HashedDocument[] {
   const rows = db
     .prepare(
       `SELECT edition_span.kind, key, hash, body FROM edition_span JOIN document USING (hash) WHERE until IS NULL
        ORDER BY edition_span.kind = 'product'`,
     )
-    .all() as StoredDocument[];
-  return rows.map((row) => ({ ...row, body: documentBody(row.kind, row.body) }) as ShopDocument & { hash: string });
+    .all() as DocumentRow[];
+  return rows.map(fromRow);
 }
 
 /** Which documents the newest edition holds. */
@@ -104,17 +111,16 @@ function writeSpans(db: Db, number: number, put: Iterable<DocumentRef>, gone: It
   }
 }
 
-function productsAmong(documents: readonly StoredDocument[]): ProductDocument[] {
-  return documents.flatMap(({ kind, body }) =>
-    kind === 'product' ? [documentBody('product', body) as ProductDocument] : [],
-  );
-}
+const productsAmong = (documents: readonly ShopDocument[]) =>
+  documents.flatMap((document) => (document.kind === 'product' ? [document.body] : []));
+
+const byHash = (a: DocumentRef, b: DocumentRef) => (a.hash < b.hash ? -1 : 1);
 
 /** Writes an edition in one transaction: the one before it, with `put` put in and `gone` taken out. Answers its number. */
 export function writeEdition(
   db: Db,
   edition: NewEdition,
-  put: readonly StoredDocument[],
+  put: readonly WrittenDocument[],
   gone: readonly DocumentKey[],
 ): number {
   return db
@@ -122,7 +128,8 @@ export function writeEdition(
       const number = latestEdition(db) + 1;
       insertEdition(db, number, edition, null);
       const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`);
-      for (const { hash, kind, body } of put) store.run(hash, kind, body);
+      // In the order in which the table keeps them, many are stored much more quickly.
+      for (const { hash, kind, text } of put.toSorted(byHash)) store.run(hash, kind, text);
       writeSpans(db, number, put, gone);
       notePrices(db, edition.at, productsAmong(put));
       return number;
@@ -133,7 +140,7 @@ export function writeEdition(
 /** An edition and how it differs from the one before. */
 export interface EditionStep {
   number: number;
-  put: StoredDocument[];
+  put: HashedDocument[];
   gone: DocumentKey[];
 }
 
@@ -155,7 +162,7 @@ export function repeatEdition(db: Db, edition: NewEdition, old: number): Edition
     .transaction(() => {
       const number = latestEdition(db) + 1;
       const changes = {
-        put: put.all({ old }) as StoredDocument[],
+        put: (put.all({ old }) as DocumentRow[]).map(fromRow),
         gone: gone.all({ old }) as DocumentKey[],
       };
       insertEdition(db, number, edition, old);
