@@ -199,9 +199,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
   const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const mixed = benchQueries(scaled, QUERIES, 'mixed').map((query) => addressOf(catalog, query));
   const listing = mixed.map((query) => `/shop-api/listing?${query}`);
-  const exact = benchQueries(scaled, QUERIES, 'exact').map(
-    (query) => `/shop-api/listing?${addressOf(catalog, query)}`,
-  );
+  const exact = benchQueries(scaled, QUERIES, 'exact').map((query) => `/shop-api/listing?${addressOf(catalog, query)}`);
   const pages = mixed.slice(0, 150).map((query, i) => (i % 3 === 0 ? `/p/product-${i}` : `/search?${query}`));
   const atOrigin = (path: string) => origin + path;
   await load(origin, listing.slice(0, 100), 4);

@@ -1,5 +1,6 @@
 import { NOW, productOf, shopOf } from '../testing/shop';
-import { canonicalJson, documentBody, documentText } from './document';
+import { canonicalJson } from './canonical-json';
+import { documentBody, documentText } from './document';
 import { documentChange, placeChanges } from './difference';
 
 const kite = (over: Parameters<typeof productOf>[1] = {}) =>

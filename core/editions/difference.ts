@@ -4,7 +4,8 @@ import { placeSet } from '../placement/listing-view';
 import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../placement/open-groups';
 import { firstSlots, stripSlots, targetName } from '../placement/page-view';
 import type { ResolvedShop } from '../placement/resolved-shop';
-import { canonicalJson, type DocumentKind, type ProductDocument } from './document';
+import { canonicalJson } from './canonical-json';
+import type { DocumentKind, ProductDocument } from './document';
 import { arrangementOf, groupFields } from './group-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 

@@ -1,3 +1,4 @@
+import { canonicalJson, listText, ObjectForm } from './canonical-json';
 import {
   categoryDefaults,
   collectionDefaults,
@@ -63,24 +64,6 @@ export type ShopDocument = { [K in DocumentKind]: { kind: K; key: string; body: 
 /** Key of the documents of which a shop has just one. */
 export const SINGLE_KEY = 'shop';
 
-/** How the text of a body differs from that of all it holds. */
-interface Written {
-  /** left out */
-  hidden?: readonly string[];
-  /** left out while it is as here */
-  usual?: Readonly<Record<string, unknown>>;
-  /** written in another way, as these texts */
-  parts?: Readonly<Record<string, string>>;
-}
-
-function isSame(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  // Most of what can be left out is empty; telling that apart needs no text.
-  if (Object.keys(a).length !== Object.keys(b).length) return false;
-  return canonicalJson(a) === canonicalJson(b);
-}
-
 /** Orders are written as their names, as they were before any others could be chosen. */
 const { order: _order, ...usualCategory } = categoryDefaults;
 const groupDefaults = {
@@ -89,11 +72,17 @@ const groupDefaults = {
   brand: namedDefaults,
   tag: namedDefaults,
 };
+const groupForms = {
+  category: new ObjectForm({ usual: groupDefaults.category }),
+  collection: new ObjectForm({ usual: groupDefaults.collection }),
+  brand: new ObjectForm({ usual: groupDefaults.brand }),
+  tag: new ObjectForm({ usual: groupDefaults.tag }),
+};
 const isGroup = (kind: DocumentKind): kind is keyof typeof groupDefaults => kind in groupDefaults;
 
 function groupText(kind: keyof typeof groupDefaults, body: object & { order?: Order }): string {
   const { order, ...rest } = body;
-  return objectText({ ...rest, ...(order && { sort: orderText(order) }) }, { usual: groupDefaults[kind] });
+  return groupForms[kind].text({ ...rest, ...(order && { sort: orderText(order) }) });
 }
 
 function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument['body'] {
@@ -109,23 +98,27 @@ export function documentText(document: ShopDocument): string {
   if (isGroup(document.kind)) return groupText(document.kind, document.body);
   if (document.kind !== 'product') return canonicalJson(document.body);
   const { options, variants, pictures } = document.body;
-  return objectText(document.body, {
-    hidden: hidden.product,
-    usual: usualProduct,
-    parts: {
-      options: listText(options, (option) => {
-        const values = listText(option.values, (value) => objectText(value, { usual: usualOptionValue }));
-        return objectText(option, { hidden: hidden.option, parts: { values } });
-      }),
-      variants: listText(variants, (variant) => objectText(variant, writtenVariant)),
-      // The ground is seen only behind a picture that does not fill its frame.
-      pictures: listText(pictures, (picture) => objectText(picture, picture.fit === 'fits' ? {} : filledPicture)),
-    },
+  return forms.product.text(document.body, {
+    options: listText(options, (option) => {
+      const values = listText(option.values, (value) => forms.optionValue.text(value));
+      return forms.option.text(option, { values });
+    }),
+    variants: listText(variants, (variant) => forms.variant.text(variant)),
+    pictures: listText(pictures, (picture) =>
+      (picture.fit === 'fits' ? forms.picture : forms.filledPicture).text(picture),
+    ),
   });
 }
 
-const writtenVariant = { hidden: hidden.variant, usual: usualVariant };
-const filledPicture = { hidden: ['fit', 'ground'] };
+const forms = {
+  product: new ObjectForm({ hidden: hidden.product, usual: usualProduct }),
+  option: new ObjectForm({ hidden: hidden.option }),
+  optionValue: new ObjectForm({ usual: usualOptionValue }),
+  variant: new ObjectForm({ hidden: hidden.variant, usual: usualVariant }),
+  picture: new ObjectForm({}),
+  // The ground is seen only behind a picture that does not fill its frame.
+  filledPicture: new ObjectForm({ hidden: ['fit', 'ground'] }),
+};
 
 /** The body that `documentText` wrote. */
 export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
@@ -148,47 +141,4 @@ export function documentBody(kind: DocumentKind, text: string): ShopDocument['bo
 /** True for a document that belongs into an edition: products only when they are to be live. */
 export function isForShoppers(document: Pick<ShopDocument, 'kind' | 'body'>): boolean {
   return document.kind !== 'product' || (document.body as ProductDocument).standing === 'live';
-}
-
-/** Keys that are kept as JSON text; there are few of them, but for those of specs. */
-const MOST_KEYS = 10_000;
-const keyTexts = new Map<string, string>();
-
-function keyText(key: string): string {
-  let text = keyTexts.get(key);
-  if (text === undefined) {
-    text = `${JSON.stringify(key)}:`;
-    if (keyTexts.size < MOST_KEYS) keyTexts.set(key, text);
-  }
-  return text;
-}
-
-function sortedKeys(value: object): string[] {
-  const keys = Object.keys(value);
-  for (let i = 1; i < keys.length; i++) if (keys[i - 1]! > keys[i]!) return keys.sort();
-  return keys;
-}
-
-/** JSON with sorted keys: equal bodies give equal text. Every save, and every edition of a whole catalog, comes through here. */
-export function canonicalJson(value: unknown): string {
-  if (value === null || value === true || value === false) return String(value);
-  if (typeof value === 'number') return Number.isFinite(value) ? String(value) : 'null';
-  if (typeof value !== 'object') return JSON.stringify(value) ?? 'null';
-  return Array.isArray(value) ? listText(value, canonicalJson) : objectText(value, {});
-}
-
-function listText<T>(items: readonly T[], textOf: (item: T) => string): string {
-  let text = '';
-  for (let i = 0; i < items.length; i++) text += i === 0 ? textOf(items[i]!) : `,${textOf(items[i]!)}`;
-  return `[${text}]`;
-}
-
-function objectText(body: object, { hidden = [], usual = {}, parts = {} }: Written): string {
-  let text = '';
-  for (const key of sortedKeys(body)) {
-    const value = (body as Record<string, unknown>)[key];
-    if (value === undefined || hidden.includes(key) || (key in usual && isSame(value, usual[key]))) continue;
-    text += (text === '' ? '' : ',') + keyText(key) + (Object.hasOwn(parts, key) ? parts[key]! : canonicalJson(value));
-  }
-  return `{${text}}`;
 }

@@ -4,6 +4,7 @@ import { phaseOf } from '../catalog/standing';
 import { fold, slugFrom } from '../catalog/identity';
 import type { ProductDocument } from '../editions/document';
 import type { FacetPair, FinderEntry, FinderShape } from '../finder/entry';
+import type { WeightedText } from '../finder/text-index';
 import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
@@ -236,12 +237,28 @@ export function haveSameTexts(a: ProductDocument, b: ProductDocument): boolean {
   );
 }
 
-/** The finder's entry for a product. */
-export function entryOf(
-  facts: ProductFacts,
-  product: ProductDocument,
-  names: { brand: string; tags: readonly string[]; specs: string },
-): FinderEntry {
+function textsOf(product: ProductDocument, description: string, { brand, tags, specs }: WordsBeside): WeightedText[] {
+  return [
+    { text: product.title, weight: 8 },
+    { text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '), weight: 6 },
+    { text: [brand], weight: 4 },
+    { text: tags, weight: 3 },
+    { text: product.options.flatMap((option) => option.values.map((value) => value.name)), weight: 2 },
+    { text: specs, weight: 2 },
+    { text: product.summary, weight: 2 },
+    { text: description, weight: 1 },
+  ];
+}
+
+/** Words that a product is found by beside its own. */
+export interface WordsBeside {
+  brand: string;
+  tags: readonly string[];
+  specs: string;
+}
+
+/** The finder's entry for a product. Without `words`, it holds no texts: for a product whose texts are known to be the same. */
+export function entryOf(facts: ProductFacts, product: ProductDocument, words: WordsBeside | undefined): FinderEntry {
   const values: FacetPair[] = [];
   const add = (facet: string, value: string) => values.push(pairOf(facet, value));
   // Those that shoppers choose among stand first: the finder looks for them from the front.
@@ -274,16 +291,7 @@ export function entryOf(
       ...numbersOf(facts.specs),
     },
     values,
-    texts: [
-      { text: product.title, weight: 8 },
-      { text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '), weight: 6 },
-      { text: [names.brand], weight: 4 },
-      { text: names.tags, weight: 3 },
-      { text: product.options.flatMap((option) => option.values.map((value) => value.name)), weight: 2 },
-      { text: names.specs, weight: 2 },
-      { text: product.summary, weight: 2 },
-      { text: description, weight: 1 },
-    ],
+    texts: words ? textsOf(product, description, words) : [],
     variants: facts.variants.map((variant) => {
       const own: FacetPair[] = Object.entries(variant.options).map(([key, value]) => optionPairsOf(key)(value));
       if (variant.onSale) own.push(pairOf('onSale', 'yes'));

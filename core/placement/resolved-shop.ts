@@ -24,6 +24,7 @@ import {
   optionValueKey,
   STANDING,
   type BehindCounter,
+  type WordsBeside,
 } from './facts';
 import type { Menu, Page, Settings } from './page';
 
@@ -432,14 +433,20 @@ export class ResolvedShop {
     }
   }
 
-  #entry(product: ProductDocument): FinderEntry {
+  #entry(product: ProductDocument, { sameTexts } = { sameTexts: false }): FinderEntry {
     this.bundles.put(product);
     const behind = this.inputs.behind?.(product);
     const facts = this.#workOut(product, behind);
     this.#noteBeside(product, behind);
-    const tags = product.tagIds.map((id) => this.tags.get(id)?.name ?? '');
-    const brand = this.brands.get(product.brandId ?? '')?.name ?? '';
-    return entryOf(facts, product, { brand, tags, specs: this.#specText(product) });
+    return entryOf(facts, product, sameTexts ? undefined : this.#wordsBeside(product));
+  }
+
+  #wordsBeside(product: ProductDocument): WordsBeside {
+    return {
+      brand: this.brands.get(product.brandId ?? '')?.name ?? '',
+      tags: product.tagIds.map((id) => this.tags.get(id)?.name ?? ''),
+      specs: this.#specText(product),
+    };
   }
 
   #workOut(product: ProductDocument, behind: BehindCounter | undefined): ProductFacts {
@@ -505,7 +512,7 @@ export class ResolvedShop {
   }
 
   #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
-    this.index.put(this.#entry(product), known);
+    this.index.put(this.#entry(product, known), known);
     this.memberships.refresh(product.id);
     this.bundles.noteChangeOf(product.id);
   }

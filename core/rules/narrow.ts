@@ -1,4 +1,4 @@
-import { canonicalJson } from '../editions/document';
+import { canonicalJson } from '../editions/canonical-json';
 import { optionOfField } from './field';
 import { isCondition, isVariantGroup, type Condition, type Rule, type RuleNode, type VariantGroup } from './rule';
 

@@ -1,6 +1,6 @@
 import { relationKinds, type Product, type RelationKind } from '../../core/catalog/product';
 import { specProblem } from '../../core/catalog/spec';
-import { canonicalJson } from '../../core/editions/document';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import { refuseQuantityPrices, refuseSpan } from '../../core/pricing/price';
 import { checkRule } from '../../core/rules/check';
 import type { goodsRoutes } from '../../contract/goods';

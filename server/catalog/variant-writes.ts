@@ -9,7 +9,7 @@ import {
   stillLeftOut,
   variantName,
 } from '../../core/catalog/variants';
-import { canonicalJson } from '../../core/editions/document';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import { refuseSalePrice } from '../../core/pricing/price';
 import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';

@@ -180,9 +180,9 @@ export class WorkingCatalog {
       const keys = touched.get(kind);
       if (!keys) continue;
       const made = kind === 'product' && ready;
-      const found = new Map(
-        readDocuments(this.db, kind, made ? unread : keys).map((document) => [document.key, document]),
-      );
+      const sought = made ? unread : keys;
+      const read = sought.length > 0 ? readDocuments(this.db, kind, sought) : [];
+      const found = new Map(read.map((document) => [document.key, document]));
       if (made)
         for (const key of keys) {
           const body = made.get(key)?.product;

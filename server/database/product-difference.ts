@@ -1,4 +1,4 @@
-import type { Product, Variant } from '../../core/catalog/product';
+import { relationKinds, type Product, type RelationKind, type Variant } from '../../core/catalog/product';
 import type { Db } from './connection';
 import { plainVariantColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import {
@@ -14,6 +14,10 @@ import { statement } from './statements';
 
 type PlainName = keyof typeof plainVariantColumns;
 const plainNames = Object.keys(plainVariantColumns) as PlainName[];
+
+const isOwn = (name: keyof ProductFields): name is Exclude<typeof name, RelationKind> =>
+  !relationKinds.includes(name as RelationKind);
+const ownNames = productFieldNames.filter(isOwn);
 
 /** What must be written to make one state of a product another; plain data, which can be handed to a thread. */
 export type ProductDifference =
@@ -46,13 +50,10 @@ function variantFields(
 /** What differs between two states of a product, options aside. What is the same object is not looked at. */
 export function differenceOf(before: Product, after: Product): ProductDifference {
   const fields: Record<string, unknown> = {};
-  for (const name of productFieldNames) {
-    const of = (product: Product) =>
-      name in product.relations
-        ? product.relations[name as keyof Product['relations']]
-        : product[name as Exclude<keyof ProductFields, keyof Product['relations']>];
-    if (of(before) !== of(after)) fields[name] = of(after);
-  }
+  for (const name of ownNames) if (before[name] !== after[name]) fields[name] = after[name];
+  if (before.relations !== after.relations)
+    for (const kind of relationKinds)
+      if (before.relations[kind] !== after.relations[kind]) fields[kind] = after.relations[kind];
   const areSame =
     before.variants.length === after.variants.length &&
     after.variants.every(({ id, values }, i) => id === before.variants[i]!.id && values === before.variants[i]!.values);

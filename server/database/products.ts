@@ -5,10 +5,11 @@ import {
   type RelationKind,
   type Variant,
 } from '../../core/catalog/product';
-import { canonicalJson } from '../../core/editions/document';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import { createHash } from 'node:crypto';
 import type { Db } from './connection';
 import { rowsAhead } from './rows-ahead';
+import { statement } from './statements';
 
 /** Fields of a product that are columns of its row. */
 export type ProductFields = Omit<
@@ -166,6 +167,7 @@ const productJson = jsonObject({
 });
 
 const allProducts = `SELECT ${productJson} FROM product`;
+const someProducts = `${allProducts} WHERE id IN (SELECT value FROM json_each(?))`;
 
 export function countProducts(db: Db): number {
   return db.prepare('SELECT count(*) FROM product').pluck().get() as number;
@@ -202,7 +204,7 @@ export function* storedProductsAhead(db: Db): Generator<StoredProduct> {
 
 function productRows(db: Db, ids?: readonly string[]): Iterable<string> {
   const rows = ids
-    ? db.prepare(`${allProducts} WHERE id IN (SELECT value FROM json_each(?))`).pluck().iterate(JSON.stringify(ids))
+    ? statement(db, someProducts).pluck().all(JSON.stringify(ids))
     : db.prepare(allProducts).pluck().iterate();
   return rows as Iterable<string>;
 }
@@ -226,7 +228,7 @@ export interface StockRow {
 export function readStock(db: Db, productIds: readonly string[]): StockRow[] {
   const sql = `SELECT variant_id AS variantId, product_id AS productId, count FROM stock
     WHERE product_id IN (SELECT value FROM json_each(?))`;
-  return db.prepare(sql).all(JSON.stringify(productIds)) as StockRow[];
+  return statement(db, sql).all(JSON.stringify(productIds)) as StockRow[];
 }
 
 /** Pieces left of all variants, by their ids. */
