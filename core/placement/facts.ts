@@ -4,10 +4,10 @@ import { phaseOf } from '../catalog/standing';
 import { fold, slugFrom } from '../catalog/identity';
 import type { ProductDocument } from '../editions/document';
 import type { FacetPair, FinderEntry, FinderShape } from '../finder/entry';
-import type { WeightedText } from '../finder/text-index';
 import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
+import { textsOf, type WordsBeside } from './words-beside';
 import { optionField, plainWords, SOLD_WITHIN, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Facet of products: where they are in their life. */
@@ -235,26 +235,6 @@ export function haveSameTexts(a: ProductDocument, b: ProductDocument): boolean {
     (a.specs === b.specs || JSON.stringify(a.specs) === JSON.stringify(b.specs)) &&
     sameList(a.customFields, b.customFields, (x, y) => x.label === y.label && x.value === y.value)
   );
-}
-
-function textsOf(product: ProductDocument, description: string, { brand, tags, specs }: WordsBeside): WeightedText[] {
-  return [
-    { text: product.title, weight: 8 },
-    { text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '), weight: 6 },
-    { text: [brand], weight: 4 },
-    { text: tags, weight: 3 },
-    { text: product.options.flatMap((option) => option.values.map((value) => value.name)), weight: 2 },
-    { text: specs, weight: 2 },
-    { text: product.summary, weight: 2 },
-    { text: description, weight: 1 },
-  ];
-}
-
-/** Words that a product is found by beside its own. */
-export interface WordsBeside {
-  brand: string;
-  tags: readonly string[];
-  specs: string;
 }
 
 /** The finder's entry for a product. Without `words`, it holds no texts: for a product whose texts are known to be the same. */

@@ -95,6 +95,19 @@ export const settingsSchema = z.object({
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
+/** Of a shop that was not set up yet. */
+export const emptySettings: Settings = {
+  name: 'My shop',
+  tagline: '',
+  currency: 'EUR',
+  taxRate: 2100,
+  reducedTaxRate: 900,
+  taxIncluded: true,
+  timeZone: 'Europe/Amsterdam',
+  locale: 'en',
+  synonyms: [],
+};
+
 /** Tax rate of a class in basis points. */
 export function taxRateOf(
   settings: Pick<Settings, 'taxRate' | 'reducedTaxRate'>,

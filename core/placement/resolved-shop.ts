@@ -1,6 +1,6 @@
 import { CategoryTree } from '../catalog/category-tree';
 import type { Brand, Category, Collection, Tag } from '../catalog/group';
-import { specWords, type SpecSheet } from '../catalog/spec';
+import type { SpecSheet } from '../catalog/spec';
 import { nextMoment } from '../catalog/standing';
 import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../editions/document';
 import { Bitset } from '../finder/bitset';
@@ -9,24 +9,16 @@ import { FinderIndex } from '../finder/finder-index';
 import type { IndexState } from '../finder/state';
 import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
-import { fieldRegistry, type FieldRegistry } from '../rules/field';
+import type { FieldRegistry } from '../rules/field';
 import { mixSort } from './arrangement';
-import { Bundles, speaksOfTime } from './bundle';
+import { Bundles } from './bundle';
 import { Memberships } from './memberships';
-import {
-  entryOf,
-  factsOf,
-  finderShape,
-  haveSameTexts,
-  LISTED,
-  nextSaleEdge,
-  optionKey,
-  optionValueKey,
-  STANDING,
-  type BehindCounter,
-  type WordsBeside,
-} from './facts';
+import { Moments } from './moments';
+import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, STANDING, type BehindCounter } from './facts';
 import type { Menu, Page, Settings } from './page';
+import { ShopDocuments, type MetOption } from './shop-documents';
+import { fieldsOf } from './shop-fields';
+import { wordsBeside } from './words-beside';
 
 export interface ResolvedShopInputs {
   /** pieces left of a variant; null when it is not counted */
@@ -58,51 +50,31 @@ export interface WorkedOut {
 /** From this many changed products on, building the index afresh is considered. */
 const REBUILD_FROM = 1_000;
 
-const earliest = (a: number | undefined, b: number | undefined) =>
-  a === undefined || (b !== undefined && b < a) ? b : a;
-
 /** Columns that hold numbers of `#numberFor` begin with this. */
 const MIX = 'mix.';
-
-const emptySettings: Settings = {
-  name: 'My shop',
-  tagline: '',
-  currency: 'EUR',
-  taxRate: 2100,
-  reducedTaxRate: 900,
-  taxIncluded: true,
-  timeZone: 'Europe/Amsterdam',
-  locale: 'en',
-  synonyms: [],
-};
 
 /**
  * A shop made from documents, live stock and an instant: the live shop from an edition, the preview from the working
  * copy, by the same code. Kept fresh document by document. Views of it (listing, product, page) are in the files beside.
  */
 export class ResolvedShop {
-  readonly products = new Map<string, ProductDocument>();
-  readonly categories = new Map<string, Category>();
-  readonly collections = new Map<string, Collection>();
-  readonly brands = new Map<string, Brand>();
-  readonly tags = new Map<string, Tag>();
-  readonly specSheets = new Map<string, SpecSheet>();
-  readonly pages = new Map<string, Page>();
+  readonly #documents = new ShopDocuments();
+  readonly products: ReadonlyMap<string, ProductDocument> = this.#documents.products;
+  readonly categories: ReadonlyMap<string, Category> = this.#documents.categories;
+  readonly collections: ReadonlyMap<string, Collection> = this.#documents.collections;
+  readonly brands: ReadonlyMap<string, Brand> = this.#documents.brands;
+  readonly tags: ReadonlyMap<string, Tag> = this.#documents.tags;
+  readonly specSheets: ReadonlyMap<string, SpecSheet> = this.#documents.specSheets;
+  readonly pages: ReadonlyMap<string, Page> = this.#documents.pages;
   readonly bundles = new Bundles(this);
   readonly memberships = new Memberships(this);
   index: FinderIndex;
-  menu: Menu = { items: [] };
-  settings: Settings = emptySettings;
   /** goes up with every change, so that what was computed from the shop can be kept */
   version = 0;
   /** moment of the day, seconds since 1970, for which prices and standings were worked out */
   now: number;
-  /** next moment at which a product changes by itself, by product id */
-  readonly #edges = new Map<string, number>();
-  #nextEdge = Infinity;
+  readonly #moments = new Moments();
   readonly #facts = new Map<string, ProductFacts>();
-  readonly #slugs = new Map<string, string>();
-  readonly #options = new Map<string, { label: string; values: Map<string, string>; swatches: Map<string, string> }>();
   readonly #suppliers = new Map<string, string>();
   /** a number for each thing by which goods are told apart when they are mixed */
   readonly #numbers = new Map<string, number>();
@@ -123,37 +95,25 @@ export class ResolvedShop {
     this.index = new FinderIndex(finderShape, this.#source);
   }
 
+  get menu(): Menu {
+    return this.#documents.menu;
+  }
+
+  get settings(): Settings {
+    return this.#documents.settings;
+  }
+
   get tree(): CategoryTree {
     return (this.#tree ??= new CategoryTree(this.categories.values()));
   }
 
   get fields(): FieldRegistry {
-    const names = (map: ReadonlyMap<string, { name: string }>) =>
-      new Map([...map].map(([id, thing]) => [id, thing.name]));
-    return (this.#fields ??= fieldRegistry({
-      categories: names(this.categories),
-      tags: names(this.tags),
-      brands: names(this.brands),
-      options: this.#options,
-      attributes: [...this.specSheets.values()].flatMap((sheet) =>
-        sheet.attributes.map((attribute) => ({ ...attribute, sheet: sheet.name })),
-      ),
-      suppliers: this.#suppliers,
-      collections: {
-        names: names(this.collections),
-        ofProduct: (id) => this.memberships.ofProduct(id, this.now),
-        members: (id) => this.memberships.of(id, this.now),
-        has: (id, productId) => this.memberships.of(id, this.now).has(this.index.slot(productId) ?? -1),
-      },
-    }));
+    return (this.#fields ??= fieldsOf(this, this.#suppliers));
   }
 
   /** Options met in the catalog by key, with the words and colours of their values. */
-  get options(): ReadonlyMap<
-    string,
-    { label: string; values: ReadonlyMap<string, string>; swatches: ReadonlyMap<string, string> }
-  > {
-    return this.#options;
+  get options(): ReadonlyMap<string, Readonly<MetOption>> {
+    return this.#documents.options;
   }
 
   /** Facts of products that were not worked out here, but taken over, are so when they are asked for. */
@@ -181,11 +141,7 @@ export class ResolvedShop {
     if (now <= this.now) return;
     const before = this.now;
     this.now = now;
-    if (now >= this.#nextEdge) {
-      this.refreshAll([...this.#edges].filter(([, at]) => at <= now).map(([id]) => id));
-      this.#nextEdge = Infinity;
-      for (const at of this.#edges.values()) this.#nextEdge = Math.min(this.#nextEdge, at);
-    }
+    this.#moments.pass(now, (ids) => this.refreshAll(ids));
     const turned = this.memberships.passTime(now);
     const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
       const at = nextMoment([liveFrom, liveUntil], before);
@@ -194,8 +150,8 @@ export class ResolvedShop {
     if (turned || opened) this.version++;
   }
 
-  bySlug(kind: 'product' | 'category' | 'collection' | 'brand' | 'tag' | 'page', slug: string): string | undefined {
-    return this.#slugs.get(`${kind} ${slug}`);
+  bySlug(kind: DocumentKind, slug: string): string | undefined {
+    return this.#documents.bySlug(kind, slug);
   }
 
   /** Starts over with these documents, products last: each is worked out as it comes, unless it was `before`. */
@@ -249,26 +205,14 @@ export class ResolvedShop {
       target.clear();
       for (const [key, value] of source) target.set(key, value);
     };
-    into(this.products, other.products);
-    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page'] as const)
-      into(this.#mapOf(kind) as Map<string, unknown>, other.#mapOf(kind));
-    into(this.#facts, other.#facts);
-    into(this.#slugs, other.#slugs);
-    into(this.#edges, other.#edges);
+    this.#documents.copyFrom(other.#documents);
+    this.#moments.copyFrom(other.#moments);
     this.bundles.copyFrom(other.bundles);
-    this.#options.clear();
-    for (const [key, { label, values, swatches }] of other.#options)
-      this.#options.set(key, { label, values: new Map(values), swatches: new Map(swatches) });
-    this.menu = other.menu;
-    this.settings = other.settings;
-    this.now = other.now;
-    this.#nextEdge = other.#nextEdge;
+    into(this.#facts, other.#facts);
     into(this.#suppliers, other.#suppliers);
     into(this.#numbers, other.#numbers);
-    this.index = other.index.copy(this.#source);
-    this.#tree = undefined;
-    this.#fields = undefined;
-    this.memberships.clear();
+    this.now = other.now;
+    this.#startOver(other.index.copy(this.#source));
     this.version++;
   }
 
@@ -376,61 +320,13 @@ export class ResolvedShop {
     this.version++;
   }
 
-  #store(kind: DocumentKind, key: string, body: unknown): void {
-    switch (kind) {
-      case 'menu':
-        this.menu = (body as Menu | undefined) ?? { items: [] };
-        return;
-      case 'settings':
-        this.settings = { ...emptySettings, ...(body as Settings | undefined) };
-        this.index.text.synonyms = new Synonyms(this.settings.synonyms);
-        return;
-      case 'product':
-        return;
-      default: {
-        const map = this.#mapOf(kind) as Map<string, { slug?: string }>;
-        const before = map.get(key);
-        if (before?.slug !== undefined) this.#forgetSlug(kind, before.slug, key);
-        if (body) {
-          const { slug } = body as { slug?: string };
-          map.set(key, body);
-          if (slug !== undefined) this.#slugs.set(`${kind} ${slug}`, key);
-        } else map.delete(key);
-      }
-    }
-  }
-
-  #mapOf(kind: Exclude<DocumentKind, 'menu' | 'settings' | 'product'>) {
-    return {
-      category: this.categories,
-      collection: this.collections,
-      brand: this.brands,
-      tag: this.tags,
-      specSheet: this.specSheets,
-      page: this.pages,
-    }[kind];
+  #store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
+    this.#documents.store(kind, key, body);
+    if (kind === 'settings') this.index.text.synonyms = new Synonyms(this.settings.synonyms);
   }
 
   #storeProduct(product: ProductDocument): void {
-    const before = this.products.get(product.id);
-    if (before) this.#forgetSlug('product', before.slug, product.id);
-    this.products.set(product.id, product);
-    this.#slugs.set(`product ${product.slug}`, product.id);
-    for (const option of product.options) this.#meetOption(option);
-  }
-
-  #meetOption(option: ProductDocument['options'][number]): void {
-    const key = optionKey(option.name);
-    let known = this.#options.get(key);
-    if (!known) {
-      this.#options.set(key, (known = { label: option.name, values: new Map(), swatches: new Map() }));
-      this.#forgetFields();
-    }
-    for (const value of option.values) {
-      const valueKey = optionValueKey(value.name);
-      if (!known.values.has(valueKey)) known.values.set(valueKey, value.name);
-      if (value.swatch) known.swatches.set(valueKey, value.swatch);
-    }
+    if (this.#documents.storeProduct(product)) this.#forgetFields();
   }
 
   #entry(product: ProductDocument, { sameTexts } = { sameTexts: false }): FinderEntry {
@@ -438,15 +334,7 @@ export class ResolvedShop {
     const behind = this.inputs.behind?.(product);
     const facts = this.#workOut(product, behind);
     this.#noteBeside(product, behind);
-    return entryOf(facts, product, sameTexts ? undefined : this.#wordsBeside(product));
-  }
-
-  #wordsBeside(product: ProductDocument): WordsBeside {
-    return {
-      brand: this.brands.get(product.brandId ?? '')?.name ?? '',
-      tags: product.tagIds.map((id) => this.tags.get(id)?.name ?? ''),
-      specs: this.#specText(product),
-    };
+    return entryOf(facts, product, sameTexts ? undefined : wordsBeside(product, this.#documents));
   }
 
   #workOut(product: ProductDocument, behind: BehindCounter | undefined): ProductFacts {
@@ -470,19 +358,7 @@ export class ResolvedShop {
       this.#suppliers.set(behind.supplier, behind.supplier);
       this.#forgetFields();
     }
-    const { id, saleFrom, saleUntil, liveFrom, liveUntil } = product;
-    // A bundle whose rule speaks of days is looked at again every hour.
-    const edge = speaksOfTime(product)
-      ? this.now + 3_600
-      : earliest(
-          nextMoment([saleFrom, saleUntil, liveFrom, liveUntil], this.now),
-          nextSaleEdge(behind?.sales ?? [], this.now),
-        );
-    if (edge === undefined) this.#edges.delete(id);
-    else {
-      this.#edges.set(id, edge);
-      this.#nextEdge = Math.min(this.#nextEdge, edge);
-    }
+    this.#moments.note(product, behind?.sales ?? [], this.now);
   }
 
   #numberFor(sort: string | undefined): number {
@@ -490,14 +366,6 @@ export class ResolvedShop {
     let number = this.#numbers.get(sort);
     if (number === undefined) this.#numbers.set(sort, (number = this.#numbers.size));
     return number;
-  }
-
-  #specText({ specSheetId, specs, customFields }: ProductDocument): string {
-    const attributes = this.specSheets.get(specSheetId ?? '')?.attributes ?? [];
-    return [
-      ...attributes.map((attribute) => specWords(attribute, specs[attribute.id])),
-      ...customFields.map(({ label, value }) => `${label} ${value}`),
-    ].join(' ');
   }
 
   /** So many products that building the index afresh is quicker than putting each. */
@@ -527,17 +395,10 @@ export class ResolvedShop {
   }
 
   #forgetProduct(id: string): void {
-    const product = this.products.get(id);
-    if (product) this.#forgetSlug('product', product.slug, id);
-    this.products.delete(id);
+    this.#documents.forgetProduct(id);
     this.#facts.delete(id);
-    this.#edges.delete(id);
+    this.#moments.forget(id);
     this.bundles.remove(id);
-  }
-
-  /** A slug may have passed to another thing meanwhile; then it stays. */
-  #forgetSlug(kind: DocumentKind, slug: string, id: string): void {
-    if (this.#slugs.get(`${kind} ${slug}`) === id) this.#slugs.delete(`${kind} ${slug}`);
   }
 
   /** A rule that names a field takes in nothing while there is none: what rules took in is worked out again with the fields. */
