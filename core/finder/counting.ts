@@ -123,8 +123,8 @@ function correct(
 const unseen = (counts: Uint32Array) => new Int32Array(counts.length).fill(-1);
 
 function hasFailing(index: FinderIndex, slot: number, passing: Uint32Array): boolean {
-  const first = index.variantStart(slot);
-  const last = first + index.variantCount(slot);
+  const first = index.variants.start(slot);
+  const last = first + index.variants.count(slot);
   for (let variant = first; variant < last; variant++)
     if ((passing[variant >>> 5]! & (1 << (variant & 31))) === 0) return true;
   return false;
@@ -139,8 +139,8 @@ function addPassing(
   passing: Uint32Array,
 ): void {
   const { rows, pool } = index.variantValuesOf;
-  const first = index.variantStart(slot);
-  const last = first + index.variantCount(slot);
+  const first = index.variants.start(slot);
+  const last = first + index.variants.count(slot);
   for (let variant = first; variant < last; variant++) {
     if ((passing[variant >>> 5]! & (1 << (variant & 31))) === 0) continue;
     let i = rows[variant * 2]!;

@@ -11,17 +11,15 @@ import { SortedOrder } from './sorted-order';
 import type { IndexState } from './state';
 import type { Synonyms } from './synonyms';
 import { TextIndex } from './text-index';
+import { VariantSlots } from './variant-slots';
 
-/** Numbers by slot; the array is another one after growing. Variants are many, so theirs take half the room. */
-interface Column<T extends Float64Array | Int32Array = Float64Array<ArrayBuffer>> {
-  at: T;
+/** Numbers by slot; the array is another one after growing. */
+interface Column {
+  at: Float64Array<ArrayBuffer>;
 }
 
 /** So few of 32 slots are looked at one by one. */
 const FEW_BITS = 8;
-
-/** What stands for Infinity in a column of variants; above all amounts and counts that can be saved. */
-const NO_LIMIT = 2 ** 31 - 1;
 
 /**
  * All products and variants in memory, in columns: see README.md beside this file. Slots are small numbers given to
@@ -32,7 +30,6 @@ export class FinderIndex {
   /** sets for the queries of listing.ts */
   readonly scratch = new Scratch();
   alive: Bitset;
-  aliveVariants: Bitset;
   readonly #ids: string[] = [];
   readonly #titles: string[] = [];
   readonly #slotOf = new Map<string, number>();
@@ -42,30 +39,23 @@ export class FinderIndex {
   readonly #derived = new Set<string>();
   /** columns that were filled in, and stay as they are until the next time */
   readonly #filled = new Set<string>();
-  readonly #variantColumns: Map<string, Column<Int32Array<ArrayBuffer>>>;
   readonly #orders = new Map<string, SortedOrder>();
   facets = new Facets();
   /** value ids of a product: its own, those of one facet side by side, then, from the mark on, those of its variants */
   valuesOf = new IdLists(16);
+  variants: VariantSlots;
   variantValuesOf = new IdLists(16);
-  #variantStart = new Uint32Array(64);
-  #variantCount = new Uint32Array(64);
-  variantProduct = new Uint32Array(64);
-  #variantIds: string[] = [];
-  #variantEnd = 0;
   /** value ids of the product, and of the variant, being placed */
   readonly #productMet = new MetIds();
   readonly #variantMet = new MetIds();
-  readonly #freeVariants = new Map<number, number[]>();
 
   constructor(
     readonly shape: FinderShape,
     readonly source?: FinderSource,
   ) {
     this.alive = new Bitset(64);
-    this.aliveVariants = new Bitset(64);
+    this.variants = new VariantSlots(shape.variantColumns);
     this.#columns = new Map(shape.columns.map((name) => [name, { at: new Float64Array(64) }]));
-    this.#variantColumns = new Map(shape.variantColumns.map((name) => [name, { at: new Int32Array(64) }]));
     for (const sort of shape.sorts) this.#orders.set(sort.key, new SortedOrder(this.#compare(sort)));
   }
 
@@ -75,8 +65,8 @@ export class FinderIndex {
 
   /** Bytes held by the typed arrays. */
   get bytes(): number {
-    let bytes = this.text.bytes + this.valuesOf.bytes + this.variantValuesOf.bytes + this.variantProduct.byteLength;
-    for (const column of [...this.#columns.values(), ...this.#variantColumns.values()]) bytes += column.at.byteLength;
+    let bytes = this.text.bytes + this.valuesOf.bytes + this.variantValuesOf.bytes + this.variants.bytes;
+    for (const { at } of this.#columns.values()) bytes += at.byteLength;
     for (const order of this.#orders.values()) bytes += order.bytes;
     return bytes + this.facets.bytes;
   }
@@ -87,19 +77,6 @@ export class FinderIndex {
 
   id(slot: number): string {
     return this.#ids[slot]!;
-  }
-
-  variantId(variantSlot: number): string {
-    return this.#variantIds[variantSlot]!;
-  }
-
-  /** First variant slot of a product; its variants stand side by side. */
-  variantStart(slot: number): number {
-    return this.#variantStart[slot]!;
-  }
-
-  variantCount(slot: number): number {
-    return this.#variantCount[slot]!;
   }
 
   /**
@@ -125,11 +102,6 @@ export class FinderIndex {
     for (let slot = 0; slot < at.length; slot++) at[slot] = numbers[slot] ?? NaN;
   }
 
-  /** A column of variants; Infinity stands there as the largest number. */
-  variantColumn(name: string): Int32Array {
-    return this.#variantColumns.get(name)!.at;
-  }
-
   order(key: string): SortedOrder | undefined {
     return this.#orders.get(key);
   }
@@ -153,30 +125,7 @@ export class FinderIndex {
 
   /** The products that own at least one of these variants, put into `products`. */
   productsOf(variants: Bitset, products = new Bitset(this.alive.size)): Bitset {
-    const owner = this.variantProduct;
-    const from = variants.words;
-    const to = products.words;
-    // Written out: this loop runs over every variant, and a call for each would cost more than the work.
-    for (let w = 0; w < from.length; w++) {
-      let left = from[w]!;
-      while (left !== 0) {
-        const bit = left & -left;
-        const product = owner[(w << 5) + 31 - Math.clz32(bit)]!;
-        to[product >>> 5]! |= 1 << (product & 31);
-        left ^= bit;
-      }
-    }
-    return products;
-  }
-
-  /** The variants of these products, put into `variants`. */
-  variantsOf(products: Bitset, variants = new Bitset(this.aliveVariants.size)): Bitset {
-    products.forEach((slot) => {
-      const start = this.#variantStart[slot]!;
-      const end = start + this.#variantCount[slot]!;
-      for (let variant = start; variant < end; variant++) variants.add(variant);
-    });
-    return variants;
+    return this.variants.productsOf(variants, products);
   }
 
   /** Of `among`, the slots whose number lies between the ends, both included, put into `set`, which may be `among` itself. */
@@ -243,12 +192,12 @@ export class FinderIndex {
     if (this.#ids.length > 0) throw new Error('Only a new index can be loaded.');
     const entries = sideBySide(all, this.shape.near);
     this.#reserve(entries.length);
-    this.#reserveVariants(entries.reduce((sum, entry) => sum + entry.variants.length, 0));
+    this.variants.reserve(entries.reduce((sum, entry) => sum + entry.variants.length, 0));
     for (const entry of entries) this.#place(entry, this.#takeSlot(entry.id));
     this.text.load(entries.length, (slot) => entries[slot]!.texts);
     this.#loadOrders();
     this.valuesOf.trim(entries.length);
-    this.variantValuesOf.trim(this.#variantEnd);
+    this.variantValuesOf.trim(this.variants.end);
   }
 
   /** An index that answers alike and changes by itself. Costs little more than the memory it takes. Its source must know the same. */
@@ -266,22 +215,15 @@ export class FinderIndex {
     index.text = TextIndex.of(state.text, synonyms);
     index.facets = Facets.of(state.facets);
     index.alive = Bitset.of(state.alive);
-    index.aliveVariants = Bitset.of(state.aliveVariants);
+    index.variants = VariantSlots.of(state.variants);
     index.valuesOf = IdLists.of(state.valuesOf);
     index.variantValuesOf = IdLists.of(state.variantValuesOf);
-    index.#variantStart = state.variantStart;
-    index.#variantCount = state.variantCount;
-    index.variantProduct = state.variantProduct;
-    index.#variantIds = state.variantIds;
-    index.#variantEnd = state.variantEnd;
     // Orders compare by these arrays and columns, so they are filled, not replaced.
     for (const id of state.ids) index.#ids.push(id);
     for (const title of state.titles) index.#titles.push(title);
     for (const slot of state.freeSlots) index.#freeSlots.push(slot);
     index.alive.forEach((slot) => index.#slotOf.set(state.ids[slot]!, slot));
-    for (const [length, starts] of state.freeVariants) index.#freeVariants.set(length, starts);
     for (const [name, numbers] of state.columns) index.#column(name).at = numbers;
-    for (const [name, numbers] of state.variantColumns) index.#variantColumns.get(name)!.at = numbers;
     for (const [key, slots] of state.orders) index.#orders.get(key)!.load(slots);
     return index;
   }
@@ -294,21 +236,14 @@ export class FinderIndex {
       text: this.text.state(),
       facets: this.facets.state(),
       alive: this.alive.state(),
-      aliveVariants: this.aliveVariants.state(),
+      variants: this.variants.state(),
       ids: this.#ids.slice(),
       titles: this.#titles.slice(),
       freeSlots: this.#freeSlots.slice(),
       columns: columns.map(([name, { at }]) => [name, at.slice()]),
-      variantColumns: Array.from(this.#variantColumns, ([name, { at }]) => [name, at.slice()]),
       orders: Array.from(this.#orders, ([key, order]) => [key, order.slots()]),
       valuesOf: this.valuesOf.state(),
       variantValuesOf: this.variantValuesOf.state(),
-      variantStart: this.#variantStart.slice(),
-      variantCount: this.#variantCount.slice(),
-      variantProduct: this.variantProduct.slice(),
-      variantIds: this.#variantIds.slice(),
-      variantEnd: this.#variantEnd,
-      freeVariants: Array.from(this.#freeVariants, ([length, starts]) => [length, starts.slice()]),
     };
   }
 
@@ -371,14 +306,13 @@ export class FinderIndex {
   #clearValues(slot: number): void {
     for (const valueId of this.valuesOf.get(slot)) this.#takeValue(slot, valueId);
     this.valuesOf.set(slot, []);
-    const [start, count] = [this.#variantStart[slot]!, this.#variantCount[slot]!];
-    for (let variant = start; variant < start + count; variant++) {
+    const start = this.variants.start(slot);
+    const end = start + this.variants.count(slot);
+    for (let variant = start; variant < end; variant++) {
       for (const valueId of this.variantValuesOf.get(variant)) this.facets.values[valueId]!.variants!.delete(variant);
       this.variantValuesOf.set(variant, []);
-      this.aliveVariants.delete(variant);
     }
-    this.#freeVariantRun(start, count);
-    this.#variantCount[slot] = 0;
+    this.variants.clear(slot);
   }
 
   #isMoved({ by, then }: SortKey, slot: number, entry: FinderEntry): boolean {
@@ -457,29 +391,21 @@ export class FinderIndex {
     for (const name of this.#derived) this.#column(name).at[slot] = this.source!.number(id, name);
   }
 
-  #placeVariants(slot: number, entry: FinderEntry): void {
-    const count = entry.variants.length;
-    const start = this.#takeVariantRun(count);
-    this.#variantStart[slot] = start;
-    this.#variantCount[slot] = count;
-    const { variantProduct, aliveVariants, facets } = this;
-    for (let i = 0; i < count; i++) {
-      const variant = entry.variants[i]!;
+  #placeVariants(slot: number, { variants }: FinderEntry): void {
+    const start = this.variants.put(slot, variants);
+    const { facets } = this;
+    const { size } = this.variants.alive;
+    for (let i = 0; i < variants.length; i++) {
       const at = start + i;
-      variantProduct[at] = slot;
-      this.#variantIds[at] = variant.id;
-      aliveVariants.add(at);
-      for (const name of this.shape.variantColumns)
-        this.#variantColumns.get(name)!.at[at] = Math.min(variant.numbers[name]!, NO_LIMIT);
       const met = this.#variantMet.empty();
-      const { values } = variant;
+      const { values } = variants[i]!;
       for (let v = 0; v < values.length; v++) {
         const id = facets.idOf(values[v]![0], values[v]![1], true, this.alive.size);
         met.add(id);
         this.#productMet.add(id);
         const posting = facets.values[id]!;
         if (!posting.variants || at >= posting.variants.size)
-          posting.variants = posting.variants?.sized(aliveVariants.size) ?? new Bitset(aliveVariants.size);
+          posting.variants = posting.variants?.sized(size) ?? new Bitset(size);
         posting.variants.add(at);
       }
       this.variantValuesOf.set(at, met.ids, met.length);
@@ -492,35 +418,11 @@ export class FinderIndex {
     return column;
   }
 
-  #takeVariantRun(count: number): number {
-    const free = this.#freeVariants.get(count)?.pop();
-    if (free !== undefined) return free;
-    const start = this.#variantEnd;
-    this.#variantEnd += count;
-    if (this.#variantEnd > this.aliveVariants.size) this.#reserveVariants(this.#variantEnd * 1.2);
-    return start;
-  }
-
-  #freeVariantRun(start: number, count: number): void {
-    if (count === 0) return;
-    const runs = this.#freeVariants.get(count);
-    if (runs) runs.push(start);
-    else this.#freeVariants.set(count, [start]);
-  }
-
-  #reserveVariants(variants: number): void {
-    const size = Math.ceil(variants * 1.02) + 64;
-    this.aliveVariants = this.aliveVariants.sized(size);
-    this.variantProduct = grow(this.variantProduct, size, Uint32Array);
-    for (const column of this.#variantColumns.values()) column.at = grow(column.at, size, Int32Array);
-  }
-
   #reserve(products: number): void {
     if (products <= this.alive.size) return;
     const size = Math.ceil(products * 1.05) + 64;
     this.alive = this.alive.sized(size);
-    this.#variantStart = grow(this.#variantStart, size, Uint32Array);
-    this.#variantCount = grow(this.#variantCount, size, Uint32Array);
+    this.variants.reserveProducts(size);
     for (const column of this.#columns.values()) column.at = grow(column.at, size, Float64Array);
   }
 }

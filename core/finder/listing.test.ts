@@ -171,7 +171,7 @@ test('taking everything out leaves no posting, total or word behind', () => {
     fc.property(entries, (all) => {
       const index = built(all);
       for (const entry of all) index.remove(entry.id);
-      expect(index.alive.count() + index.aliveVariants.count() + index.text.wordCount).toBe(0);
+      expect(index.alive.count() + index.variants.alive.count() + index.text.wordCount).toBe(0);
       expect(index.facets.totals.every((total) => total === 0)).toBe(true);
       expect(index.facets.values.every((value) => value.products.count() === 0 && !value.variants?.count())).toBe(true);
     }),

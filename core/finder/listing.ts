@@ -62,10 +62,10 @@ class Listing {
     }
     if (query.variantBase) this.#variants.push({ name: '', set: query.variantBase, products: undefined });
     const { ranges = [] } = query;
-    const among = ranges.length > 0 ? this.#variantsOfBase() : index.aliveVariants;
+    const among = ranges.length > 0 ? this.#variantsOfBase() : index.variants.alive;
     for (const { column, name = column, min, max } of ranges) {
-      const room = scratch.take(index.aliveVariants.size);
-      const set = index.whereNumber(index.variantColumn(column), min, max, among, room);
+      const room = scratch.take(index.variants.alive.size);
+      const set = index.whereNumber(index.variants.column(column), min, max, among, room);
       this.#variants.push({ name, set, products: undefined });
     }
   }
@@ -106,8 +106,8 @@ class Listing {
   /** The variants whose numbers matter: all, or when the listing is narrow from the start, those of its products. */
   #variantsOfBase(): Bitset {
     const { index } = this;
-    if (this.#base.count() * NARROW > index.size) return index.aliveVariants;
-    return index.variantsOf(this.#base, index.scratch.take(index.aliveVariants.size));
+    if (this.#base.count() * NARROW > index.size) return index.variants.alive;
+    return index.variants.variantsOf(this.#base, index.scratch.take(index.variants.alive.size));
   }
 
   #productChoice(choice: ChoiceFilter): Bitset {
@@ -120,7 +120,7 @@ class Listing {
   }
 
   #variantChoice(choice: ChoiceFilter): Bitset {
-    const set = this.index.scratch.take(this.index.aliveVariants.size);
+    const set = this.index.scratch.take(this.index.variants.alive.size);
     for (const value of choice.values) {
       const posting = this.index.variantPosting(choice.facet, value);
       if (posting) set.or(posting);
@@ -156,17 +156,17 @@ class Listing {
     const { index } = this;
     const { low, high } = index.shape.extents[column]!;
     if (!passing && products.count() >= SPARSE) {
-      const hasVariants = (slot: number) => products.has(slot) && index.variantCount(slot) > 0;
+      const hasVariants = (slot: number) => products.has(slot) && index.variants.count(slot) > 0;
       const [lowest, highest] = [index.order(low)!.find(hasVariants), index.order(high)!.find(hasVariants)];
       if (lowest === undefined || highest === undefined) return null;
       return { min: index.orderColumn(low)[lowest]!, max: index.orderColumn(high)[highest]! };
     }
-    const numbers = index.variantColumn(column);
+    const numbers = index.variants.column(column);
     let min = Infinity;
     let max = -Infinity;
     products.forEach((slot) => {
-      const start = index.variantStart(slot);
-      const end = start + index.variantCount(slot);
+      const start = index.variants.start(slot);
+      const end = start + index.variants.count(slot);
       for (let variant = start; variant < end; variant++) {
         if (passing && !passing.variants.has(variant)) continue;
         const x = numbers[variant]!;
@@ -215,11 +215,11 @@ class Listing {
       });
       return counts;
     }
-    const numbers = index.variantColumn(column);
+    const numbers = index.variants.column(column);
     const lastMet = new Int32Array(counts.length).fill(-1);
     products.forEach((slot) => {
-      const start = index.variantStart(slot);
-      const end = start + index.variantCount(slot);
+      const start = index.variants.start(slot);
+      const end = start + index.variants.count(slot);
       for (let variant = start; variant < end; variant++) {
         if (passing && !passing.variants.has(variant)) continue;
         const at = place(numbers[variant]!);

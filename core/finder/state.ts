@@ -6,22 +6,26 @@ export interface IndexState {
   text: TextState;
   facets: FacetsState;
   alive: BitsetState;
-  aliveVariants: BitsetState;
   ids: string[];
   titles: string[];
   freeSlots: number[];
   /** those that entries brought */
   columns: [name: string, numbers: Float64Array<ArrayBuffer>][];
-  variantColumns: [name: string, numbers: Int32Array<ArrayBuffer>][];
+  variants: VariantsState;
   orders: [key: string, slots: Uint32Array<ArrayBuffer>][];
   valuesOf: IdListsState;
   variantValuesOf: IdListsState;
-  variantStart: Uint32Array<ArrayBuffer>;
-  variantCount: Uint32Array<ArrayBuffer>;
-  variantProduct: Uint32Array<ArrayBuffer>;
-  variantIds: string[];
-  variantEnd: number;
-  freeVariants: [length: number, starts: number[]][];
+}
+
+export interface VariantsState {
+  alive: BitsetState;
+  owner: Uint32Array<ArrayBuffer>;
+  start: Uint32Array<ArrayBuffer>;
+  count: Uint32Array<ArrayBuffer>;
+  ids: string[];
+  end: number;
+  free: [length: number, starts: number[]][];
+  columns: [name: string, numbers: Int32Array<ArrayBuffer>][];
 }
 
 export interface BitsetState {

@@ -79,10 +79,10 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
   const { index } = shop;
   const product = shop.products.get(index.id(slot))!;
   let shown: string | null = null;
-  const start = index.variantStart(slot);
-  const end = start + index.variantCount(slot);
+  const start = index.variants.start(slot);
+  const end = start + index.variants.count(slot);
   for (let variant = start; matching && shown === null && variant < end; variant++)
-    if (matching.has(variant)) shown = index.variantId(variant);
+    if (matching.has(variant)) shown = index.variants.id(variant);
   const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
   const { stock, priceMax } = shop.facts(product.id)!;
   const pricing = pricingOf(product, stock > 0);

@@ -19,7 +19,7 @@ export function closedSpan({ low, high, lowOpen, highOpen }: Span): { low: numbe
 
 /** The products, or variants, that have a value of the field at all. */
 function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset {
-  const all = onVariant ? index.aliveVariants : index.alive;
+  const all = onVariant ? index.variants.alive : index.alive;
   switch (field.type) {
     case 'yesNo':
       return new Bitset(all.size);
@@ -38,7 +38,7 @@ function filledSet(index: FinderIndex, field: Field, onVariant: boolean): Bitset
     }
     default:
       return index.whereNumber(
-        onVariant ? index.variantColumn(field.key) : index.column(field.key),
+        onVariant ? index.variants.column(field.key) : index.column(field.key),
         -Infinity,
         Infinity,
         all,
@@ -83,7 +83,7 @@ function narrowByField(
     default: {
       const span = spanOf(condition, now);
       if (!span) return void own.clear();
-      const column = onVariant ? index.variantColumn(field.key) : index.column(field.key);
+      const column = onVariant ? index.variants.column(field.key) : index.column(field.key);
       const { low, high } = closedSpan(span);
       index.whereNumber(column, low, high, own, own);
     }
@@ -145,7 +145,7 @@ function variantsOf(
   fields: FieldRegistry,
   now: number,
 ): Bitset {
-  const own = index.aliveVariants.clone();
+  const own = index.variants.alive.clone();
   narrowByGroup(own, match, of, fields, (condition, set) =>
     narrowByCondition(set, condition, index, fields, now, true),
   );
@@ -178,8 +178,8 @@ export function membersOf(
     if (node.of.length === 0) return void own.clear();
     const variants = variantsOf(node, index, fields, now);
     if (node.variants === 'some') return void own.and(index.productsOf(variants));
-    const others = index.productsOf(index.aliveVariants.clone().andNot(variants));
-    own.and(index.productsOf(index.aliveVariants)).andNot(others);
+    const others = index.productsOf(index.variants.alive.clone().andNot(variants));
+    own.and(index.productsOf(index.variants.alive)).andNot(others);
   };
   const members = within.clone();
   narrow(rule, members);
