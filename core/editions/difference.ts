@@ -183,6 +183,8 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
     after: string[],
     isOrderTold: boolean,
   ) => {
+    // Most places are as they were, and both shops mostly keep their products in the same slots.
+    if (before.length === after.length && before.every((id, i) => id === after[i])) return;
     const [old, next] = [new Set(before), new Set(after)];
     const joined = after.filter((id) => !old.has(id));
     const left = before.filter((id) => !next.has(id));
