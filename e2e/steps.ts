@@ -30,10 +30,12 @@ export async function noSeriousFault(page: Page, where = ''): Promise<void> {
 
 export const saved = (page: Page) => expect(page.getByText('saved just now').first()).toBeVisible();
 
-/** Picks an option of a field with completion. */
+/** Picks an option of a field with completion; once more where the page moved under the hand and closed the list. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   const field = page.getByRole('combobox', { name: label });
-  await field.click();
-  await field.fill(option);
-  await page.getByRole('option', { name: option }).first().click();
+  await expect(async () => {
+    await field.click();
+    await field.fill(option);
+    await page.getByRole('option', { name: option }).first().click({ timeout: 5_000 });
+  }).toPass({ timeout: 30_000 });
 }
