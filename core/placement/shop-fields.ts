@@ -1,10 +1,28 @@
-import { fieldRegistry, type FieldRegistry } from '../rules/field';
-import type { ResolvedShop } from './resolved-shop';
+import type { SpecSheet } from '../catalog/spec';
+import type { FinderIndex } from '../finder/finder-index';
+import { fieldRegistry, type FieldData, type FieldRegistry } from '../rules/field';
+import type { Memberships } from './memberships';
 
-const names = (map: ReadonlyMap<string, { name: string }>) => new Map([...map].map(([id, thing]) => [id, thing.name]));
+type Named = ReadonlyMap<string, { name: string }>;
+
+/** What the fields of a shop come from. */
+interface FieldSources {
+  readonly categories: Named;
+  readonly tags: Named;
+  readonly brands: Named;
+  readonly collections: Named;
+  readonly specSheets: ReadonlyMap<string, SpecSheet>;
+  readonly options: FieldData['options'];
+  readonly memberships: Pick<Memberships, 'of' | 'ofProduct'>;
+  readonly index: FinderIndex;
+  /** seconds since 1970 */
+  readonly now: number;
+}
+
+const names = (map: Named) => new Map([...map].map(([id, thing]) => [id, thing.name]));
 
 /** The fields that rules can speak of in a shop: those of all shops, and what its options, specs and groups add. */
-export function fieldsOf(shop: ResolvedShop, suppliers: ReadonlyMap<string, string>): FieldRegistry {
+export function fieldsOf(shop: FieldSources, suppliers: ReadonlyMap<string, string>): FieldRegistry {
   const { memberships } = shop;
   return fieldRegistry({
     categories: names(shop.categories),

@@ -1,7 +1,6 @@
-import { specWords } from '../catalog/spec';
+import { specWords, type SpecSheet } from '../catalog/spec';
 import type { ProductDocument } from '../editions/document';
 import type { WeightedText } from '../finder/text-index';
-import type { ShopDocuments } from './shop-documents';
 
 /** Words that a product is found by beside its own. */
 export interface WordsBeside {
@@ -10,10 +9,16 @@ export interface WordsBeside {
   specs: string;
 }
 
+interface NamedDocuments {
+  brands: ReadonlyMap<string, { name: string }>;
+  tags: ReadonlyMap<string, { name: string }>;
+  specSheets: ReadonlyMap<string, SpecSheet>;
+}
+
 /** They stand in the documents that the product names. */
 export function wordsBeside(
   { brandId, tagIds, specSheetId, specs, customFields }: ProductDocument,
-  { brands, tags, specSheets }: Pick<ShopDocuments, 'brands' | 'tags' | 'specSheets'>,
+  { brands, tags, specSheets }: NamedDocuments,
 ): WordsBeside {
   const attributes = specSheets.get(specSheetId ?? '')?.attributes ?? [];
   return {
