@@ -5,32 +5,28 @@ import { readMenu, readPages, readSettings } from './pages';
 import { readProducts } from './products';
 import { readSpecSheets } from './spec-sheets';
 
+type Keyed = Exclude<DocumentKind, 'menu' | 'settings'>;
+
+/** How documents are read of the kinds of which a shop has many. Only of products are there too many to read all each time. */
+const readers: Record<Keyed, (db: Db, keys?: readonly string[]) => { id: string }[]> = {
+  product: readProducts,
+  category: (db) => readCategories(db),
+  collection: (db) => readCollections(db),
+  brand: (db) => readNamed(db, 'brand'),
+  tag: (db) => readNamed(db, 'tag'),
+  specSheet: (db) => readSpecSheets(db),
+  page: (db) => readPages(db),
+};
+
 /** Reads documents of the working catalog: those with these keys, or all of a kind. */
 export function readDocuments(db: Db, kind: DocumentKind, keys?: readonly string[]): ShopDocument[] {
-  const wanted = keys && new Set(keys);
-  const named = (rows: { id: string }[]) =>
-    rows
-      .filter((row) => !wanted || wanted.has(row.id))
-      .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
-  switch (kind) {
-    case 'product':
-      return named(readProducts(db, keys));
-    case 'category':
-      return named(readCategories(db));
-    case 'collection':
-      return named(readCollections(db));
-    case 'brand':
-    case 'tag':
-      return named(readNamed(db, kind));
-    case 'specSheet':
-      return named(readSpecSheets(db));
-    case 'page':
-      return named(readPages(db));
-    case 'menu':
-      return [{ kind, key: SINGLE_KEY, body: readMenu(db) }];
-    case 'settings': {
-      const body = readSettings(db);
-      return body ? [{ kind, key: SINGLE_KEY, body }] : [];
-    }
+  if (kind === 'menu') return [{ kind, key: SINGLE_KEY, body: readMenu(db) }];
+  if (kind === 'settings') {
+    const body = readSettings(db);
+    return body ? [{ kind, key: SINGLE_KEY, body }] : [];
   }
+  const wanted = keys && new Set(keys);
+  return readers[kind](db, keys)
+    .filter(({ id }) => !wanted || wanted.has(id))
+    .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);
 }
