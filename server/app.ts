@@ -17,16 +17,17 @@ import { viewsApi } from './api/views';
 import type { Catalog } from './catalog/catalog';
 import { serveFiles } from './files/serve';
 import { servePictures } from './pictures/serve';
-import { notFound } from './problem';
 import { readSession, SESSION_COOKIE } from './security/sign-in';
 import { shopApi } from './shopfront/shop-api';
-import { storefront } from './shopfront/storefront';
+import { nothingThere, problemPage, storefront } from './shopfront/storefront';
 
 export interface AppParts {
   catalog: Catalog;
   log: Pick<Logger, 'error'>;
   /** scripts and styles of the storefront */
   assets: ShopAssets;
+  /** where the shop is for the world, such as https://shop.example */
+  origin: string;
   /** folder with the built desk and shop; absent while Vite serves the desk */
   dist?: string;
 }
@@ -53,7 +54,7 @@ function protect(isDesk: boolean): RequestHandler {
 }
 
 /** The whole HTTP application. */
-export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
+export function makeApp({ catalog, log, assets, origin, dist }: AppParts): Express {
   const app = express();
   app.set('query parser', 'simple');
   app.set('etag', 'weak');
@@ -95,10 +96,9 @@ export function makeApp({ catalog, log, assets, dist }: AppParts): Express {
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
     });
   app.use(serveFiles(catalog));
-  app.use(storefront(catalog, assets));
-  app.use(() => {
-    throw notFound('There is nothing at this address.');
-  });
-  app.use(answerErrors((error) => log.error(error)));
+  const parts = { catalog, assets, origin };
+  app.use(storefront(parts));
+  app.use(nothingThere);
+  app.use(answerErrors((error) => log.error(error), problemPage(parts)));
   return app;
 }

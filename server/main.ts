@@ -10,6 +10,8 @@ import { NewerDatabaseError } from './database/connection';
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
 const folder = resolve(process.env.DISPONA_DATA ?? 'data');
+/** Where the shop is for the world; behind a proxy that is not where it listens. */
+const origin = (process.env.DISPONA_BASE_URL ?? `http://${host}:${port}`).replace(/\/+$/, '');
 const dist = resolve('dist');
 
 interface ManifestEntry {
@@ -40,7 +42,13 @@ const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 function start(): void {
   const catalog = new Catalog(folder);
-  const app = makeApp({ catalog, log, assets: shopAssets(), dist: existsSync(join(dist, 'desk')) ? dist : undefined });
+  const app = makeApp({
+    catalog,
+    log,
+    assets: shopAssets(),
+    origin,
+    dist: existsSync(join(dist, 'desk')) ? dist : undefined,
+  });
   const server = createServer(app);
   server.on('error', (error: NodeJS.ErrnoException) => {
     log.fatal(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another.` : error.message);

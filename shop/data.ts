@@ -18,11 +18,18 @@ export interface ListingPageData {
   listing: ListingView;
 }
 
+/** Instead of a page: why there is none. */
+export interface MissingPageData {
+  kind: 'missing';
+  heading: string;
+  message: string;
+}
+
 export type PageData =
   | { kind: 'page'; page: PageView }
   | ListingPageData
   | { kind: 'product'; product: ProductView; variantId: string | null; strips: RelationStrip[] }
-  | { kind: 'missing'; message: string };
+  | MissingPageData;
 
 /** Everything that one page of the storefront is drawn from, on the server and in the browser. */
 export interface ShopData {

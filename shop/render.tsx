@@ -22,7 +22,7 @@ function titleOf({ shop, page }: ShopData): string {
     case 'product':
       return page.product.meta.title;
     case 'missing':
-      return `Nothing here · ${shop.name}`;
+      return `${page.heading} · ${shop.name}`;
   }
 }
 

@@ -32,7 +32,7 @@ function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
     case 'missing':
       return (
         <div className="py-24 text-center">
-          <h1 className="font-display text-3xl font-bold text-ink">Nothing here</h1>
+          <h1 className="font-display text-3xl font-bold text-ink">{page.heading}</h1>
           <p className="mt-3 text-ink-soft">{page.message}</p>
           <a
             href={`${data.base}/`}

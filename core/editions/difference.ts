@@ -1,11 +1,11 @@
 import type { SpecSheet } from '../catalog/spec';
 import type { Page, Target } from '../placement/page';
 import { placeSet } from '../placement/listing-view';
-import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../placement/open-groups';
+import { addressPath, groupsOf, isOpen, type GroupKind, type GroupRef } from '../placement/open-groups';
 import { firstSlots, stripSlots, targetName } from '../placement/page-view';
 import type { ResolvedShop } from '../placement/resolved-shop';
 import { canonicalJson } from './canonical-json';
-import type { DocumentKind, ProductDocument } from './document';
+import type { DocumentKind, ProductDocument, Redirect } from './document';
 import { arrangementOf, groupFields } from './group-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
@@ -48,6 +48,7 @@ const kindMaps = {
   tag: (shop: Bodies) => shop.tags,
   specSheet: (shop: Bodies) => shop.specSheets,
   page: (shop: Bodies) => shop.pages,
+  redirect: (shop: Bodies) => shop.redirects,
 } as const;
 
 /** The document of a kind and key as shoppers of this shop meet it; a product that is not live does not exist. */
@@ -102,6 +103,8 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
     case 'brand':
     case 'tag':
       return new Map(groupFields(shop, kind, (body as { id: string }).id));
+    case 'redirect':
+      return new Map([['Forwards to', forwardWords(shop, body as Redirect)]]);
     case 'specSheet':
       return new Map([
         ['Name', (body as SpecSheet).name],
@@ -118,6 +121,11 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
           .map(([key, value]) => [key.charAt(0).toUpperCase() + key.slice(1), String(value)]),
       );
   }
+}
+
+function forwardWords(shop: ResolvedShop, { kind, targetId }: Redirect): string {
+  const title = kind === 'product' ? shop.products.get(targetId)?.title : targetName(shop, { kind, id: targetId });
+  return title ?? 'something deleted';
 }
 
 function labelOf(shop: ResolvedShop, item: { label: string; target: Target }): string {
@@ -150,6 +158,10 @@ function fieldChanges(before: Map<string, string>, after: Map<string, string>): 
 function titleOf(kind: DocumentKind, body: object): string {
   if (kind === 'menu') return 'Header menu';
   if (kind === 'settings') return 'Shop settings';
+  if (kind === 'redirect') {
+    const { kind: of, slug } = body as Redirect;
+    return `/${addressPath[of]}/${slug}`;
+  }
   return (body as { title?: string; name?: string }).title ?? (body as { name: string }).name;
 }
 

@@ -11,28 +11,38 @@ import {
 import { FEATURED_FIRST, orderOfText, orderText, type Order } from '../catalog/order';
 import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../catalog/product';
 import type { SpecSheet } from '../catalog/spec';
-import type { Menu, Page, Settings } from '../placement/page';
+import { emptySettings, type Menu, type Page, type Settings } from '../placement/page';
 
-/** What only the seller knows, and what is live, such as stock: no part of a document. */
+/**
+ * What shoppers neither see nor meet the effect of, and what is live, such as stock: no part of a document. Cost and
+ * supplier are no shopper's business either, but collections are filled and sorted by them, so an edition holds them.
+ */
 const hidden = {
-  product: ['supplier'],
   option: ['listId'],
-  variant: ['stock', 'cost', 'warnAt', 'supplierNumber'],
-} as const satisfies { product: (keyof Product)[]; option: (keyof Option)[]; variant: (keyof Variant)[] };
+  variant: ['stock', 'warnAt', 'supplierNumber'],
+} as const satisfies { option: (keyof Option)[]; variant: (keyof Variant)[] };
 
 export type VariantDocument = Omit<Variant, (typeof hidden.variant)[number]>;
 type OptionDocument = Omit<Option, (typeof hidden.option)[number]>;
-export type ProductDocument = Omit<Product, 'variants' | 'options' | (typeof hidden.product)[number]> & {
+export type ProductDocument = Omit<Product, 'variants' | 'options'> & {
   options: OptionDocument[];
   variants: VariantDocument[];
 };
 
-const { supplier: _supplier, ...usualProduct } = productDefaults;
-const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...usualVariant } = variantDefaults;
+const usualProduct = productDefaults;
+const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...shownVariant } = variantDefaults;
+const usualVariant = { ...shownVariant, cost: null };
 const usualOptionValue = { pictureId: null };
 const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
 /** Fields that a document leaves out while they are as usual. */
 export const documentDefaults = { product: usualProduct, variant: usualVariant };
+
+/** An address that forwards to whatever the target's address is. */
+export interface Redirect {
+  kind: AddressedKind;
+  slug: string;
+  targetId: string;
+}
 
 export interface DocumentBodies {
   product: ProductDocument;
@@ -44,6 +54,7 @@ export interface DocumentBodies {
   page: Page;
   menu: Menu;
   settings: Settings;
+  redirect: Redirect;
 }
 export type DocumentKind = keyof DocumentBodies;
 export const documentKinds = [
@@ -56,7 +67,15 @@ export const documentKinds = [
   'collection',
   'page',
   'menu',
+  'redirect',
 ] as const satisfies readonly DocumentKind[];
+
+/** Kinds of which each thing has an address of its own. */
+export const addressedKinds = ['product', 'category', 'collection', 'brand', 'tag', 'page'] as const;
+export type AddressedKind = (typeof addressedKinds)[number];
+
+/** Key of the redirect at an address. */
+export const redirectKey = ({ kind, slug }: Pick<Redirect, 'kind' | 'slug'>): string => `${kind}/${slug}`;
 
 /** One thing that an edition holds, such as a product or the menu. `key` is its id. */
 export type ShopDocument = { [K in DocumentKind]: { kind: K; key: string; body: DocumentBodies[K] } }[DocumentKind];
@@ -111,7 +130,7 @@ export function documentText(document: ShopDocument): string {
 }
 
 const forms = {
-  product: new ObjectForm({ hidden: hidden.product, usual: usualProduct }),
+  product: new ObjectForm({ usual: usualProduct }),
   option: new ObjectForm({ hidden: hidden.option }),
   optionValue: new ObjectForm({ usual: usualOptionValue }),
   variant: new ObjectForm({ hidden: hidden.variant, usual: usualVariant }),
@@ -124,6 +143,7 @@ const forms = {
 export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
   if (isGroup(kind)) return groupBody(kind, text);
   const body = JSON.parse(text) as ShopDocument['body'];
+  if (kind === 'settings') return { ...emptySettings, ...(body as Settings) };
   if (kind !== 'product') return body;
   const product = body as ProductDocument;
   return {

@@ -30,6 +30,9 @@ const soldOutWords: Record<WhenSoldOut, string> = {
 /** Begins the label of the price of one variant. */
 export const PRICE_OF = 'Price ';
 
+/** Said of what only collections and offers follow from. */
+const UNSEEN = '(shoppers do not see it)';
+
 /** Labels of a product's fields whose values mean nothing to a reader: only that they changed is told. */
 export const opaqueFields = [
   'Pictures',
@@ -132,6 +135,10 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
       )
       .join(', '),
   );
+  fields.set('Supplier', product.supplier && `${product.supplier} ${UNSEEN}`);
+  const costs = product.variants.map(({ cost }) => (cost === null ? 'not known' : formatMoney(cost, currency)));
+  const isKnown = product.variants.some(({ cost }) => cost !== null);
+  fields.set('Cost', isKnown ? `${[...new Set(costs)].join(', ')} ${UNSEEN}` : '');
   fields.set('SKU', product.variants.map((variant) => variant.sku).join(', '));
   fields.set(
     'Variant pictures',

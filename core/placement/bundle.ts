@@ -129,6 +129,12 @@ export class Bundles {
     }
   }
 
+  /** Notes the bundles that are filled by rule: what their rules take in may be something else now. */
+  noteRules(): void {
+    for (const [id, { slots }] of this.#facts)
+      if (slots.some(({ slot: { from } }) => from.how === 'rule')) this.#stale.add(id);
+  }
+
   /** Calls back for each bundle that was noted, once; those noted meanwhile included. */
   settle(work: (bundleId: string) => void): void {
     for (const id of this.#stale) work(id);

@@ -70,15 +70,7 @@ const pairsOf = remembered((facet) => remembered((value): [string, string] => [f
 const pairOf = (facet: string, value: string) => pairsOf(facet)(value);
 const optionPairsOf = remembered((key) => pairsOf(optionField(key)));
 
-/** What only the seller knows of a product. Like stock it is not part of a document, and holds from the moment it is known. */
-export interface BehindCounter {
-  supplier: string;
-  /** of its variants in order, minor units; null where it is not known */
-  costs: readonly (number | null)[];
-  /** pieces sold, by day in seconds since 1970, the last day first */
-  sales: readonly DaySales[];
-}
-
+/** Pieces sold of a product on one day. Like stock they are no part of a document, and hold from the moment they are known. */
 export interface DaySales {
   /** midnight, UTC, seconds since 1970 */
   day: number;
@@ -113,7 +105,8 @@ export function nextSaleEdge(sales: readonly DaySales[], now: number): number | 
 /** What the facts of a product come from, beside its document. */
 export interface FactSources {
   stock: (variantId: string) => number | null;
-  behind: BehindCounter | undefined;
+  /** the last day first */
+  sales: readonly DaySales[];
   settings: Pick<Settings, 'taxRate' | 'reducedTaxRate' | 'taxIncluded'>;
   tree: CategoryTree;
   sheets: ReadonlyMap<string, SpecSheet>;
@@ -145,7 +138,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
   let discount = 0;
   let stockValue = NaN;
   const taxRate = taxRateOf(sources.settings, product.taxClass);
-  const variants = product.variants.map((variant, i): VariantFacts => {
+  const variants = product.variants.map((variant): VariantFacts => {
     const { price, wasPrice } = bundle?.price
       ? { price: bundle.price.low, wasPrice: null }
       : effectivePrice(product, variant, now);
@@ -156,7 +149,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     });
     const left = stock(variant.id);
     if (wasPrice !== null) discount = Math.max(discount, Math.round(((wasPrice - price) * 10_000) / wasPrice));
-    const cost = sources.behind?.costs[i] ?? null;
+    const { cost } = variant;
     if (cost !== null) {
       costs.push(cost);
       const own = marginOf(price, cost, taxRate, sources.settings.taxIncluded);
@@ -179,9 +172,9 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     margin,
     discount,
     stockValue,
-    ...soldFacts(sources.behind?.sales ?? [], now),
+    ...soldFacts(sources.sales, now),
     pictures: product.pictures.length,
-    supplier: sources.behind?.supplier ?? '',
+    supplier: product.supplier,
     words: product,
     created: Math.floor(Date.parse(product.created) / 1000),
     featured: product.featured,

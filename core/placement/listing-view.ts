@@ -9,6 +9,7 @@ import { arranged, finderOrder, type Arrangement } from './arrangement';
 import { keptWhileUnchanged } from './kept';
 import { isOpen, type GroupRef } from './open-groups';
 import type { ResolvedShop } from './resolved-shop';
+import { sheetsInOrder } from './shop-fields';
 
 export const PAGE_SIZE = 24;
 /** Deepest page that is answered; beyond it a page is empty. */
@@ -96,9 +97,7 @@ interface DescribedValue {
 
 /** Attributes of these types that the seller offers as filters. */
 function filterAttributes(shop: ResolvedShop, types: readonly Attribute['type'][]): Attribute[] {
-  const all = new Map(
-    [...shop.specSheets.values()].flatMap(({ attributes }) => attributes.map((each) => [each.id, each])),
-  );
+  const all = new Map(sheetsInOrder(shop).flatMap(({ attributes }) => attributes.map((each) => [each.id, each])));
   return [...all.values()].filter(({ filterable, type }) => filterable && types.includes(type));
 }
 
@@ -120,6 +119,8 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
   const attribute = choiceAttributes(shop).find((each) => specField(each.id) === facet);
   const optionPlaces = new Map([...(option?.values.keys() ?? [])].map((value, i) => [value, i]));
   for (const [indexValue, id] of shop.index.facet(facet)?.values ?? []) {
+    // Values that products had once are still known to the index.
+    if (shop.index.facets.totals[id] === 0) continue;
     const group = groups?.get(indexValue);
     if (group) {
       const order = places.get(indexValue) ?? group.name;
@@ -134,7 +135,7 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
       if (label !== undefined) values.push({ indexValue, id, value: indexValue, label, order: place });
     } else if (facet === AVAILABLE) values.push({ indexValue, id, value: indexValue, label: 'In stock', order: 0 });
   }
-  values.sort((a, b) => (a.order === b.order ? 0 : a.order < b.order ? -1 : 1));
+  values.sort((a, b) => (a.order === b.order ? (a.indexValue < b.indexValue ? -1 : 1) : a.order < b.order ? -1 : 1));
   return values.map(({ order: _order, ...value }) => value);
 }
 

@@ -1,6 +1,6 @@
 import type { Collection } from '../catalog/group';
 import { Bitset } from '../finder/bitset';
-import { collectionsNamed } from '../rules/collections';
+import { collectionsNamed, isCircular } from '../rules/collections';
 import { membersOf } from '../rules/members';
 import { testOf, type Test } from '../rules/predicate';
 import type { Condition } from '../rules/rule';
@@ -43,8 +43,6 @@ interface Kept {
  */
 export class Memberships {
   readonly #kept = new Map<string, Kept>();
-  /** collections that are being worked out, so that rules that name each other end */
-  readonly #underWay = new Set<string>();
   /** the same in an order in which each stands behind those that it asks for; made anew when one comes or goes */
   #inOrder: Kept[] | undefined;
 
@@ -149,21 +147,20 @@ export class Memberships {
   #keep(id: string, now: number): Kept | undefined {
     const { shop } = this;
     const collection = shop.collections.get(id);
-    if (!collection || this.#underWay.has(id)) return undefined;
+    if (!collection) return undefined;
     const kept = this.#kept.get(id);
     if (kept && now < kept.until) return kept;
     const isRule = collection.source === 'rule';
-    this.#underWay.add(id);
     const asksFor = collectionsNamed(collection);
-    const set = this.#workOut(collection, now);
-    const turning = isRule ? turningConditions(collection.rule) : [];
-    const turns = asksFor.map((other) => this.#keep(other, now)?.until ?? Infinity);
-    this.#underWay.delete(id);
+    // Which of them is asked first must not matter, so all that ask for each other in a circle are empty.
+    const isEmpty = isCircular(id, shop.collections);
+    const turning = isRule && !isEmpty ? turningConditions(collection.rule) : [];
+    const turns = isEmpty ? [] : asksFor.map((other) => this.#keep(other, now)?.until ?? Infinity);
     const fresh: Kept = {
       collection,
-      set,
-      named: new Set(isRule ? collection.leftOut : collection.picked),
-      test: isRule ? testOf(collection.rule, shop.fields) : undefined,
+      set: isEmpty ? new Bitset(shop.index.alive.size) : this.#workOut(collection, now),
+      named: new Set(isEmpty ? [] : isRule ? collection.leftOut : collection.picked),
+      test: isEmpty ? () => false : isRule ? testOf(collection.rule, shop.fields) : undefined,
       asksFor,
       turning,
       until: Math.min(nextTurn(turning, shop.index, shop.fields, now), ...turns),

@@ -1,4 +1,5 @@
 import { phaseOf } from '../catalog/standing';
+import type { AddressedKind } from '../editions/document';
 import type { ResolvedShop } from './resolved-shop';
 
 export type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
@@ -11,6 +12,9 @@ export interface GroupRef {
 
 /** First part of the address of a listing. */
 export const groupPath: Readonly<Record<GroupKind, string>> = { category: 'c', collection: 'g', brand: 'b', tag: 't' };
+
+/** First part of the address of anything that has one of its own. */
+export const addressPath: Readonly<Record<AddressedKind, string>> = { ...groupPath, product: 'p', page: 'page' };
 
 /** The groups of a kind by id. */
 export function groupsOf(shop: ResolvedShop, kind: GroupKind) {

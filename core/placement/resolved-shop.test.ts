@@ -36,8 +36,8 @@ function tell(shop: ResolvedShop) {
 test('a shop that takes over what was worked out before is as one worked out afresh, however much time passed', () => {
   fc.assert(
     fc.property(products, products, fc.integer({ min: 0, max: 110 }), (before, changed, seconds) => {
-      const { behind } = shopOf([]).inputs;
-      const shopAt = (now: number) => new ResolvedShop({ stock: () => 3, behind, now });
+      const { sales } = shopOf([]).inputs;
+      const shopAt = (now: number) => new ResolvedShop({ stock: () => 3, sales, now });
       const was = shopAt(NOW);
       was.load([...groupDocuments, ...before.map(document)]);
       // Some stay the very same, some are others under the same id, some are new, one is gone.

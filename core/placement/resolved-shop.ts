@@ -2,7 +2,7 @@ import { CategoryTree } from '../catalog/category-tree';
 import type { Brand, Category, Collection, Tag } from '../catalog/group';
 import type { SpecSheet } from '../catalog/spec';
 import { nextMoment } from '../catalog/standing';
-import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../editions/document';
+import type { DocumentBodies, DocumentKind, ProductDocument, Redirect, ShopDocument } from '../editions/document';
 import { Bitset } from '../finder/bitset';
 import type { FinderEntry, FinderSource } from '../finder/entry';
 import { FinderIndex } from '../finder/finder-index';
@@ -11,20 +11,21 @@ import { Synonyms } from '../finder/synonyms';
 import type { ProductFacts } from '../rules/facts';
 import type { FieldRegistry } from '../rules/field';
 import { mixSort } from './arrangement';
-import { Bundles } from './bundle';
+import { Bundles, speaksOfTime } from './bundle';
 import { Memberships } from './memberships';
 import { Moments } from './moments';
-import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, STANDING, type BehindCounter } from './facts';
+import type { MetOption } from './met-options';
+import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, nextSaleEdge, STANDING, type DaySales } from './facts';
 import type { Menu, Page, Settings } from './page';
-import { ShopDocuments, type MetOption } from './shop-documents';
+import { ShopDocuments } from './shop-documents';
 import { fieldsOf } from './shop-fields';
 import { wordsBeside } from './words-beside';
 
 export interface ResolvedShopInputs {
   /** pieces left of a variant; null when it is not counted */
   stock: (variantId: string) => number | null;
-  /** what only the seller knows of a product */
-  behind?: (product: ProductDocument) => BehindCounter | undefined;
+  /** what was sold of a product, by day, the last day first */
+  sales?: (productId: string) => readonly DaySales[];
   /** standings beyond a product's own, such as "changed" for the desk */
   marks?: (product: ProductDocument) => readonly string[];
   /** seconds since 1970 at which the shop begins; see `passTime` */
@@ -50,6 +51,8 @@ export interface WorkedOut {
 /** From this many changed products on, building the index afresh is considered. */
 const REBUILD_FROM = 1_000;
 
+const NO_SALES: readonly DaySales[] = [];
+
 /** Columns that hold numbers of `#numberFor` begin with this. */
 const MIX = 'mix.';
 
@@ -66,6 +69,8 @@ export class ResolvedShop {
   readonly tags: ReadonlyMap<string, Tag> = this.#documents.tags;
   readonly specSheets: ReadonlyMap<string, SpecSheet> = this.#documents.specSheets;
   readonly pages: ReadonlyMap<string, Page> = this.#documents.pages;
+  /** by their keys */
+  readonly redirects: ReadonlyMap<string, Redirect> = this.#documents.redirects;
   readonly bundles = new Bundles(this);
   readonly memberships = new Memberships(this);
   index: FinderIndex;
@@ -75,7 +80,6 @@ export class ResolvedShop {
   now: number;
   readonly #moments = new Moments();
   readonly #facts = new Map<string, ProductFacts>();
-  readonly #suppliers = new Map<string, string>();
   /** a number for each thing by which goods are told apart when they are mixed */
   readonly #numbers = new Map<string, number>();
   /** what the index reads when somebody asks for it */
@@ -89,6 +93,9 @@ export class ResolvedShop {
   };
   #tree: CategoryTree | undefined;
   #fields: FieldRegistry | undefined;
+  /** for which options the fields were made, and for which of their keys rules were worked out */
+  #optionsVersion = 0;
+  #optionKeysVersion = 0;
 
   constructor(readonly inputs: ResolvedShopInputs) {
     this.now = inputs.now ?? 0;
@@ -108,19 +115,22 @@ export class ResolvedShop {
   }
 
   get fields(): FieldRegistry {
-    return (this.#fields ??= fieldsOf(this, this.#suppliers));
+    const { version } = this.#documents.options;
+    if (version !== this.#optionsVersion) this.#fields = undefined;
+    this.#optionsVersion = version;
+    return (this.#fields ??= fieldsOf(this));
   }
 
   /** Options met in the catalog by key, with the words and colours of their values. */
-  get options(): ReadonlyMap<string, Readonly<MetOption>> {
-    return this.#documents.options;
+  get options(): ReadonlyMap<string, MetOption> {
+    return this.#documents.options.all;
   }
 
   /** Facts of products that were not worked out here, but taken over, are so when they are asked for. */
   facts(productId: string): ProductFacts | undefined {
     const known = this.#facts.get(productId);
     const product = known ? undefined : this.products.get(productId);
-    return product ? this.#workOut(product, this.inputs.behind?.(product)) : known;
+    return product ? this.#workOut(product) : known;
   }
 
   stock(variantId: string): number | null {
@@ -133,21 +143,39 @@ export class ResolvedShop {
   }
 
   /**
-   * Lets time pass up to `now` (seconds since 1970): products whose sale, or whose days on the shop, began or ended are
-   * worked out again, and so are collections that open, close, or whose rule speaks of days. Costs nothing while no such
-   * moment passes. Time never goes back.
+   * Makes `now` (seconds since 1970) the moment of the shop: products whose sale, or whose days on the shop, began or ended
+   * are worked out again, and so are collections that open, close, or whose rule speaks of days. Costs nothing while no such
+   * moment passes. A clock that was ahead and is put right turns the shop back, at the cost of a look at each product.
    */
   passTime(now: number): void {
-    if (now <= this.now) return;
+    if (now < this.now) return this.#turnBack(now);
+    if (now === this.now) return;
     const before = this.now;
     this.now = now;
     this.#moments.pass(now, (ids) => this.refreshAll(ids));
     const turned = this.memberships.passTime(now);
+    if (turned) this.bundles.noteRules();
     const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
       const at = nextMoment([liveFrom, liveUntil], before);
       return at !== undefined && at <= now;
     });
-    if (turned || opened) this.version++;
+    if (turned || opened) this.#settle();
+  }
+
+  #turnBack(now: number): void {
+    const before = this.now;
+    this.now = now;
+    const isPassed = (at: number | undefined) => at !== undefined && at <= before;
+    const turned = [...this.products.values()].filter(
+      (product) =>
+        isPassed(nextMoment([product.saleFrom, product.saleUntil, product.liveFrom, product.liveUntil], now)) ||
+        isPassed(nextSaleEdge(this.#sales(product.id), now)) ||
+        speaksOfTime(product),
+    );
+    this.memberships.clear();
+    this.bundles.noteRules();
+    this.refreshAll(turned.map(({ id }) => id));
+    this.#settle();
   }
 
   bySlug(kind: DocumentKind, slug: string): string | undefined {
@@ -169,7 +197,7 @@ export class ResolvedShop {
     const others: ProductDocument[] = [];
     for (const product of products) {
       const isHeld = holds(product.id) && product.kind !== 'bundle' && this.index.slot(product.id) !== undefined;
-      if (isHeld) this.#noteBeside(product, this.inputs.behind?.(product));
+      if (isHeld) this.#noteMoment(product);
       else others.push(product);
     }
     if (this.#isLargePart(others.length)) {
@@ -189,7 +217,7 @@ export class ResolvedShop {
     for (const document of documents) {
       if (document.kind === 'product') {
         isAmongProducts = true;
-        this.#storeProduct(document.body);
+        this.#documents.storeProduct(document.body);
         yield document.body;
       } else if (isAmongProducts) throw new Error('What products are worked out from must come before them.');
       else this.#store(document.kind, document.key, document.body);
@@ -209,26 +237,43 @@ export class ResolvedShop {
     this.#moments.copyFrom(other.#moments);
     this.bundles.copyFrom(other.bundles);
     into(this.#facts, other.#facts);
-    into(this.#suppliers, other.#suppliers);
     into(this.#numbers, other.#numbers);
     this.now = other.now;
     this.#startOver(other.index.copy(this.#source));
     this.version++;
   }
 
-  /** `apply` for many documents: when a large part of the products changes, building the index afresh is quicker. */
+  /**
+   * Puts documents in, in place of those of the same key, and takes those without a body out. In which order they come makes
+   * no difference: first all that products are worked out from is put in place, then the products that changed or that are
+   * concerned are worked out, each once. When that is a large part of them, building the index afresh is quicker.
+   */
   applyAll(changes: readonly DocumentUpdate[]): void {
-    const products = changes.filter((change) => change.kind === 'product');
-    if (!this.#isLargePart(products.length)) {
-      for (const { kind, key, body } of changes) this.#apply(kind, key, body);
-      return this.#settle();
+    const concerned = this.#storeAll(changes.filter(({ kind }) => kind !== 'product'));
+    const products = new Map(changes.flatMap(({ kind, key, body }) => (kind === 'product' ? [[key, body]] : [])));
+    const others = concerned === 'all' ? [] : [...concerned.keys()].filter((id) => !products.has(id));
+    if (concerned === 'all' || this.#isLargePart(products.size + others.length)) {
+      for (const [id, body] of products) {
+        if (body) this.#documents.storeProduct(body as ProductDocument);
+        else this.#forgetProduct(id);
+      }
+      return this.#rebuild();
     }
-    for (const { kind, key, body } of changes) if (kind !== 'product') this.#store(kind, key, body);
-    for (const { key, body } of products) {
-      if (body) this.#storeProduct(body as ProductDocument);
-      else this.#forgetProduct(key);
+    const before = new Map([...products.keys()].map((id) => [id, this.products.get(id)]));
+    for (const [id, body] of products) {
+      if (body) this.#documents.storeProduct(body as ProductDocument);
+      else this.#removeProduct(id);
     }
-    this.#rebuild();
+    this.#followOptions();
+    for (const [id, body] of products) {
+      if (!body) continue;
+      const old = before.get(id);
+      const sameTexts = !!old && concerned.get(id) !== 'words' && haveSameTexts(old, body as ProductDocument);
+      this.#index(body as ProductDocument, { sameTexts });
+      if (old?.supplier !== (body as ProductDocument).supplier) this.#fields = undefined;
+    }
+    for (const id of others) this.#index(this.products.get(id)!, { sameTexts: concerned.get(id) !== 'words' });
+    this.#settle();
   }
 
   /** Works products out again after their stock or standing changed. */
@@ -247,7 +292,7 @@ export class ResolvedShop {
     for (const id of productIds) {
       const product = this.products.get(id);
       if (!product) continue;
-      this.index.replaceValues(id, STANDING, this.#workOut(product, this.inputs.behind?.(product)).standing);
+      this.index.replaceValues(id, STANDING, this.#workOut(product).standing);
       if (!isLarge) this.memberships.refresh(id);
       this.bundles.noteChangeOf(id);
     }
@@ -256,33 +301,53 @@ export class ResolvedShop {
 
   /** Adds or replaces one document, or removes it when `body` is undefined. */
   apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
-    this.#apply(kind, key, body);
-    this.#settle();
+    this.applyAll([{ kind, key, body }]);
   }
 
-  #apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
-    if (kind === 'product') {
-      if (body) this.#putProduct(body as ProductDocument);
-      else this.#removeProduct(key);
-    } else {
-      const before = kind === 'category' ? this.categories.get(key) : undefined;
-      const { settings } = this;
-      this.#store(kind, key, body);
-      this.#tree = undefined;
-      this.#fields = undefined;
-      const isSameBranch = kind === 'category' && body && before?.parentId === (body as Category).parentId;
-      if ((kind === 'category' && !isSameBranch) || kind === 'brand' || kind === 'tag') this.#refreshHolders(kind, key);
-      if (kind === 'specSheet') this.#refreshSheet(key);
-      // Margins depend on tax.
-      const { taxRate, reducedTaxRate, taxIncluded } = this.settings;
-      if (
-        settings.taxRate !== taxRate ||
-        settings.reducedTaxRate !== reducedTaxRate ||
-        settings.taxIncluded !== taxIncluded
-      )
-        this.#rebuild();
-      if (kind === 'collection') this.memberships.forget(key);
+  /** Stores documents that are no products. Answers the products that are worked out from them, and whether their words are. */
+  #storeAll(changes: readonly DocumentUpdate[]): Map<string, 'facts' | 'words'> | 'all' {
+    const concerned = new Map<string, 'facts' | 'words'>();
+    if (changes.length === 0) return concerned;
+    const { settings } = this;
+    const keysOf = (kind: DocumentKind) => changes.flatMap((change) => (change.kind === kind ? [change.key] : []));
+    const categories = keysOf('category');
+    const branches = () => categories.flatMap((id) => this.tree.branch(id).map((category) => category.id));
+    const places = () =>
+      categories.map((id) => `${this.categories.has(id)} ${this.categories.get(id)?.parentId}`).join();
+    const wasPlaces = places();
+    const moved = new Set([...categories, ...(categories.length > 0 ? branches() : [])]);
+    const nameOf = (kind: 'brand' | 'tag', id: string) => (kind === 'brand' ? this.brands : this.tags).get(id)?.name;
+    const named = (['brand', 'tag'] as const).flatMap((kind) =>
+      keysOf(kind).map((id) => ({ kind, id, name: nameOf(kind, id) })),
+    );
+    for (const { kind, key, body } of changes) this.#store(kind as Exclude<DocumentKind, 'product'>, key, body);
+    this.#tree = undefined;
+    this.#fields = undefined;
+    const { taxRate, reducedTaxRate, taxIncluded } = this.settings;
+    if (
+      settings.taxRate !== taxRate ||
+      settings.reducedTaxRate !== reducedTaxRate ||
+      settings.taxIncluded !== taxIncluded
+    )
+      return 'all'; // Margins depend on tax.
+    if (places() !== wasPlaces) {
+      for (const id of branches()) moved.add(id);
+      for (const { id, categoryIds } of this.products.values())
+        if (categoryIds.some((each) => moved.has(each))) concerned.set(id, 'facts');
     }
+    for (const { kind, id, name } of named)
+      if (nameOf(kind, id) !== name)
+        this.index.posting(kind, id)?.forEach((slot) => concerned.set(this.index.id(slot), 'words'));
+    const sheets = new Set(keysOf('specSheet'));
+    if (sheets.size > 0) {
+      this.#forgetFields();
+      for (const { id, specSheetId } of this.products.values())
+        if (sheets.has(specSheetId ?? '')) concerned.set(id, 'words');
+    }
+    const collections = keysOf('collection');
+    for (const id of collections) this.memberships.forget(id);
+    if (collections.length > 0) this.bundles.noteRules();
+    return concerned;
   }
 
   /** Ends a change: bundles follow their parts. */
@@ -309,6 +374,7 @@ export class ResolvedShop {
   #startOver(index: FinderIndex): void {
     this.#tree = undefined;
     this.#fields = undefined;
+    this.#optionKeysVersion = this.#documents.options.keysVersion;
     this.memberships.clear();
     this.index = index;
   }
@@ -316,6 +382,9 @@ export class ResolvedShop {
   /** Bundles come last: what they cost, and whether there are any, follows from the others. */
   #finish(bundles: readonly ProductDocument[]): void {
     this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+    // Which options and suppliers there are is known now.
+    this.#fields = undefined;
+    this.#optionKeysVersion = this.#documents.options.keysVersion;
     for (const bundle of bundles) this.index.put(this.#entry(bundle));
     this.version++;
   }
@@ -325,19 +394,22 @@ export class ResolvedShop {
     if (kind === 'settings') this.index.text.synonyms = new Synonyms(this.settings.synonyms);
   }
 
-  #storeProduct(product: ProductDocument): void {
-    if (this.#documents.storeProduct(product)) this.#forgetFields();
+  /** A rule that names a field takes in nothing while there is none: with options, fields come and go. */
+  #followOptions(): void {
+    const { keysVersion } = this.#documents.options;
+    if (keysVersion === this.#optionKeysVersion) return;
+    this.#optionKeysVersion = keysVersion;
+    this.#forgetFields();
   }
 
   #entry(product: ProductDocument, { sameTexts } = { sameTexts: false }): FinderEntry {
     this.bundles.put(product);
-    const behind = this.inputs.behind?.(product);
-    const facts = this.#workOut(product, behind);
-    this.#noteBeside(product, behind);
+    const facts = this.#workOut(product);
+    this.#noteMoment(product);
     return entryOf(facts, product, sameTexts ? undefined : wordsBeside(product, this.#documents));
   }
 
-  #workOut(product: ProductDocument, behind: BehindCounter | undefined): ProductFacts {
+  #workOut(product: ProductDocument): ProductFacts {
     const facts = factsOf(product, {
       stock: this.inputs.stock,
       tree: this.tree,
@@ -346,19 +418,19 @@ export class ResolvedShop {
       settings: this.settings,
       now: this.now,
       bundle: this.bundles.get(product.id),
-      behind,
+      sales: this.#sales(product.id),
     });
     this.#facts.set(product.id, facts);
     return facts;
   }
 
-  /** Notes what is to be known of a product beside its facts: its supplier, and when it changes by itself. */
-  #noteBeside(product: ProductDocument, behind: BehindCounter | undefined): void {
-    if (behind?.supplier && !this.#suppliers.has(behind.supplier)) {
-      this.#suppliers.set(behind.supplier, behind.supplier);
-      this.#forgetFields();
-    }
-    this.#moments.note(product, behind?.sales ?? [], this.now);
+  #sales(productId: string): readonly DaySales[] {
+    return this.inputs.sales?.(productId) ?? NO_SALES;
+  }
+
+  /** Notes when a product changes by itself. */
+  #noteMoment(product: ProductDocument): void {
+    this.#moments.note(product, this.#sales(product.id), this.now);
   }
 
   #numberFor(sort: string | undefined): number {
@@ -371,12 +443,6 @@ export class ResolvedShop {
   /** So many products that building the index afresh is quicker than putting each. */
   #isLargePart(products: number): boolean {
     return products >= REBUILD_FROM && products * 8 >= this.products.size;
-  }
-
-  #putProduct(product: ProductDocument): void {
-    const before = this.products.get(product.id);
-    this.#storeProduct(product);
-    this.#index(product, { sameTexts: before !== undefined && haveSameTexts(before, product) });
   }
 
   #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
@@ -401,20 +467,10 @@ export class ResolvedShop {
     this.bundles.remove(id);
   }
 
-  /** A rule that names a field takes in nothing while there is none: what rules took in is worked out again with the fields. */
+  /** What rules took in is worked out again, since a field may mean something else, or nothing. */
   #forgetFields(): void {
     this.#fields = undefined;
     this.memberships.clear();
-  }
-
-  #refreshSheet(id: string): void {
-    this.#forgetFields();
-    for (const product of this.products.values()) if (product.specSheetId === id) this.#index(product);
-  }
-
-  /** Products whose text or categories depend on a group that changed. */
-  #refreshHolders(kind: 'category' | 'brand' | 'tag', id: string): void {
-    const holders = this.index.posting(kind, id)?.toArray() ?? [];
-    for (const slot of holders) this.#index(this.products.get(this.index.id(slot))!);
+    this.bundles.noteRules();
   }
 }

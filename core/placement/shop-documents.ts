@@ -1,15 +1,8 @@
 import type { Brand, Category, Collection, Tag } from '../catalog/group';
 import type { SpecSheet } from '../catalog/spec';
-import type { DocumentKind, ProductDocument } from '../editions/document';
-import { optionKey, optionValueKey } from './facts';
+import type { DocumentKind, ProductDocument, Redirect } from '../editions/document';
+import { MetOptions } from './met-options';
 import { emptySettings, type Menu, type Page, type Settings } from './page';
-
-/** An option met in the catalog, with the words and colours of its values by their keys. */
-export interface MetOption {
-  label: string;
-  values: Map<string, string>;
-  swatches: Map<string, string>;
-}
 
 type MappedKind = Exclude<DocumentKind, 'menu' | 'settings' | 'product'>;
 
@@ -27,10 +20,10 @@ export class ShopDocuments {
   readonly tags = new Map<string, Tag>();
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
+  readonly redirects = new Map<string, Redirect>();
   menu: Menu = { items: [] };
   settings: Settings = emptySettings;
-  /** by key; an option stays known when no product has it any more */
-  readonly options = new Map<string, MetOption>();
+  readonly options = new MetOptions();
   readonly #slugs = new Map<string, string>();
 
   bySlug(kind: DocumentKind, slug: string): string | undefined {
@@ -52,45 +45,31 @@ export class ShopDocuments {
     }
   }
 
-  /** Answers true when it has an option that was never met before. */
-  storeProduct(product: ProductDocument): boolean {
+  storeProduct(product: ProductDocument): void {
     const before = this.products.get(product.id);
     if (before) this.#forgetSlug('product', before.slug, product.id);
     this.products.set(product.id, product);
     this.#slugs.set(`product ${product.slug}`, product.id);
-    const met = this.options.size;
-    for (const option of product.options) this.#meetOption(option);
-    return this.options.size > met;
+    this.options.replace(before?.options, product.options);
   }
 
   forgetProduct(id: string): void {
     const product = this.products.get(id);
-    if (product) this.#forgetSlug('product', product.slug, id);
+    if (!product) return;
+    this.#forgetSlug('product', product.slug, id);
     this.products.delete(id);
+    this.options.replace(product.options, undefined);
   }
 
   /** Becomes as another is, sharing its documents. */
   copyFrom(other: ShopDocuments): void {
     fill(this.products, other.products);
-    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page'] as const)
+    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page', 'redirect'] as const)
       fill(this.#mapOf(kind) as Map<string, unknown>, other.#mapOf(kind));
     fill(this.#slugs, other.#slugs);
     this.menu = other.menu;
     this.settings = other.settings;
-    this.options.clear();
-    for (const [key, { label, values, swatches }] of other.options)
-      this.options.set(key, { label, values: new Map(values), swatches: new Map(swatches) });
-  }
-
-  #meetOption(option: ProductDocument['options'][number]): void {
-    const key = optionKey(option.name);
-    let known = this.options.get(key);
-    if (!known) this.options.set(key, (known = { label: option.name, values: new Map(), swatches: new Map() }));
-    for (const value of option.values) {
-      const valueKey = optionValueKey(value.name);
-      if (!known.values.has(valueKey)) known.values.set(valueKey, value.name);
-      if (value.swatch) known.swatches.set(valueKey, value.swatch);
-    }
+    this.options.copyFrom(other.options);
   }
 
   #mapOf(kind: MappedKind) {
@@ -101,6 +80,7 @@ export class ShopDocuments {
       tag: this.tags,
       specSheet: this.specSheets,
       page: this.pages,
+      redirect: this.redirects,
     }[kind];
   }
 

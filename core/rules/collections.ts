@@ -16,6 +16,28 @@ function namedIn(rule: Rule): string[] {
   );
 }
 
+/** Does a rule ask whether goods are in any collection at all, and so in the one that it fills? */
+const asksForAny = (rule: Rule): boolean =>
+  conditionsOf(rule).some(
+    ({ condition: { field, is } }) => field === COLLECTION_FIELD && (is === 'filled' || is === 'empty'),
+  );
+
+/** Does the way along `collectionsNamed` lead from one collection to another? */
+function leadsTo(from: string, to: string, collections: ReadonlyMap<string, Filled>, met = new Set<string>()): boolean {
+  if (from === to) return true;
+  const collection = collections.get(from);
+  if (!collection || met.has(from)) return false;
+  met.add(from);
+  return collectionsNamed(collection).some((next) => leadsTo(next, to, collections, met));
+}
+
+/** Does the rule of the collection `id` ask for that collection, itself or by way of others? O(collections × conditions). */
+export function isCircular(id: string, collections: ReadonlyMap<string, Filled>): boolean {
+  const collection = collections.get(id);
+  if (collection?.source !== 'rule') return false;
+  return asksForAny(collection.rule) || collectionsNamed(collection).some((next) => leadsTo(next, id, collections));
+}
+
 /**
  * Why the rule may not fill the collection `id`: it asks for that collection, itself or by way of others; or it asks
  * whether a product is in any at all, which would ask for itself. O(collections × conditions).
@@ -25,18 +47,13 @@ export function circularProblems(
   rule: Rule,
   collections: ReadonlyMap<string, Filled & { name: string }>,
 ): RuleProblem[] {
-  const leadsBack = (from: string, met: Set<string>): boolean => {
-    if (from === id) return true;
-    const collection = collections.get(from);
-    if (!collection || met.has(from)) return false;
-    met.add(from);
-    return collectionsNamed(collection).some((next) => leadsBack(next, met));
-  };
   return conditionsOf(rule).flatMap(({ condition: { field, is, value }, path }): RuleProblem[] => {
     if (field !== COLLECTION_FIELD) return [];
     if (is === 'filled' || is === 'empty')
       return [{ path, message: 'A collection cannot be filled by whether goods are in any collection: name one.' }];
-    const circle = Array.isArray(value) ? value.map(String).find((other) => leadsBack(other, new Set())) : undefined;
+    const circle = Array.isArray(value)
+      ? value.map(String).find((other) => leadsTo(other, id, collections))
+      : undefined;
     if (circle === undefined) return [];
     return [
       {

@@ -4,7 +4,7 @@ import { categoryDefaults, collectionDefaults, namedDefaults, type Collection } 
 import { NEWEST_FIRST } from '../catalog/order';
 import { whenSoldOutChoices } from '../catalog/product';
 import type { Attribute, SpecSheet, SpecValue } from '../catalog/spec';
-import type { BehindCounter } from '../placement/facts';
+import type { DaySales } from '../placement/facts';
 import { ResolvedShop } from '../placement/resolved-shop';
 import { EMPTY_RULE } from '../rules/rule';
 
@@ -97,25 +97,21 @@ export const groupDocuments: ShopDocument[] = [
   { kind: 'specSheet', key: 'x_kite', body: kiteSheet },
 ];
 
-/** Costs, suppliers and sales that follow from prices, brands and titles; some are not known. */
-const behind = ({ brandId, title, variants }: ProductDocument): BehindCounter => ({
-  supplier: brandId === 'b_tern' ? 'Tern & Tackle' : '',
-  sales:
-    title === 'Night box'
-      ? []
-      : [
-          { day: TODAY, pieces: 2 },
-          { day: TODAY - 29 * 86_400, pieces: title.length },
-        ],
-  costs: variants.map(({ price }) => (price % 200 === 0 ? null : 250)),
-});
+/** Some products were sold, others never. */
+export const salesOf = (productId: string): readonly DaySales[] =>
+  productId.endsWith('3')
+    ? []
+    : [
+        { day: TODAY, pieces: 2 },
+        { day: TODAY - 29 * 86_400, pieces: productId.charCodeAt(productId.length - 1) % 7 },
+      ];
 
 export function shopOf(
   products: readonly ProductDocument[],
   stock: ReadonlyMap<string, number | null> = new Map(),
   now = NOW,
 ) {
-  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, behind, now });
+  const shop = new ResolvedShop({ stock: (id) => stock.get(id) ?? null, sales: salesOf, now });
   shop.load([...groupDocuments, ...products.map((body): ShopDocument => ({ kind: 'product', key: body.id, body }))]);
   return shop;
 }
@@ -172,6 +168,7 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
     .map(({ id, age, variants, ...rest }) =>
       productOf(id, {
         ...rest,
+        supplier: rest.brandId === 'b_tern' ? 'Tern & Tackle' : '',
         created: new Date((NOW - age * 86_400) * 1000).toISOString(),
         options: [
           {
@@ -193,6 +190,7 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
           salePrice: sale === null ? null : sale * 100,
           pictureId: null,
           ...documentDefaults.variant,
+          cost: price % 2 === 0 ? null : 250,
         })),
       }),
     );

@@ -18,6 +18,7 @@ const kindWords: Record<Change['kind'], string> = {
   page: 'page',
   menu: 'menu',
   settings: 'settings',
+  redirect: 'forwarding address',
 };
 
 const addresses: Partial<Record<Change['kind'], (key: string) => string>> = {

@@ -1,11 +1,16 @@
-import type { ErrorRequestHandler, Response } from 'express';
+import type { ErrorRequestHandler, Request, Response } from 'express';
 import { MulterError } from 'multer';
 import { problemTypes, type Problem } from '../../contract/problem';
 import { CannotUndoError } from '../database/journal';
 import { ProblemError } from '../problem';
 
-function send(response: Response, problem: Problem): void {
-  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+/** The page for a browser that is told of a problem; undefined where problem details are to be sent. */
+export type ProblemPage = (request: Request, problem: Problem) => string | undefined;
+
+function send(response: Response, problem: Problem, page: string | undefined): void {
+  response.status(problem.status).set('Cache-Control', 'no-store').vary('Accept');
+  if (page !== undefined) response.type('html').send(page);
+  else response.type('application/problem+json').send(JSON.stringify(problem));
 }
 
 interface HttpError {
@@ -49,14 +54,16 @@ function problemOf(error: unknown): Problem | undefined {
 }
 
 /** Every refusal and failure becomes problem details; only what is a bug of ours is logged. */
-export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler {
-  return (error, _request, response, next) => {
-    const problem = problemOf(error);
-    if (!problem) log(error);
+export function answerErrors(log: (error: unknown) => void, pageFor: ProblemPage): ErrorRequestHandler {
+  return (error, request, response, next) => {
+    const known = problemOf(error);
+    if (!known) log(error);
     if (response.headersSent) return next(error);
-    send(
-      response,
-      problem ?? { type: problemTypes.failed, title: 'Something went wrong here. It was not you.', status: 500 },
-    );
+    const problem = known ?? {
+      type: problemTypes.failed,
+      title: 'Something went wrong here. It was not you.',
+      status: 500,
+    };
+    send(response, problem, pageFor(request, problem));
   };
 }

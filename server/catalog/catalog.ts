@@ -17,7 +17,8 @@ import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
 import { IndexKeeper } from './index-keeper';
 import { LiveShop } from './live';
-import { serialise, type ReadyProducts } from './stored-form';
+import { serialise } from '../database/stored-form';
+import type { ReadyProducts } from './ready-products';
 import { splitRef, WorkingCatalog, type StockMap } from './working';
 
 export interface CatalogEvent {
@@ -59,7 +60,7 @@ export class Catalog {
     this.#keeper = new IndexKeeper(this.db, folder, keptFrom);
     const products = this.#keeper.products();
     const stock: StockMap = readAllStock(this.db);
-    this.live = new LiveShop(this.db, stock, (product) => this.working.behind(product), this.now);
+    this.live = new LiveShop(this.db, stock, (productId) => this.working.salesOf(productId), this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);
     this.working.load(products, readUntouchedProducts(this.db), this.#keeper.before(this.now));

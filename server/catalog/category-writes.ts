@@ -1,9 +1,10 @@
 import { categoryDefaults, type Category } from '../../core/catalog/group';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';
-import { deleteCategory, keepRedirect, moveRedirects, putCategory } from '../database/groups';
+import { deleteCategory, putCategory } from '../database/groups';
 import { productIdsIn } from '../database/products';
 import { setProductCategories } from '../database/put-products';
+import { keepRedirect, moveRedirects } from '../database/redirects';
 import { newId } from '../ids';
 import { invalidField } from '../problem';
 import type { Catalog } from './catalog';

@@ -1,5 +1,5 @@
-import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../../core/editions/document';
-import type { BehindCounter } from '../../core/placement/facts';
+import type { DocumentBodies, DocumentKind, ShopDocument } from '../../core/editions/document';
+import type { DaySales } from '../../core/placement/facts';
 import { ResolvedShop } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import {
@@ -21,10 +21,10 @@ export class LiveShop {
   constructor(
     readonly db: Db,
     stock: StockMap,
-    behind: (product: ProductDocument) => BehindCounter | undefined,
+    sales: (productId: string) => readonly DaySales[],
     now: number,
   ) {
-    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, behind, now });
+    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, sales, now });
     this.edition = latestEdition(db);
     this.#note(readLatestRefs(db), []);
   }

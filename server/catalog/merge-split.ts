@@ -3,7 +3,7 @@ import { mergedProduct, refuseMerge, refuseSplit, splitProducts } from '../../co
 import type { Product } from '../../core/catalog/product';
 import type { bulkRoutes } from '../../contract/bulk';
 import type { BodyOf } from '../../contract/route';
-import { isSlugTaken, keepRedirect } from '../database/groups';
+import { isSlugTaken } from '../database/groups';
 import { differenceOf, putDifference } from '../database/product-difference';
 import {
   deleteProduct,
@@ -14,6 +14,7 @@ import {
   setProductTags,
   setVariants,
 } from '../database/put-products';
+import { keepRedirect } from '../database/redirects';
 import { newId } from '../ids';
 import { invalidField } from '../problem';
 import type { Catalog } from './catalog';

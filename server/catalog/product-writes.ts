@@ -2,7 +2,7 @@ import { freeSlug, slugFrom } from '../../core/catalog/identity';
 import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
 import { type Product, type ProductKind } from '../../core/catalog/product';
 import { kindWords } from '../../core/rules/field';
-import { isSlugTaken, keepRedirect } from '../database/groups';
+import { isSlugTaken } from '../database/groups';
 import { type ProductFields } from '../database/products';
 import {
   deleteProduct,
@@ -13,6 +13,7 @@ import {
   setVariants,
   updateProduct,
 } from '../database/put-products';
+import { keepRedirect } from '../database/redirects';
 import { newId } from '../ids';
 import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';

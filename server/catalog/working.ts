@@ -7,10 +7,11 @@ import {
   type ProductDocument,
   type ShopDocument,
 } from '../../core/editions/document';
-import { STANDING, type BehindCounter, type DaySales } from '../../core/placement/facts';
+import { STANDING, type DaySales } from '../../core/placement/facts';
 import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
-import { readyProduct, serialise, type ReadyProduct, type ReadyProducts } from './stored-form';
+import { serialise } from '../database/stored-form';
+import { readyProduct, type ReadyProduct, type ReadyProducts } from './ready-products';
 import { readDocuments } from '../database/documents';
 import { readStock, type StockRow } from '../database/products';
 import { readSales } from '../database/sales';
@@ -67,22 +68,14 @@ export class WorkingCatalog {
     this.shop = new ResolvedShop({
       stock: (variantId) => stock.get(variantId) ?? null,
       marks: (product) => this.#marks(product),
-      behind: (product) => this.behind(product),
+      sales: (productId) => this.salesOf(productId),
       now,
     });
   }
 
-  /** What only the seller knows of a product, for the variants that a document of it has. */
-  behind(document: ProductDocument): BehindCounter | undefined {
-    const product = this.products.get(document.id);
-    if (!product) return undefined;
-    const { supplier, variants } = product;
-    const isSame = variants.length === document.variants.length;
-    const costs = document.variants.map(({ id }, i) => {
-      const variant = isSame && variants[i]!.id === id ? variants[i] : variants.find((each) => each.id === id);
-      return variant?.cost ?? null;
-    });
-    return { supplier, costs, sales: this.#sales.get(product.id) ?? NO_SALES };
+  /** What was sold of a product, by day, the last day first; the ledger knows of deleted ones too. */
+  salesOf(productId: string): readonly DaySales[] {
+    return this.#sales.get(productId) ?? NO_SALES;
   }
 
   /** Takes what was sold from here on; the products concerned are to be refreshed. */
@@ -154,10 +147,7 @@ export class WorkingCatalog {
     return [...this.products.keys()].map((id) => refOf('product', id)).filter((ref) => !this.#hashes.has(ref));
   }
 
-  /**
-   * Reads again what a change touched, such as product:p_1. Answers the products of which that changed what is never part
-   * of an edition: stock, costs, supplier.
-   */
+  /** Reads again what a change touched, such as product:p_1. Answers the products whose stock changed, which is live at once. */
   refresh(subjects: readonly string[], ready?: ReadyProducts): string[] {
     const touched = new Map<DocumentKind, string[]>();
     for (const subject of subjects) {
@@ -167,12 +157,12 @@ export class WorkingCatalog {
       else touched.set(kind, [key]);
     }
     const productIds = touched.get('product') ?? [];
-    const known = new Set<string>();
+    const restocked = new Set<string>();
     const stock = ready ? productIds.flatMap((id) => stockOf(ready.get(id)?.product)) : [];
     const unread = ready ? productIds.filter((id) => !ready.has(id)) : productIds;
     if (unread.length > 0) stock.push(...readStock(this.db, unread));
     for (const { variantId, productId, count } of stock) {
-      if (this.stock.get(variantId) !== count) known.add(productId);
+      if (this.stock.get(variantId) !== count) restocked.add(productId);
       this.stock.set(variantId, count);
     }
     const updates: DocumentUpdate[] = [];
@@ -190,14 +180,13 @@ export class WorkingCatalog {
         }
       for (const key of keys) {
         const document = found.get(key);
-        if (kind === 'product' && this.#isOtherBehind(key, document?.body as Product | undefined)) known.add(key);
         if (kind === 'product' && !document) this.products.delete(key);
         this.#note(kind, key, document, made ? made.get(key) : undefined);
         updates.push({ kind, key, body: document?.body });
       }
     }
     this.shop.applyAll(updates);
-    return [...known];
+    return [...restocked];
   }
 
   /** Works out beforehand what taking up these products will need, a little at a time. */
@@ -208,19 +197,6 @@ export class WorkingCatalog {
       if (ready.size % READY_AT_ONCE === 0) await nextTurn();
     }
     return ready;
-  }
-
-  #isOtherBehind(id: string, after: Product | undefined): boolean {
-    const before = this.products.get(id);
-    if (!before || !after) return before !== after;
-    return (
-      before.supplier !== after.supplier ||
-      before.variants.length !== after.variants.length ||
-      after.variants.some(({ id: variantId, cost }, at) => {
-        const was = before.variants[at]!;
-        return was.id !== variantId || was.cost !== cost;
-      })
-    );
   }
 
   /** Compares documents with the live edition again, after that changed. */
@@ -281,6 +257,7 @@ export class WorkingCatalog {
       tag: shop.tags,
       specSheet: shop.specSheets,
       page: shop.pages,
+      redirect: shop.redirects,
     };
     const body = maps[kind].get(key);
     return body && ({ kind, key, body } as ShopDocument);

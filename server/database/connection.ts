@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { carryDocuments, carryJournal, completeEditions } from './carry-over';
 import { installJournal } from './journal-triggers';
 
 export type Db = Database.Database;
@@ -18,6 +19,10 @@ function migrations(): { version: number; sql: string }[] {
     .map((name) => ({ version: Number(name.slice(0, 3)), sql: readFileSync(join(migrationsFolder, name), 'utf8') }));
 }
 
+/** What the SQL of a migration cannot do, by its version. */
+const work: Readonly<Record<number, (db: Db) => void>> = { 11: completeEditions };
+
+/** Brings the database up to this version, with the journal and the editions that it holds, or leaves it as it was. */
 function migrate(db: Db): void {
   const steps = migrations();
   const current = db.pragma('user_version', { simple: true }) as number;
@@ -26,13 +31,20 @@ function migrate(db: Db): void {
     throw new NewerDatabaseError(
       `This database is of version ${current}; this Dispona knows versions up to ${newest}. Start the newer Dispona instead.`,
     );
-  for (const { version, sql } of steps) {
-    if (version <= current) continue;
-    db.transaction(() => {
+  if (current === newest) return;
+  const isNew = current === 0;
+  db.transaction(() => {
+    for (const { version, sql } of steps) {
+      if (version <= current) continue;
       db.exec(sql);
-      db.pragma(`user_version = ${version}`);
-    }).immediate();
-  }
+      if (!isNew) work[version]?.(db);
+    }
+    if (!isNew) {
+      carryJournal(db);
+      carryDocuments(db);
+    }
+    db.pragma(`user_version = ${newest}`);
+  }).immediate();
 }
 
 /** Opens the database in `folder`, makes it when there is none, and brings it up to this version. */

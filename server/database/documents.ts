@@ -1,11 +1,12 @@
-import { SINGLE_KEY, type DocumentKind, type ShopDocument } from '../../core/editions/document';
+import { redirectKey, SINGLE_KEY, type DocumentKind, type ShopDocument } from '../../core/editions/document';
 import type { Db } from './connection';
 import { readCategories, readCollections, readNamed } from './groups';
+import { readRedirects } from './redirects';
 import { readMenu, readPages, readSettings } from './pages';
 import { readProducts } from './products';
 import { readSpecSheets } from './spec-sheets';
 
-type Keyed = Exclude<DocumentKind, 'menu' | 'settings'>;
+type Keyed = Exclude<DocumentKind, 'menu' | 'settings' | 'redirect'>;
 
 /** How documents are read of the kinds of which a shop has many. Only of products are there too many to read all each time. */
 const readers: Record<Keyed, (db: Db, keys?: readonly string[]) => { id: string }[]> = {
@@ -26,6 +27,11 @@ export function readDocuments(db: Db, kind: DocumentKind, keys?: readonly string
     return body ? [{ kind, key: SINGLE_KEY, body }] : [];
   }
   const wanted = keys && new Set(keys);
+  if (kind === 'redirect')
+    return readRedirects(db).flatMap((body) => {
+      const key = redirectKey(body);
+      return !wanted || wanted.has(key) ? [{ kind, key, body }] : [];
+    });
   return readers[kind](db, keys)
     .filter(({ id }) => !wanted || wanted.has(id))
     .map((body) => ({ kind, key: body.id, body }) as unknown as ShopDocument);

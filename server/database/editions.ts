@@ -1,6 +1,7 @@
 import { documentBody, type DocumentKind, type ShopDocument } from '../../core/editions/document';
 import type { Db } from './connection';
 import { notePrices } from './price-spans';
+import { notePublished } from './redirects';
 
 export interface EditionRow {
   number: number;
@@ -132,6 +133,7 @@ export function writeEdition(
       for (const { hash, kind, text } of put.toSorted(byHash)) store.run(hash, kind, text);
       writeSpans(db, number, put, gone);
       notePrices(db, edition.at, productsAmong(put));
+      notePublished(db, put);
       return number;
     })
     .immediate();
@@ -168,6 +170,7 @@ export function repeatEdition(db: Db, edition: NewEdition, old: number): Edition
       insertEdition(db, number, edition, old);
       writeSpans(db, number, changes.put, changes.gone);
       notePrices(db, edition.at, productsAmong(changes.put));
+      notePublished(db, changes.put);
       return { number, ...changes };
     })
     .immediate();

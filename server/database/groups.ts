@@ -1,5 +1,7 @@
 import type { Brand, Category, Collection, Tag } from '../../core/catalog/group';
 import { orderOfText, orderText, type Order } from '../../core/catalog/order';
+import { canonicalJson } from '../../core/editions/canonical-json';
+import type { AddressedKind } from '../../core/editions/document';
 import type { Db } from './connection';
 
 type Row = Record<string, unknown>;
@@ -7,10 +9,10 @@ type Value = string | number | null;
 
 /** How the fields of a group stand in columns; absent: as they are. */
 const forms = {
-  json: { read: (value: unknown) => JSON.parse(value as string) as unknown, write: JSON.stringify },
+  json: { read: (value: unknown) => JSON.parse(value as string) as unknown, write: canonicalJson },
   jsonOrNull: {
     read: (value: unknown) => (value === null ? null : (JSON.parse(value as string) as unknown)),
-    write: (value: unknown) => (value === null ? null : JSON.stringify(value)),
+    write: (value: unknown) => (value === null ? null : canonicalJson(value)),
   },
   flag: { read: (value: unknown) => value === 1, write: (value: unknown) => (value ? 1 : 0) },
   order: {
@@ -147,26 +149,6 @@ export function orderCollections(db: Db, ids: readonly string[]): void {
   ids.forEach((id, position) => put.run(position, id));
 }
 
-export type SlugKind = 'product' | 'category' | 'collection' | 'brand' | 'tag' | 'page';
-
-export function isSlugTaken(db: Db, kind: SlugKind, slug: string, exceptId?: string): boolean {
+export function isSlugTaken(db: Db, kind: AddressedKind, slug: string, exceptId?: string): boolean {
   return db.prepare(`SELECT 1 FROM ${kind} WHERE slug = ? AND id IS NOT ?`).get(slug, exceptId ?? null) !== undefined;
-}
-
-/** Remembers that `slug` now forwards to the thing with this id; a slug in use again stops forwarding. */
-export function keepRedirect(db: Db, kind: SlugKind, oldSlug: string, newSlug: string | null, id: string): void {
-  if (newSlug !== null) db.prepare(`DELETE FROM redirect WHERE kind = ? AND slug = ?`).run(kind, newSlug);
-  db.prepare(
-    `INSERT INTO redirect (kind, slug, target_id) VALUES (?, ?, ?) ON CONFLICT DO UPDATE SET target_id = excluded.target_id`,
-  ).run(kind, oldSlug, id);
-}
-
-/** All that forwarded to one thing forwards to another: chains are flattened. */
-export function moveRedirects(db: Db, kind: SlugKind, from: string, into: string): void {
-  db.prepare(`UPDATE redirect SET target_id = ? WHERE kind = ? AND target_id = ?`).run(into, kind, from);
-}
-
-export function redirectTarget(db: Db, kind: SlugKind, slug: string): string | undefined {
-  return db.prepare(`SELECT target_id FROM redirect WHERE kind = ? AND slug = ?`).pluck().get(kind, slug) as
-    string | undefined;
 }

@@ -6,6 +6,8 @@ export interface JournaledTable {
   subjectKind: string;
   /** column that holds the subject's id; absent for things of which a shop has one */
   subjectColumn?: string;
+  /** the SQL for the subject's id, where no column holds it; `row` is OLD or NEW */
+  subject?: (row: string) => string;
 }
 
 export const journaledTables: readonly JournaledTable[] = [
@@ -28,7 +30,7 @@ export const journaledTables: readonly JournaledTable[] = [
   { name: 'section', subjectKind: 'page', subjectColumn: 'page_id' },
   { name: 'menu_item', subjectKind: 'menu' },
   { name: 'setting', subjectKind: 'settings' },
-  { name: 'redirect', subjectKind: 'redirect' },
+  { name: 'redirect', subjectKind: 'redirect', subject: (row) => `${row}.kind || '/' || ${row}.slug` },
   { name: 'view', subjectKind: 'view', subjectColumn: 'id' },
 ];
 
@@ -55,9 +57,8 @@ export function rowJson(columns: TableColumns, row: string): string {
 
 function trigger(table: JournaledTable, columns: TableColumns, event: 'INSERT' | 'UPDATE' | 'DELETE'): string {
   const row = event === 'DELETE' ? 'OLD' : 'NEW';
-  const subject = table.subjectColumn
-    ? `'${table.subjectKind}:' || ${row}.${table.subjectColumn}`
-    : `'${table.subjectKind}:shop'`;
+  const id = table.subject?.(row) ?? (table.subjectColumn ? `${row}.${table.subjectColumn}` : `'shop'`);
+  const subject = `'${table.subjectKind}:' || ${id}`;
   const key = `json_array(${columns.key.map((name) => `${row}.${name}`).join(', ')})`;
   const before = event === 'INSERT' ? 'NULL' : rowJson(columns, 'OLD');
   const after = event === 'DELETE' ? 'NULL' : rowJson(columns, 'NEW');
@@ -76,8 +77,8 @@ function trigger(table: JournaledTable, columns: TableColumns, event: 'INSERT' |
  * Makes the triggers that record every touched row before and after. They belong to the connection, so they always fit
  * the columns of today; a write outside of `change` is refused.
  */
-export function installJournal(db: Database.Database): void {
-  for (const table of journaledTables) {
+export function installJournal(db: Database.Database, tables = journaledTables): void {
+  for (const table of tables) {
     const columns = columnsOf(db, table.name);
     for (const event of ['INSERT', 'UPDATE', 'DELETE'] as const) db.exec(trigger(table, columns, event));
   }

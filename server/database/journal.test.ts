@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import fc from 'fast-check';
 import { createHash } from 'node:crypto';
-import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { NewerDatabaseError, openDatabase, type Db } from './connection';
@@ -148,32 +148,4 @@ test('a database of a newer version is refused and left as it is', () => {
   expect(() => openDatabase(folder)).toThrow(NewerDatabaseError);
   db = new Database(join(folder, 'dispona.sqlite'));
   expect(db.pragma('user_version', { simple: true })).toBe(999);
-});
-
-test('editions of a database of version 1 read the same after it was brought up to date', () => {
-  db.close();
-  rmSync(folder, { recursive: true, force: true });
-  mkdirSync(folder);
-  const old = new Database(join(folder, 'dispona.sqlite'));
-  old.exec(readFileSync(join(__dirname, 'migrations', '001-start.sql'), 'utf8'));
-  old.pragma('user_version = 1');
-  // Each column one edition: which hash stands under each key.
-  const editions = [{ a: 'h1', b: 'h2' }, { a: 'h1', b: 'h3' }, { a: 'h1' }, { a: 'h4', b: 'h2' }];
-  for (const hash of ['h1', 'h2', 'h3', 'h4'])
-    old.prepare(`INSERT INTO document VALUES (?, 'tag', ?)`).run(hash, JSON.stringify({ name: hash }));
-  editions.forEach((documents, i) => {
-    old.prepare(`INSERT INTO edition VALUES (?, '', '2026-01-01T00:00:00Z', NULL, NULL)`).run(i + 1);
-    for (const [key, hash] of Object.entries(documents))
-      old.prepare(`INSERT INTO edition_document VALUES (?, 'tag', ?, ?)`).run(i + 1, key, hash);
-  });
-  old.close();
-  db = openDatabase(folder);
-  const at = db.prepare(
-    `SELECT key, hash FROM edition_span WHERE since <= @n AND (until IS NULL OR until > @n) ORDER BY key`,
-  );
-  editions.forEach((documents, i) => {
-    const rows = at.all({ n: i + 1 }) as { key: string; hash: string }[];
-    expect(Object.fromEntries(rows.map(({ key, hash }) => [key, hash]))).toEqual(documents);
-  });
-  expect(db.pragma('foreign_key_check')).toEqual([]);
 });

@@ -1,6 +1,8 @@
 import type { Db } from './connection';
 import { statement } from './statements';
+import { isSameRow } from './json-cells';
 import { columnsOf, journaledTables, rowJson, type TableColumns } from './journal-triggers';
+import { isBroken, missingLinks, takenBy } from './what-stands-in-the-way';
 
 export interface Actor {
   userId: string | null;
@@ -43,6 +45,8 @@ export class CannotUndoError extends Error {
   }
 }
 
+type Cells = Record<string, unknown>;
+
 /** One row on the way back: as it is expected to be, and as it is to become. */
 interface Step {
   tableName: string;
@@ -56,6 +60,28 @@ interface Step {
 /** Told how far a long change is; may throw to stop it. */
 type Watch = (done: number, total: number) => void;
 const WATCHED_EVERY = 500;
+
+/** Rows of a change up to which it is asked whether it changed anything at all. */
+const MOST_COMPARED = 1_000;
+
+/** Ends a change that changed nothing: it is not kept. */
+class NothingChanged extends Error {
+  constructor(readonly value: unknown) {
+    super('Nothing changed.');
+  }
+}
+
+/** Runs the transaction; one that changed nothing leaves nothing behind, and is answered as such. */
+function committed<T>(transaction: { immediate: () => ChangeResult<T> }): ChangeResult<T> {
+  try {
+    return transaction.immediate();
+  } catch (error) {
+    if (!(error instanceof NothingChanged)) throw error;
+    return { value: error.value as T, changeId: undefined, subjects: [] };
+  }
+}
+
+const cannot = { undo: 'This cannot be undone', redo: 'This cannot be done again' };
 
 type Listener = (result: { changeId: number; subjects: string[] }) => void;
 
@@ -93,11 +119,15 @@ export class Journal {
 
   /** Takes back one change, whoever made it and whatever came after: refused where the same rows were touched again. */
   undoOne(id: number, actor: Actor, watch?: Watch): ChangeResult<ChangeRow> {
-    const target = this.db.prepare(`SELECT kind, undone FROM change WHERE id = ?`).get(id) as
-      { kind: ChangeRow['kind']; undone: number } | undefined;
-    if (!target) throw new CannotUndoError('There is no such change.');
-    if (target.kind !== 'edit') throw new CannotUndoError('This took a change back; take up that change instead.');
-    return this.#reverse(id, target.undone === 1 ? 'redo' : 'undo', actor, watch);
+    const one = this.db.prepare(`SELECT kind, undone, of_change AS ofChange FROM change WHERE id = ?`);
+    const change = one.get(id) as { kind: ChangeRow['kind']; undone: number; ofChange: number | null } | undefined;
+    if (!change) throw new CannotUndoError('There is no such change.');
+    if (change.kind === 'edit') return this.#reverse(id, change.undone === 1 ? 'redo' : 'undo', actor, watch);
+    // Taking back what took a change back does that change again, and the other way round.
+    const edit = one.get(change.ofChange) as { undone: number };
+    const isStanding = (change.kind === 'undo') === (edit.undone === 1);
+    if (!isStanding) throw new CannotUndoError('This was taken back already.');
+    return this.#reverse(change.ofChange!, change.kind === 'undo' ? 'redo' : 'undo', actor, watch);
   }
 
   /** One change; undefined when there is none of this id. */
@@ -205,6 +235,28 @@ export class Journal {
     return changed;
   }
 
+  /**
+   * The rows of a table that belong to a subject, as they were after the change `seen`. Goes back from the rows of now along
+   * what came since.
+   */
+  rowsAt(seen: number, subject: string, tableName: string, now: readonly Record<string, unknown>[]): Cells[] {
+    const { key } = this.#columns.get(tableName)!;
+    const keyOf = (row: Cells) => JSON.stringify(key.map((name) => row[name]));
+    const rows = new Map(now.map((row) => [keyOf(row), row]));
+    const later = this.db
+      .prepare(
+        `SELECT row_key AS rowKey, before FROM journal
+         WHERE subject = ? AND change_id > ? AND table_name = ? ORDER BY seq DESC`,
+      )
+      .all(subject, seen, tableName) as { rowKey: string; before: string | null }[];
+    for (const { rowKey, before } of later) {
+      const known = JSON.stringify(JSON.parse(rowKey));
+      if (before === null) rows.delete(known);
+      else rows.set(known, parsed(before)!);
+    }
+    return [...rows.values()];
+  }
+
   #commit<T>(
     change: { label: string | (() => string); kind: ChangeRow['kind']; of: number | null },
     actor: Actor,
@@ -212,44 +264,66 @@ export class Journal {
   ): ChangeResult<T> {
     const { db } = this;
     const { label } = change;
-    const result = db
-      .transaction((): ChangeResult<T> => {
-        const changeId = Number(
-          db
-            .prepare(`INSERT INTO change (at, user_id, label, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
-            .run(actor.at, actor.userId, typeof label === 'string' ? label : '', change.kind, change.of)
-            .lastInsertRowid,
-        );
-        db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(changeId);
-        const value = write();
-        db.prepare(`DELETE FROM current_change`).run();
-        if (typeof label !== 'string') db.prepare(`UPDATE change SET label = ? WHERE id = ?`).run(label(), changeId);
-        const subjects = db
-          .prepare(`SELECT DISTINCT subject FROM journal WHERE change_id = ?`)
-          .pluck()
-          .all(changeId) as string[];
-        if (subjects.length > 0) return { value, changeId, subjects };
-        db.prepare(`DELETE FROM change WHERE id = ?`).run(changeId);
-        return { value, changeId: undefined, subjects };
-      })
-      .immediate();
+    const transaction = db.transaction((): ChangeResult<T> => {
+      const changeId = Number(
+        db
+          .prepare(`INSERT INTO change (at, user_id, label, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
+          .run(actor.at, actor.userId, typeof label === 'string' ? label : '', change.kind, change.of).lastInsertRowid,
+      );
+      db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(changeId);
+      const value = write();
+      db.prepare(`DELETE FROM current_change`).run();
+      if (typeof label !== 'string') db.prepare(`UPDATE change SET label = ? WHERE id = ?`).run(label(), changeId);
+      const subjects = db
+        .prepare(`SELECT DISTINCT subject FROM journal WHERE change_id = ?`)
+        .pluck()
+        .all(changeId) as string[];
+      if (subjects.length === 0 || this.#changedNothing(changeId)) throw new NothingChanged(value);
+      return { value, changeId, subjects };
+    });
+    const result = committed(transaction);
     const { changeId, subjects } = result;
     if (changeId !== undefined) for (const listener of this.#listeners) listener({ changeId, subjects });
     return result;
   }
 
+  /** Is every row again as it was before? Of a large change that is not asked. */
+  #changedNothing(changeId: number): boolean {
+    const rows = this.db
+      .prepare(
+        `SELECT table_name || ' ' || row_key AS row, before, after FROM journal WHERE change_id = ? ORDER BY seq LIMIT ?`,
+      )
+      .all(changeId, MOST_COMPARED + 1) as { row: string; before: string | null; after: string | null }[];
+    if (rows.length > MOST_COMPARED) return false;
+    const ends = new Map<string, { before: string | null; after: string | null }>();
+    for (const { row, before, after } of rows)
+      ends.set(row, { before: ends.has(row) ? ends.get(row)!.before : before, after });
+    return [...ends.values()].every(({ before, after }) => isSameRow(before, after));
+  }
+
   #reverse(targetId: number, kind: 'undo' | 'redo', actor: Actor, watch?: Watch): ChangeResult<ChangeRow> {
     const target = this.db.prepare(`SELECT label FROM change WHERE id = ?`).get(targetId) as { label: string };
-    return this.#commit({ label: target.label, kind, of: targetId }, actor, () => {
+    const steps = this.#stepsOf(targetId, kind);
+    const take = (isWatched: boolean) => {
       this.db.pragma('defer_foreign_keys = ON');
-      const steps = this.#stepsOf(targetId, kind);
       this.#refuseLaterChanges(targetId, kind, steps);
       steps.forEach((step, i) => {
-        if (i % WATCHED_EVERY === 0) watch?.(i, steps.length);
-        this.#take(step);
+        if (isWatched && i % WATCHED_EVERY === 0) watch?.(i, steps.length);
+        this.#take(step, kind);
       });
       this.db.prepare(`UPDATE change SET undone = ? WHERE id = ?`).run(kind === 'undo' ? 1 : 0, targetId);
       return this.history(1)[0]!;
+    };
+    const change = { label: target.label, kind, of: targetId };
+    try {
+      return this.#commit(change, actor, () => take(true));
+    } catch (error) {
+      if (!isBroken(error, 'SQLITE_CONSTRAINT_FOREIGNKEY')) throw error;
+    }
+    // What is missing can only be seen while the rows stand there, so they are put back once more, and taken away.
+    return this.#commit(change, actor, () => {
+      take(false);
+      throw new CannotUndoError(`${cannot[kind]}: ${missingLinks(this.db, steps).join(' ')}`);
     });
   }
 
@@ -279,8 +353,7 @@ export class Journal {
     }
     const touched = [...first.values()].filter((step) => {
       const now = this.#readRow(step);
-      // The text differs too where the table has got a column since; then the rows themselves are compared.
-      return now !== step.from && JSON.stringify(parsed(now)) !== JSON.stringify(parsed(step.from));
+      return !isSameRow(now, step.from);
     });
     if (touched.length === 0) return;
     const later = this.db.prepare(
@@ -293,8 +366,8 @@ export class Journal {
         because.set(row.id, row.label);
     throw new CannotUndoError(
       kind === 'undo'
-        ? 'This cannot be undone by itself: the same things were changed again later.'
-        : 'This cannot be done again: the same things were changed in the meantime.',
+        ? `${cannot.undo} by itself: the same things were changed again later.`
+        : `${cannot.redo}: the same things were changed in the meantime.`,
       [...because].map(([id, label]) => ({ id, label })),
     );
   }
@@ -314,7 +387,16 @@ export class Journal {
   }
 
   /** Makes one row what the step leads to. Of a row that stays, only what differs is written. */
-  #take({ tableName, key, from, to }: Step): void {
+  #take(step: Step, kind: 'undo' | 'redo'): void {
+    try {
+      this.#write(step);
+    } catch (error) {
+      if (!isBroken(error, 'SQLITE_CONSTRAINT')) throw error;
+      throw new CannotUndoError(`${cannot[kind]}: ${takenBy(this.db, step.tableName, parsed(step.to), error)}`);
+    }
+  }
+
+  #write({ tableName, key, from, to }: Step): void {
     const { all } = this.#columns.get(tableName)!;
     const next = parsed(to);
     const before = parsed(from);

@@ -1,4 +1,5 @@
 import type { OptionList } from '../../core/catalog/option-list';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import type { Db } from './connection';
 
 /** All option lists in their order. */
@@ -20,7 +21,7 @@ export function putOptionList(db: Db, list: OptionList): void {
     `INSERT INTO option_list (id, position, name, choices)
      VALUES (@id, (SELECT ifnull(max(position), 0) + 1 FROM option_list), @name, @choices)
      ON CONFLICT (id) DO UPDATE SET name = @name, choices = @choices`,
-  ).run({ ...list, choices: JSON.stringify(list.choices) });
+  ).run({ ...list, choices: canonicalJson(list.choices) });
 }
 
 export function deleteOptionList(db: Db, id: string): void {

@@ -1,4 +1,13 @@
-import type { Menu, MenuItem, Page, Section, SectionBody, Settings } from '../../core/placement/page';
+import {
+  emptySettings,
+  type Menu,
+  type MenuItem,
+  type Page,
+  type Section,
+  type SectionBody,
+  type Settings,
+} from '../../core/placement/page';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import type { Db } from './connection';
 
 /** All pages, the home page first. */
@@ -36,7 +45,7 @@ export function putPage(db: Db, page: Page, position: number): void {
     `INSERT INTO section (id, page_id, position, body) VALUES (?, ?, ?, ?)
      ON CONFLICT DO UPDATE SET position = excluded.position, body = excluded.body`,
   );
-  page.sections.forEach(({ id, ...body }, place) => put.run(id, page.id, place, JSON.stringify(body)));
+  page.sections.forEach(({ id, ...body }, place) => put.run(id, page.id, place, canonicalJson(body)));
 }
 
 export function deletePage(db: Db, id: string): void {
@@ -80,11 +89,11 @@ export function writeMenu(db: Db, menu: Menu): void {
 
 export function readSettings(db: Db): Settings | undefined {
   const value = db.prepare(`SELECT value FROM setting WHERE key = 'shop'`).pluck().get() as string | undefined;
-  return value === undefined ? undefined : (JSON.parse(value) as Settings);
+  return value === undefined ? undefined : { ...emptySettings, ...(JSON.parse(value) as Settings) };
 }
 
 export function writeSettings(db: Db, settings: Settings): void {
   db.prepare(
     `INSERT INTO setting (key, value) VALUES ('shop', ?) ON CONFLICT DO UPDATE SET value = excluded.value`,
-  ).run(JSON.stringify(settings));
+  ).run(canonicalJson(settings));
 }

@@ -1,4 +1,5 @@
 import type { Attribute, SpecSheet } from '../../core/catalog/spec';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import type { Db } from './connection';
 
 /** All spec sheets in their order. */
@@ -16,7 +17,7 @@ export function putSpecSheet(db: Db, sheet: SpecSheet): void {
     `INSERT INTO spec_sheet (id, position, name, attributes)
      VALUES (@id, (SELECT ifnull(max(position), 0) + 1 FROM spec_sheet), @name, @attributes)
      ON CONFLICT (id) DO UPDATE SET name = @name, attributes = @attributes`,
-  ).run({ ...sheet, attributes: JSON.stringify(sheet.attributes) });
+  ).run({ ...sheet, attributes: canonicalJson(sheet.attributes) });
 }
 
 export function deleteSpecSheet(db: Db, id: string): void {

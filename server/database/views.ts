@@ -1,5 +1,6 @@
 import type { View } from '../../contract/views';
 import type { Rule } from '../../core/rules/rule';
+import { canonicalJson } from '../../core/editions/canonical-json';
 import type { Db } from './connection';
 
 /** All views in their order. */
@@ -16,11 +17,11 @@ export function addView(db: Db, view: View): void {
   db.prepare(
     `INSERT INTO view (id, position, name, text, rule, sort)
      VALUES (@id, (SELECT ifnull(max(position), 0) + 1 FROM view), @name, @text, @rule, @sort)`,
-  ).run({ ...view, rule: JSON.stringify(view.rule) });
+  ).run({ ...view, rule: canonicalJson(view.rule) });
 }
 
 export function putViewRule(db: Db, id: string, rule: Rule): void {
-  db.prepare(`UPDATE view SET rule = ? WHERE id = ?`).run(JSON.stringify(rule), id);
+  db.prepare(`UPDATE view SET rule = ? WHERE id = ?`).run(canonicalJson(rule), id);
 }
 
 export function deleteView(db: Db, id: string): void {

@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads';
 import type { Job } from '../../contract/bulk';
 import type { Product } from '../../core/catalog/product';
 import { builtOrSource } from '../built-or-source';
-import type { ReadyProducts } from '../catalog/stored-form';
+import type { ReadyProducts } from '../catalog/ready-products';
 import type { Db } from '../database/connection';
 import { CannotUndoError, type Actor, type Journal } from '../database/journal';
 import { newId } from '../ids';

@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { readyProduct, type ReadyProduct } from '../catalog/stored-form';
+import { readyProduct, type ReadyProduct } from '../catalog/ready-products';
 import { openDatabase, type Db } from '../database/connection';
 import { readProducts } from '../database/products';
 import { CannotUndoError, Journal, type Actor } from '../database/journal';

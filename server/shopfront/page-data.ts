@@ -1,7 +1,7 @@
 import { phaseOf } from '../../core/catalog/standing';
-import type { ProductDocument } from '../../core/editions/document';
+import { redirectKey, type AddressedKind, type ProductDocument } from '../../core/editions/document';
 import { listingView } from '../../core/placement/listing-view';
-import { groupPath, groupsOf, isOpen, type GroupKind } from '../../core/placement/open-groups';
+import { addressPath, groupPath, groupsOf, isOpen, urlOfGroup, type GroupKind } from '../../core/placement/open-groups';
 import { groupPicture, menuView, pageView } from '../../core/placement/page-view';
 import { productView } from '../../core/placement/product-view';
 import { relationStrips } from '../../core/placement/relation-strips';
@@ -25,32 +25,61 @@ export interface Forward {
   forward: string;
 }
 
+/** There is no page at an address: there never was one (404), or what stood there is gone (410). */
+export interface Absent {
+  status: 404 | 410;
+  message: string;
+}
+
 /** What a page needs beside the shop itself. */
 export interface PageContext {
   shop: ResolvedShop;
   now: number;
-  /** id behind an address that something had before */
-  redirect: (kind: 'product' | GroupKind | 'page', slug: string) => string | undefined;
+  /** id of the thing that shoppers met last at an address, in whichever edition */
+  publishedAt: (kind: AddressedKind, slug: string) => string | undefined;
   /** what variants cost before, for the lowest price of the last 30 days */
   priceSpans: (variantIds: readonly string[]) => Map<string, PriceSpan[]>;
   /** drafts can be looked at in the shop window */
   showsDrafts: boolean;
 }
 
-function missing(message: string): PageData {
-  return { kind: 'missing', message };
+type Found = PageData | Forward | Absent;
+
+const never = (message: string): Absent => ({ status: 404, message });
+
+/**
+ * What an address leads to where nothing of the shop stands: to the thing that it forwards to, or that stood there, if that
+ * is open now under another address. `urlOf` tells the address of an open thing.
+ */
+function elsewhere(
+  { shop, publishedAt }: PageContext,
+  kind: AddressedKind,
+  slug: string,
+  urlOf: (id: string) => string | undefined,
+): Forward | Absent {
+  const wanted = `/${addressPath[kind]}/${slug}`;
+  const targets = [shop.redirects.get(redirectKey({ kind, slug }))?.targetId, publishedAt(kind, slug)];
+  for (const id of targets) {
+    const forward = id === undefined ? undefined : urlOf(id);
+    if (forward !== undefined && forward !== wanted) return { forward };
+  }
+  const isKept = shop.bySlug(kind, slug) !== undefined;
+  const wasThere = targets.some((id) => id !== undefined);
+  return wasThere && !isKept
+    ? { status: 410, message: `This ${kind} is not in the shop any more.` }
+    : never(`There is no such ${kind} in the shop.`);
 }
 
-function productPage(context: PageContext, slug: string, query: Record<string, unknown>): PageData | Forward {
+function productPage(context: PageContext, slug: string, query: Record<string, unknown>): Found {
   const { shop, now } = context;
   const id = shop.bySlug('product', slug);
   const product = id === undefined ? undefined : shop.products.get(id);
   const isOnShop = (one: ProductDocument | undefined) => one !== undefined && phaseOf(one, shop.now) === 'live';
-  if (!product || !(isOnShop(product) || context.showsDrafts)) {
-    const target = shop.products.get(context.redirect('product', slug) ?? '');
-    if (target && isOnShop(target)) return { forward: `/p/${target.slug}` };
-    return missing('This product is not in the shop (any more).');
-  }
+  if (!product || !(isOnShop(product) || context.showsDrafts))
+    return elsewhere(context, 'product', slug, (target) => {
+      const other = shop.products.get(target);
+      return isOnShop(other) ? `/p/${other!.slug}` : undefined;
+    });
   return {
     kind: 'product',
     product: productView(shop, product, context.priceSpans(product.variants.map((variant) => variant.id))),
@@ -64,21 +93,12 @@ const kindOfPath = new Map(Object.entries(groupPath).map(([kind, path]) => [path
 /** Tag pages are many and alike: search engines are kept away unless the seller says more of them. */
 const isThin = (kind: GroupKind, { text }: { text: string }) => kind === 'tag' && text.trim() === '';
 
-function groupPage(
-  context: PageContext,
-  kind: GroupKind,
-  slug: string,
-  query: Record<string, unknown>,
-): PageData | Forward {
+function groupPage(context: PageContext, kind: GroupKind, slug: string, query: Record<string, unknown>): Found {
   const { shop, now, showsDrafts } = context;
   const groups = groupsOf(shop, kind);
   const group = groups.get(shop.bySlug(kind, slug) ?? '');
-  if (!group || !(isOpen(shop, { kind, id: group.id }) || showsDrafts)) {
-    const target = groups.get(context.redirect(kind, slug) ?? '');
-    if (target && target !== group && isOpen(shop, { kind, id: target.id }))
-      return { forward: `/${groupPath[kind]}/${target.slug}` };
-    return missing(`This ${kind} is not in the shop (any more).`);
-  }
+  if (!group || !(isOpen(shop, { kind, id: group.id }) || showsDrafts))
+    return elsewhere(context, kind, slug, (id) => urlOfGroup(shop, { kind, id }));
   const at = { kind, id: group.id };
   const crumbs =
     kind === 'category'
@@ -118,37 +138,53 @@ function searchPage({ shop, now }: PageContext, query: Record<string, unknown>):
   };
 }
 
-function plainPage(context: PageContext, slug: string | null): PageData | Forward {
+function plainPage(context: PageContext, slug: string | null): Found {
   const { shop, now } = context;
   const found = [...shop.pages.values()].find((page) => (slug === null ? page.home : !page.home && page.slug === slug));
   if (found) return { kind: 'page', page: pageView(shop, found, now) };
-  const target = slug === null ? undefined : shop.pages.get(context.redirect('page', slug) ?? '');
-  if (target && !target.home) return { forward: `/page/${target.slug}` };
-  return missing(slug === null ? 'This shop is not open yet.' : 'This page is not in the shop (any more).');
+  if (slug === null) return never('This shop is not open yet.');
+  return elsewhere(context, 'page', slug, (id) => {
+    const target = shop.pages.get(id);
+    return target && (target.home ? '/' : `/page/${target.slug}`);
+  });
 }
 
-function page(context: PageContext, { path, query }: PageRequest): PageData | Forward {
+function pageAt(context: PageContext, { path, query }: PageRequest): Found {
   const [, kind = '', slug = '', ...rest] = path.split('/');
-  if (rest.length > 0) return missing('There is no such page.');
   if (path === '/') return plainPage(context, null);
   if (path === '/search') return searchPage(context, query);
+  if (rest.length > 0 || slug === '') return never('There is no such page.');
   if (kind === 'p') return productPage(context, slug, query);
   const group = kindOfPath.get(kind);
   if (group) return groupPage(context, group, slug, query);
-  return kind === 'page' ? plainPage(context, slug) : missing('There is no such page.');
+  return kind === 'page' ? plainPage(context, slug) : never('There is no such page.');
 }
 
-/** The data of the page at an address of the shop, or where it went. */
-export function pageData(context: PageContext, request: PageRequest): ShopData | Forward {
-  const found = page(context, request);
+const headings = { 400: 'This cannot be shown', 404: 'Nothing here', 410: 'Not here any more' };
+
+/** What is shown instead of a page, inside the shop's frame. */
+export function missingPage(shop: ResolvedShop, request: PageRequest, status: number, message: string): ShopData {
+  const heading = headings[status as keyof typeof headings] ?? 'Something went wrong';
+  return framed(shop, request, { kind: 'missing', heading, message });
+}
+
+/** The data of the page at an address of the shop with its status, or where it went. */
+export function pageData(context: PageContext, request: PageRequest): { status: number; data: ShopData } | Forward {
+  const found = pageAt(context, request);
   if ('forward' in found) return found;
-  const { name, tagline, locale, currency } = context.shop.settings;
+  if ('status' in found)
+    return { status: found.status, data: missingPage(context.shop, request, found.status, found.message) };
+  return { status: 200, data: framed(context.shop, request, found) };
+}
+
+function framed(shop: ResolvedShop, request: PageRequest, page: PageData): ShopData {
+  const { name, tagline, locale, currency } = shop.settings;
   return {
     shop: { name, tagline, locale, currency },
     base: request.base,
     url: request.url,
     origin: request.origin,
-    menu: menuView(context.shop),
-    page: found,
+    menu: menuView(shop),
+    page,
   };
 }

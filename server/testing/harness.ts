@@ -39,6 +39,7 @@ export async function startServer(
   const app = makeApp({
     catalog,
     assets: { scripts: [], styles: [] },
+    origin: 'https://shop.example',
     log: { error: (error: unknown) => void errors.push(error) },
   });
   const server: Server = createServer(app);

@@ -1,12 +1,6 @@
-import { createHash } from 'node:crypto';
 import type { Product } from '../../core/catalog/product';
-import { documentText, isForShoppers, type ShopDocument } from '../../core/editions/document';
-
-/** The stored form of a document, as shoppers may see it, and its content hash. */
-export function serialise(document: ShopDocument): { hash: string; text: string } {
-  const text = documentText(document);
-  return { hash: createHash('sha256').update(`${document.kind} ${text}`).digest('hex').slice(0, 40), text };
-}
+import { isForShoppers } from '../../core/editions/document';
+import { serialise } from '../database/stored-form';
 
 /** A product as a change leaves it, with the hash of its document; undefined where it is not for shoppers. */
 export interface ReadyProduct {

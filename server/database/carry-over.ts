@@ -1,0 +1,118 @@
+import {
+  documentBody,
+  redirectKey,
+  type DocumentKind,
+  type ProductDocument,
+  type ShopDocument,
+} from '../../core/editions/document';
+import type { Db } from './connection';
+import { columnsOf, journaledTables } from './journal-triggers';
+import { readRedirects } from './redirects';
+import { serialise } from './stored-form';
+
+type Cells = Record<string, unknown>;
+
+/** What a column holds in rows from before there was such a column. */
+function defaultsOf(db: Db, table: string): Cells {
+  const info = db.pragma(`table_info(${table})`) as { name: string; dflt_value: string | null }[];
+  return Object.fromEntries(
+    info.map(({ name, dflt_value: value }) => [
+      name,
+      db
+        .prepare(`SELECT ${value ?? 'NULL'}`)
+        .pluck()
+        .get(),
+    ]),
+  );
+}
+
+/**
+ * Gives what the journal holds of rows the columns that tables have got since, so that older changes can be undone after an
+ * upgrade. Reads only rows that lack the newest column of their table.
+ */
+export function carryJournal(db: Db): void {
+  const put = db.prepare(`UPDATE journal SET before = ?, after = ? WHERE seq = ?`);
+  for (const { name } of journaledTables) {
+    const { all } = columnsOf(db, name);
+    const defaults = defaultsOf(db, name);
+    const whole = (json: string | null) =>
+      json === null ? null : JSON.stringify({ ...defaults, ...(JSON.parse(json) as Cells) });
+    const rows = db
+      .prepare(
+        `SELECT seq, before, after FROM journal
+         WHERE table_name = ? AND json_type(coalesce(after, before), '$.' || ?) IS NULL`,
+      )
+      .all(name, all.at(-1)) as { seq: number; before: string | null; after: string | null }[];
+    for (const { seq, before, after } of rows) put.run(whole(before), whole(after), seq);
+  }
+}
+
+interface StoredSpan {
+  kind: DocumentKind;
+  key: string;
+  since: number;
+  hash: string;
+}
+
+/**
+ * Writes the documents of all editions again as this version writes them, so that the review lists no change that nobody
+ * made. `mend` may add what documents of the older version did not hold.
+ */
+export function carryDocuments(db: Db, mend: (document: ShopDocument) => ShopDocument = (document) => document): void {
+  const spans = db.prepare(`SELECT kind, key, since, hash FROM edition_span`).all() as StoredSpan[];
+  const bodyOf = db.prepare(`SELECT body FROM document WHERE hash = ?`).pluck();
+  const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`);
+  const put = db.prepare(`UPDATE edition_span SET hash = ? WHERE kind = ? AND key = ? AND since = ?`);
+  const known = new Map<string, string>();
+  for (const { kind, key, since, hash } of spans) {
+    let next = known.get(hash);
+    if (next === undefined) {
+      const body = documentBody(kind, bodyOf.get(hash) as string);
+      const stored = serialise(mend({ kind, key, body } as ShopDocument));
+      next = stored.hash;
+      known.set(hash, next);
+      if (next !== hash) store.run(next, kind, stored.text);
+    }
+    if (next !== hash) put.run(next, kind, key, since);
+  }
+  db.exec(`DELETE FROM document WHERE hash NOT IN (SELECT hash FROM edition_span)`);
+}
+
+interface KnownCosts {
+  supplier: string;
+  costs: ReadonlyMap<string, number>;
+}
+
+/**
+ * Editions of before did not hold what goods cost and who delivers them, nor redirects: the live shop took them from the
+ * working copy. So that nothing changes for shoppers, they are put into the editions as they are now.
+ */
+export function completeEditions(db: Db): void {
+  const costs = new Map(
+    db.prepare(`SELECT id, cost FROM variant WHERE cost IS NOT NULL`).raw().all() as [string, number][],
+  );
+  const suppliers = new Map(db.prepare(`SELECT id, supplier FROM product`).raw().all() as [string, string][]);
+  carryDocuments(db, (document) =>
+    document.kind === 'product'
+      ? { ...document, body: withCosts(document.body, { supplier: suppliers.get(document.key) ?? '', costs }) }
+      : document,
+  );
+  const latest = db.prepare(`SELECT max(number) FROM edition`).pluck().get() as number | null;
+  if (latest === null) return;
+  const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, 'redirect', ?) ON CONFLICT DO NOTHING`);
+  const open = db.prepare(
+    `INSERT INTO edition_span (kind, key, since, until, hash) VALUES ('redirect', ?, ?, NULL, ?)`,
+  );
+  for (const body of readRedirects(db)) {
+    const key = redirectKey(body);
+    const { hash, text } = serialise({ kind: 'redirect', key, body });
+    store.run(hash, text);
+    open.run(key, latest, hash);
+  }
+}
+
+const withCosts = (product: ProductDocument, { supplier, costs }: KnownCosts): ProductDocument => ({
+  ...product,
+  supplier,
+  variants: product.variants.map((variant) => ({ ...variant, cost: costs.get(variant.id) ?? null })),
+});

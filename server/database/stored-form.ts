@@ -1,0 +1,8 @@
+import { createHash } from 'node:crypto';
+import { documentText, type ShopDocument } from '../../core/editions/document';
+
+/** The stored form of a document, as an edition holds it, and its content hash. */
+export function serialise(document: ShopDocument): { hash: string; text: string } {
+  const text = documentText(document);
+  return { hash: createHash('sha256').update(`${document.kind} ${text}`).digest('hex').slice(0, 40), text };
+}
