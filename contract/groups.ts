@@ -11,6 +11,7 @@ import { idSchema, slugSchema } from '../core/catalog/identity';
 import { EMPTY_RULE, ruleSchema } from '../core/rules/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
+import { was } from './was';
 
 const done = z.object({ ok: z.literal(true) });
 const ids = z.array(idSchema).min(1).max(5_000);
@@ -119,7 +120,7 @@ export const groupRoutes = {
     summary: 'Change or move a category; `place` is its index among its new siblings',
     body: pageFields
       .extend(categorySchema.pick({ standing: true, specSheetId: true, pins: true, order: true, parentId: true }).shape)
-      .extend({ place: z.number().int().min(0) })
+      .extend({ place: z.number().int().min(0), was })
       .partial()
       .strict(),
     answer: categorySchema,
@@ -175,7 +176,7 @@ export const groupRoutes = {
           liveUntil: true,
         }).shape,
       )
-      .extend({ fewest: size, most: size })
+      .extend({ fewest: size, most: size, was })
       .partial()
       .strict(),
     answer: shelfSchema,
@@ -260,7 +261,7 @@ export const groupRoutes = {
     method: 'PATCH',
     path: '/api/named/:kind/:id',
     summary: 'Change a brand or a tag (kind: brand, tag)',
-    body: pageFields.extend({ listed: z.boolean() }).partial().strict(),
+    body: pageFields.extend({ listed: z.boolean(), was }).partial().strict(),
     answer: brandSchema,
   }),
   mergeNamed: route({

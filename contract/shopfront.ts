@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/catalog/identity';
 import { menuSchema, pageSchema, sectionBodySchema, settingsSchema, targetSchema } from '../core/placement/page';
 import { route } from './route';
+import { was } from './was';
 
 const pageTitle = z.string().trim().min(1, 'A page needs a title.').max(120, 'At most 120 characters.');
 const newOrOld = idSchema.nullable();
@@ -40,6 +41,7 @@ export const shopfrontRoutes = {
         sections: z
           .array(z.intersection(sectionBodySchema, z.object({ id: newOrOld })))
           .max(60, 'A page can have at most 60 sections.'),
+        was,
       })
       .partial(),
     answer: pageSchema,
@@ -74,6 +76,7 @@ export const shopfrontRoutes = {
           }),
         )
         .max(20, 'A menu can have at most 20 items.'),
+      was,
     }),
     answer: menuSchema,
   }),
@@ -82,7 +85,7 @@ export const shopfrontRoutes = {
     method: 'PATCH',
     path: '/api/settings',
     summary: 'Change settings of the shop',
-    body: settingsSchema.partial(),
+    body: settingsSchema.partial().extend({ was }),
     answer: settingsSchema,
   }),
 };

@@ -28,11 +28,15 @@ export interface Autosave {
   settle: (key: string, keep: 'mine' | 'theirs') => void;
 }
 
+const NOTHING: Readonly<Values> = {};
+
 interface Options {
   /** revision that the person sees; goes with every write */
   seen: number;
-  /** saves the values and answers the new revision */
-  save: (values: Values, seen: number) => Promise<number>;
+  /** what is saved, as it is shown, by key */
+  shown?: Readonly<Values>;
+  /** saves the values, which were typed over `was`, and answers the new revision */
+  save: (values: Values, seen: number, was: Values) => Promise<number>;
   /** which key a field error belongs to */
   keyOf: (path: readonly (string | number)[], sent: Values) => string | undefined;
 }
@@ -41,7 +45,7 @@ interface Options {
  * Saves what is typed by itself, one write at a time, a moment after the last key. What cannot be saved stays on screen
  * with its reason; when the server is away it is tried again until it is back.
  */
-export function useAutosave({ seen, save, keyOf }: Options): Autosave {
+export function useAutosave({ seen, shown = NOTHING, save, keyOf }: Options): Autosave {
   const [drafts, setDrafts] = useState<Values>({});
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [clashes, setClashes] = useState<Clash[]>([]);
@@ -53,12 +57,15 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
   /** saved, each at a revision that is perhaps not shown yet */
   const saved = useRef<{ values: Values; revision: number }[]>([]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const latest = useRef({ seen, save, keyOf });
+  /** what stood in a field when it began to be typed over, and what goes out for it now */
+  const basis = useRef<Values>({});
+  const onItsWay = useRef<Values>({});
+  const latest = useRef({ seen, shown, drafts, save, keyOf });
   const revision = useRef(seen);
   /** the next write goes over what somebody else saved: the person chose so */
   const isForced = useRef(false);
   useEffect(() => {
-    latest.current = { seen, save, keyOf };
+    latest.current = { seen, shown, drafts, save, keyOf };
     revision.current = Math.max(revision.current, seen);
   });
 
@@ -85,14 +92,17 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
     clearTimeout(timer.current);
     if (isSaving.current || Object.keys(pending.current).length === 0) return;
     const sent = pending.current;
+    const was = basis.current;
     pending.current = {};
+    basis.current = {};
+    onItsWay.current = sent;
     isSaving.current = true;
     setState('saving');
     let wait = 0;
     try {
       const from = isForced.current ? Number.MAX_SAFE_INTEGER : revision.current;
       isForced.current = false;
-      const reached = await latest.current.save(sent, from);
+      const reached = await latest.current.save(sent, from, was);
       revision.current = Math.max(revision.current, reached);
       saved.current.push({ values: sent, revision: reached });
       dropSaved();
@@ -104,6 +114,7 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
       const isAnswer = error instanceof CallError && !error.isOffline && error.problem.status < 500;
       if (!isAnswer) {
         pending.current = { ...sent, ...pending.current };
+        basis.current = { ...basis.current, ...was };
         setState('failed');
       } else {
         // What was changed again while this was on its way is not refused: it goes out next.
@@ -128,17 +139,25 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
           refused.current[key] = sent[key];
         const rest = Object.entries(sent).filter(([key]) => !(key in refused.current));
         pending.current = { ...Object.fromEntries(rest), ...pending.current };
+        basis.current = { ...basis.current, ...was };
         setState(Object.keys(refused.current).length > 0 ? 'refused' : 'waiting');
         wait = 0;
       }
     } finally {
       isSaving.current = false;
+      onItsWay.current = {};
     }
     if (Object.keys(pending.current).length > 0) timer.current = setTimeout(() => void flush(), wait);
   }, [dropSaved]);
 
   const change = useCallback(
     (values: Values) => {
+      for (const key of Object.keys(values)) {
+        if (key in basis.current) continue;
+        const { shown: saved, drafts: typed } = latest.current;
+        const before = [onItsWay.current, typed, saved].find((known) => key in known);
+        if (before) basis.current[key] = before[key];
+      }
       Object.assign(pending.current, values);
       for (const key of Object.keys(values)) delete refused.current[key];
       setDrafts((now) => ({ ...now, ...values }));
@@ -157,13 +176,15 @@ export function useAutosave({ seen, save, keyOf }: Options): Autosave {
       setClashes((now) => now.filter((clash) => clash.key !== key));
       if (keep === 'mine') {
         isForced.current = true;
+        // What is typed goes over what somebody else saved, which was looked at.
+        basis.current[key] = clashes.find((clash) => clash.key === key)?.theirs;
         change({ [key]: mine });
       } else {
         setDrafts((now) => Object.fromEntries(Object.entries(now).filter(([each]) => each !== key)));
         setState('saved');
       }
     },
-    [change],
+    [change, clashes],
   );
 
   useEffect(() => {

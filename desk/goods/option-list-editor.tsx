@@ -16,6 +16,8 @@ type Row = OptionList['choices'][number] & { key: string; was: string };
 
 /** Changes a list of option values; what is renamed is renamed in every product that takes from it. */
 export function OptionListEditor({ list, close }: { list: OptionList; close: () => void }) {
+  /** as it was when it was opened: others may change it meanwhile */
+  const [opened] = useState(list);
   const [name, setName] = useState(list.name);
   const [rows, setRows] = useState<Row[]>(() =>
     list.choices.map((choice) => ({ ...choice, key: newId('q'), was: choice.name })),
@@ -32,6 +34,7 @@ export function OptionListEditor({ list, close }: { list: OptionList; close: () 
         id: list.id,
         name,
         choices: rows.map(({ name, swatch }) => ({ name, swatch })),
+        was: { name: opened.name, choices: opened.choices },
         renamed: rows.flatMap(({ name, was }) => (was !== '' && was !== name ? [{ from: was, to: name }] : [])),
       },
       {

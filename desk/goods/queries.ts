@@ -3,7 +3,6 @@ import { useMemo } from 'react';
 import type { AnswerOf, BodyInput } from '../../contract/route';
 import { routes } from '../../contract';
 import type { ProductAnswer } from '../../contract/goods';
-import type { SpecSheet } from '../../core/catalog/spec';
 import type { FieldNames } from '../../core/rules/field';
 import type { Rule } from '../../core/rules/rule';
 import { call } from '../api';
@@ -121,7 +120,8 @@ export function useCreateSpecSheet() {
 export function useSaveSpecSheet() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, ...body }: SpecSheet) => call(routes.specSheets.update, { params: { id }, body }),
+    mutationFn: ({ id, ...body }: { id: string } & BodyInput<typeof routes.specSheets.update>) =>
+      call(routes.specSheets.update, { params: { id }, body }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['spec-sheets'] }),
   });
 }

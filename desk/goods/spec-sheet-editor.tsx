@@ -151,6 +151,8 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
   const { data } = useSpecSheets();
   const save = useSaveSpecSheet();
   const remove = useRemoveSpecSheet();
+  /** as it was when it was opened: others may change it meanwhile */
+  const [opened] = useState(sheet);
   const [name, setName] = useState(sheet.name);
   const [attributes, setAttributes] = useState(sheet.attributes);
   const errors = save.error instanceof CallError ? save.error.errors : [];
@@ -162,7 +164,12 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
   );
   const submit = () =>
     save.mutate(
-      { id: sheet.id, name, attributes: attributes.filter((each) => each.name.trim() !== '') },
+      {
+        id: sheet.id,
+        name,
+        attributes: attributes.filter((each) => each.name.trim() !== ''),
+        was: { name: opened.name, attributes: opened.attributes },
+      },
       { onSuccess: close },
     );
   const drop = () =>

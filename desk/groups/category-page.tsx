@@ -18,6 +18,7 @@ import { Board } from './board';
 import { DeleteCategory } from './delete-category';
 import { GroupLifeTag, Ways } from './life-tag';
 import { MergeDialog } from './merge-dialog';
+import { Clashes } from '../ui/clashes';
 import { OrderField } from './order-field';
 import { GroupPageFields } from './page-fields';
 import { pinnedFirst, pinsAfterMove } from './pins';
@@ -132,8 +133,8 @@ function Editor({ whole }: { whole: Whole }) {
   const { category } = whole;
   const { change } = useCategoryWrites();
   const { data: settings } = useSettings();
-  const editor: CategoryEditor = useGroupEditor(category, (values) =>
-    change.mutateAsync({ id: category.id, ...values }),
+  const editor: CategoryEditor = useGroupEditor(category, (values, was) =>
+    change.mutateAsync({ id: category.id, ...values, was }),
   );
   useShopWindow(
     `/c/${category.slug}`,
@@ -153,6 +154,7 @@ function Editor({ whole }: { whole: Whole }) {
         </span>
       </header>
       <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-3.5 pb-8">
+        <Clashes save={editor} />
         <CategoryGoods whole={whole} editor={editor} currency={settings?.currency ?? 'EUR'} />
         <section className="sheet flex flex-col gap-3 p-3.5" aria-label="Page of the category">
           <OrderField order={editor.value('order')} change={(order) => editor.change({ order })} />

@@ -17,6 +17,7 @@ import { AddGoods } from './add-goods';
 import { Board } from './board';
 import { CollectionTerms } from './collection-terms';
 import { GroupLifeTag, Ways } from './life-tag';
+import { Clashes } from '../ui/clashes';
 import { OrderField } from './order-field';
 import { GroupPageFields } from './page-fields';
 import { useCollectionWrites, useShelf } from './queries';
@@ -112,7 +113,9 @@ function Editor({ shelf }: { shelf: Shelf }) {
   const { change } = useCollectionWrites();
   const { data: settings } = useSettings();
   const currency = settings?.currency ?? 'EUR';
-  const editor: CollectionEditor = useGroupEditor(shelf, (values) => change.mutateAsync({ id: shelf.id, ...values }));
+  const editor: CollectionEditor = useGroupEditor(shelf, (values, was) =>
+    change.mutateAsync({ id: shelf.id, ...values, was }),
+  );
   const [rule, order, pins, leftOut] = [
     editor.value('rule'),
     editor.value('order'),
@@ -151,6 +154,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
           </details>
         </div>
         <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-3.5 pb-8 max-md:overflow-visible">
+          <Clashes save={editor} />
           {shelf.warning && <p className="font-semibold text-rose">{shelf.warning}</p>}
           {isRule ? (
             <RuleGoods tried={tried} editor={editor} currency={currency} />

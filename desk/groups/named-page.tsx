@@ -18,6 +18,7 @@ import { Tick } from '../ui/tick';
 import { GroupTabs } from './group-tabs';
 import { MergeDialog } from './merge-dialog';
 import { NameLine } from './name-line';
+import { Clashes } from '../ui/clashes';
 import { GroupPageFields } from './page-fields';
 import { useGroups, useNamedWrites, type NamedKind } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
@@ -76,7 +77,9 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
   const navigate = useNavigate();
   const [ask, dialog] = useConfirm();
   const { one, many, path } = wordsOf[kind];
-  const editor: GroupEditor<NamedRow> = useGroupEditor(row, (values) => change.mutateAsync({ id: row.id, ...values }));
+  const editor: GroupEditor<NamedRow> = useGroupEditor(row, (values, was) =>
+    change.mutateAsync({ id: row.id, ...values, was }),
+  );
   useShopWindow(
     `/${path}/${row.slug}`,
     row.listed ? null : `Shoppers do not meet this page: the ${one} is not listed.`,
@@ -93,6 +96,7 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
           Close
         </Link>
       </div>
+      <Clashes save={editor} />
       <Link to={goodsWith(kind, row.id)} className="font-semibold text-petrol hover:underline">
         {products(row.count)}
       </Link>

@@ -203,11 +203,11 @@ export function useShelfOrder(id: string, limit: number) {
   const key = ['groups', 'shelf', id, limit];
   return useMutation({
     ...quiet(
-      ({ picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) =>
-        call(routes.groups.updateCollection, { params: { id }, body: { picked, pins } }),
+      ({ picked, pins, was }: { ids: string[]; picked?: string[]; pins?: string[]; was: object }) =>
+        call(routes.groups.updateCollection, { params: { id }, body: { picked, pins, was: { ...was } } }),
       (saved) => client.setQueryData(key, { ...saved, goods: saved.goods.slice(0, limit) }),
     ),
-    onMutate: async ({ ids, picked, pins }: { ids: string[]; picked?: string[]; pins?: string[] }) => {
+    onMutate: async ({ ids, picked, pins }: { ids: string[]; picked?: string[]; pins?: string[]; was: object }) => {
       await client.cancelQueries({ queryKey: key });
       client.setQueryData(key, (now: Shelf | undefined) => {
         if (!now) return now;

@@ -38,8 +38,12 @@ function ShelfGoods({ head, currency }: { head: ShelfHead; currency: string }) {
       reorder={(ids, moved) =>
         order(
           isPicked
-            ? { ids, picked: [...ids, ...shelf.picked.filter((id) => !ids.includes(id))] }
-            : { ids, pins: pinsAfterMove(ids, moved, shelf.pins) },
+            ? {
+                ids,
+                picked: [...ids, ...shelf.picked.filter((id) => !ids.includes(id))],
+                was: { picked: shelf.picked },
+              }
+            : { ids, pins: pinsAfterMove(ids, moved, shelf.pins), was: { pins: shelf.pins } },
         )
       }
     />

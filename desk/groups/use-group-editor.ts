@@ -4,11 +4,12 @@ import { useAutosave } from '../use-autosave';
 type Values = Record<string, unknown>;
 
 /** Fields of one group that save themselves: what is shown is what was typed, until it is saved. */
-export function useGroupEditor<T extends object>(shown: T, save: (values: Values) => Promise<unknown>) {
+export function useGroupEditor<T extends object>(shown: T, save: (values: Values, was: Values) => Promise<unknown>) {
   const auto = useAutosave({
     seen: 0,
-    save: async (values) => {
-      await save(values);
+    shown: shown as Values,
+    save: async (values, _seen, was) => {
+      await save(values, was);
       return 0;
     },
     keyOf: (path) => String(path[0]),

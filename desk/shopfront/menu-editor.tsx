@@ -56,7 +56,7 @@ export function MenuEditor({ menu }: { menu: WantedMenu }) {
   const items = draft ?? menu.items;
   const save = (next: Item[]) => {
     setDraft(next);
-    setMenu.mutate({ items: next }, { onSuccess: () => setDraft(null) });
+    setMenu.mutate({ items: next, was: { items } }, { onSuccess: () => setDraft(null) });
   };
   const set = (at: number, item: Item) => save(items.map((each, i) => (i === at ? item : each)));
   const error = setMenu.error;

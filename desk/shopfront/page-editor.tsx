@@ -6,6 +6,7 @@ import { sectionBodySchema } from '../../core/placement/page';
 import { wordsOf } from '../api';
 import { useShopWindow } from '../frame/window-state';
 import { Button } from '../ui/button';
+import { Clashes } from '../ui/clashes';
 import { TextField } from '../ui/field';
 import { SaveStateWords } from '../ui/save-state';
 import { SortableRows } from '../ui/sortable-rows';
@@ -37,8 +38,9 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
   const { updatePage, deletePage } = useShopfrontWrites();
   const save = useAutosave({
     seen: 0,
-    save: async (values) => {
-      await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage) });
+    shown: { ...page },
+    save: async (values, _seen, was) => {
+      await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage), was });
       return 0;
     },
     keyOf: (path) => (path[0] === 'sections' ? 'sections' : String(path[0])),
@@ -89,6 +91,7 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
         )}
         <SaveStateWords state={save.state} problem={save.problem} retry={save.retry} />
       </div>
+      <Clashes save={save} />
       {save.errors.sections && (
         <p role="alert" className="rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
           Not saved yet: {save.errors.sections}

@@ -47,7 +47,9 @@ export function useShopfrontWrites() {
       mutationFn: (id: string) => call(routes.shopfront.deletePage, { params: { id } }),
       onSuccess: refreshPages,
     }),
+    // One after the other: each is a change of what the one before it left.
     setMenu: useMutation({
+      scope: { id: 'menu' },
       mutationFn: (body: WantedMenu) => call(routes.shopfront.setMenu, { body }),
       onSuccess: (menu) => client.setQueryData(['menu'], menu),
     }),

@@ -4,6 +4,7 @@ import { currencies, type Settings } from '../../core/placement/page';
 import { call } from '../api';
 import { useAutosave } from '../use-autosave';
 import { Choose } from '../ui/choose';
+import { Clashes } from '../ui/clashes';
 import { Dialog } from '../ui/dialog';
 import { TextArea, TextField } from '../ui/field';
 import { MeasureField } from '../ui/measure-field';
@@ -53,8 +54,9 @@ function SynonymsField({
 export function ShopSettings({ settings, close }: { settings: Settings; close: () => void }) {
   const save = useAutosave({
     seen: 0,
-    save: async (values) => {
-      await call(routes.shopfront.setSettings, { body: values as Partial<Settings> });
+    shown: settings,
+    save: async (values, _seen, was) => {
+      await call(routes.shopfront.setSettings, { body: { ...(values as Partial<Settings>), was } });
       return 0;
     },
     keyOf: (path) => String(path[0]),
@@ -124,6 +126,7 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
         <p className="text-xs text-ink-2">
           Amounts stay as they are when the currency changes. Shoppers see all of this with the next edition.
         </p>
+        <Clashes save={save} />
         <SaveStateWords state={save.state} problem={save.problem} retry={save.retry} />
       </div>
     </Dialog>

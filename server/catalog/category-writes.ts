@@ -8,6 +8,7 @@ import { keepRedirect, moveRedirects } from '../database/redirects';
 import { newId } from '../ids';
 import { invalidField } from '../problem';
 import type { Catalog } from './catalog';
+import { mergedFields } from './merged';
 import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields } from './group-or-refuse';
 import type { UserId } from './product-or-refuse';
 import { retarget } from './retarget';
@@ -54,9 +55,10 @@ export function changeCategory(
   catalog: Catalog,
   user: UserId,
   id: string,
-  { place, ...fields }: BodyOf<typeof groupRoutes.updateCategory>,
+  { place, was, ...wanted }: BodyOf<typeof groupRoutes.updateCategory>,
 ): Category {
   const category = groupOrRefuse(catalog, 'category', id);
+  const fields = mergedFields(category, wanted, was);
   refuseTakenSlug(catalog, 'category', fields.slug, id);
   const { shop } = catalog.working;
   if (fields.specSheetId && !shop.specSheets.has(fields.specSheetId))

@@ -12,6 +12,7 @@ import { keepRedirect } from '../database/redirects';
 import { newId } from '../ids';
 import { invalid, invalidField } from '../problem';
 import type { Catalog } from './catalog';
+import { mergedFields } from './merged';
 import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields } from './group-or-refuse';
 import type { UserId } from './product-or-refuse';
 
@@ -76,9 +77,10 @@ export function changeCollection(
   catalog: Catalog,
   user: UserId,
   id: string,
-  fields: BodyOf<typeof groupRoutes.updateCollection>,
+  { was, ...wanted }: BodyOf<typeof groupRoutes.updateCollection>,
 ): void {
   const collection = groupOrRefuse(catalog, 'collection', id);
+  const fields = mergedFields(collection, wanted, was);
   refuseTakenSlug(catalog, 'collection', fields.slug, id);
   if (fields.rule) refuseProblems(catalog, id, fields.rule);
   const next = withPageFields(collection, fields);

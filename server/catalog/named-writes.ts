@@ -9,6 +9,7 @@ import { keepRedirect, moveRedirects } from '../database/redirects';
 import { newId } from '../ids';
 import { invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
+import { mergedFields } from './merged';
 import { groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields } from './group-or-refuse';
 import type { UserId } from './product-or-refuse';
 import { retarget } from './retarget';
@@ -41,9 +42,10 @@ export function changeNamed(
   user: UserId,
   kind: NamedKind,
   id: string,
-  fields: BodyOf<typeof groupRoutes.updateNamed>,
+  { was, ...wanted }: BodyOf<typeof groupRoutes.updateNamed>,
 ): Brand | Tag {
   const thing = groupOrRefuse(catalog, kind, id);
+  const fields = mergedFields(thing, wanted, was);
   refuseTakenSlug(catalog, kind, fields.slug, id);
   const same = fields.name === undefined ? undefined : ofName(catalog, kind, fields.name);
   if (same && same.id !== id)

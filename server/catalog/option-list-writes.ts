@@ -1,5 +1,7 @@
 import { fold } from '../../core/catalog/identity';
 import { repeatedChoice, type OptionList } from '../../core/catalog/option-list';
+import type { optionListRoutes } from '../../contract/lists';
+import type { BodyOf } from '../../contract/route';
 import {
   deleteOptionList,
   productsByOptionList,
@@ -11,6 +13,7 @@ import {
 import { newId } from '../ids';
 import { invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
+import { mergedFields } from './merged';
 import type { UserId } from './product-or-refuse';
 
 type Content = Omit<OptionList, 'id'>;
@@ -53,9 +56,10 @@ export function changeOptionList(
   catalog: Catalog,
   user: UserId,
   id: string,
-  { renamed, ...content }: Content & { renamed: readonly { from: string; to: string }[] },
+  { renamed, was, ...wanted }: BodyOf<typeof optionListRoutes.update>,
 ): number {
-  listOrRefuse(catalog, id);
+  const list = listOrRefuse(catalog, id);
+  const content: Content = mergedFields(list, wanted, was);
   refuseContent(catalog, content, id);
   const names = new Map(renamed.map(({ from, to }) => [keyOf(from), to]));
   const choices = new Map(content.choices.map((choice) => [keyOf(choice.name), choice]));

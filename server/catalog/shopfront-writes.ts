@@ -10,6 +10,7 @@ import { keepRedirect } from '../database/redirects';
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
+import { mergedFields } from './merged';
 import type { UserId } from './product-or-refuse';
 
 type PageChange = BodyOf<typeof shopfrontRoutes.updatePage>;
@@ -42,8 +43,9 @@ function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['secti
   });
 }
 
-export function changePage(catalog: Catalog, user: UserId, id: string, { title, slug, sections }: PageChange): Page {
+export function changePage(catalog: Catalog, user: UserId, id: string, { was, ...wanted }: PageChange): Page {
   const page = pageOrRefuse(catalog, id);
+  const { title, slug, sections } = mergedFields(page, wanted, was);
   if (slug && isSlugTaken(catalog.db, 'page', slug, id))
     throw invalidField(['slug'], 'Another page has this address already.');
   const errors = sections ? sectionErrors(catalog, sections) : [];
@@ -73,8 +75,9 @@ export function removePage(catalog: Catalog, user: UserId, id: string): void {
   catalog.journal.change(`Deleted page “${page.title}”`, catalog.actor(user), () => deletePage(catalog.db, id));
 }
 
-export function changeMenu(catalog: Catalog, user: UserId, { items }: WantedMenu): Menu {
+export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: WantedMenu): Menu {
   const { shop } = catalog.working;
+  const { items } = mergedFields(shop.menu, wanted, was);
   const gone = (target: Target, path: FieldError['path']): FieldError[] =>
     targetName(shop, target)
       ? []
@@ -95,8 +98,13 @@ export function changeMenu(catalog: Catalog, user: UserId, { items }: WantedMenu
   return shop.menu;
 }
 
-export function changeSettings(catalog: Catalog, user: UserId, fields: Partial<Settings>): Settings {
-  const next = { ...catalog.working.shop.settings, ...fields };
+export function changeSettings(
+  catalog: Catalog,
+  user: UserId,
+  { was, ...wanted }: BodyOf<typeof shopfrontRoutes.setSettings>,
+): Settings {
+  const { settings } = catalog.working.shop;
+  const next = { ...settings, ...mergedFields(settings, wanted, was) };
   catalog.journal.change('Changed the settings of the shop', catalog.actor(user), () =>
     writeSettings(catalog.db, next),
   );

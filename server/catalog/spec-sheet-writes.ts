@@ -1,11 +1,14 @@
 import type { SpecSheet } from '../../core/catalog/spec';
 import { specField } from '../../core/rules/field';
 import { conditionsOf } from '../../core/rules/rule';
+import type { specSheetRoutes } from '../../contract/lists';
 import type { FieldError } from '../../contract/problem';
+import type { BodyOf } from '../../contract/route';
 import { deleteSpecSheet, productIdsWithSheet, putSpecSheet } from '../database/spec-sheets';
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
+import { mergedFields } from './merged';
 import type { UserId } from './product-or-refuse';
 
 function sheetOrRefuse(catalog: Catalog, id: string): SpecSheet {
@@ -46,9 +49,10 @@ export function changeSpecSheet(
   catalog: Catalog,
   user: UserId,
   id: string,
-  { name, attributes }: Omit<SpecSheet, 'id'>,
+  { was, ...wanted }: BodyOf<typeof specSheetRoutes.update>,
 ): void {
   const sheet = sheetOrRefuse(catalog, id);
+  const { name, attributes } = mergedFields(sheet, wanted, was);
   refuseName(catalog, name, id);
   const errors: FieldError[] = [];
   attributes.forEach((attribute, at) => {

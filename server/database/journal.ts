@@ -323,7 +323,7 @@ export class Journal {
     // What is missing can only be seen while the rows stand there, so they are put back once more, and taken away.
     return this.#commit(change, actor, () => {
       take(false);
-      throw new CannotUndoError(`${cannot[kind]}: ${missingLinks(this.db, steps).join(' ')}`);
+      throw new CannotUndoError(`${cannot[kind]}. ${missingLinks(this.db, steps).join(' ')}`);
     });
   }
 
@@ -392,7 +392,7 @@ export class Journal {
       this.#write(step);
     } catch (error) {
       if (!isBroken(error, 'SQLITE_CONSTRAINT')) throw error;
-      throw new CannotUndoError(`${cannot[kind]}: ${takenBy(this.db, step.tableName, parsed(step.to), error)}`);
+      throw new CannotUndoError(`${cannot[kind]}. ${takenBy(this.db, step.tableName, parsed(step.to), error)}`);
     }
   }
 

@@ -30,6 +30,8 @@ const nameOf = (row: Cells | undefined) => String(row?.title ?? row?.name ?? row
 const named = (table: string, row: Cells | undefined) =>
   nameOf(row) === '' ? `the ${nounOf(table)}` : `the ${nounOf(table)} “${nameOf(row)}”`;
 
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** The row as it was when it went, as the journal tells it. */
 function goneRow(db: Db, table: string, id: unknown): Cells | undefined {
   const before = db
@@ -66,7 +68,7 @@ export function missingLinks(db: Db, steps: readonly { tableName: string; to: st
   if (found.size === 0)
     for (const { table, parent } of db.pragma('foreign_key_check') as BrokenLink[])
       found.add(`another ${nounOf(table)} still needs the ${nounOf(parent)} that would go.`);
-  return [...found].slice(0, MOST_NAMED).map((words) => words.charAt(0).toUpperCase() + words.slice(1));
+  return [...found].slice(0, MOST_NAMED).map(sentence);
 }
 
 /** What a row points at: the tables and ids that must exist. */
@@ -83,5 +85,5 @@ export function takenBy(db: Db, table: string, row: Cells | null, { message }: E
   if (!column || !row) return `${named(table, row ?? undefined)} cannot be as it was.`;
   const other = db.prepare(`SELECT * FROM ${table} WHERE ${column} = ?`).get(row[column]) as Cells | undefined;
   const what = column === 'slug' ? `the address “${String(row.slug)}”` : 'its place';
-  return `${named(table, other)} has ${what} now. Change that first.`;
+  return sentence(`${named(table, other)} has ${what} now. Change that first.`);
 }

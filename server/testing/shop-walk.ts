@@ -5,7 +5,7 @@ import { once } from 'node:events';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { addressPath, type GroupKind } from '../../core/placement/open-groups';
-import type { Rule, RuleNode } from '../../core/rules/rule';
+import { EMPTY_RULE, type Rule, type RuleNode } from '../../core/rules/rule';
 import type { ResolvedShop } from '../../core/placement/resolved-shop';
 import { makeApp } from '../app';
 import { Catalog } from '../catalog/catalog';
@@ -113,7 +113,12 @@ export class ShopWalk {
     for (const name of ['Tern', 'Alula']) namedOrNew(catalog, walk.#user, 'brand', name);
     for (const name of ['Windy', 'Indoor', 'Night']) namedOrNew(catalog, walk.#user, 'tag', name);
     for (let i = 0; i < 10; i++) walk.#addProduct();
-    for (let i = 0; i < 3; i++) walk.#addCollection();
+    createCollection(catalog, walk.#user, {
+      name: 'All',
+      source: 'picked',
+      picked: [...catalog.working.products.keys()],
+      rule: EMPTY_RULE,
+    });
     return walk;
   }
 
@@ -244,6 +249,11 @@ export class ShopWalk {
     return [...chosen];
   }
 
+  #oneOrMore<T>(of: Iterable<T>): T[] {
+    const all = [...of];
+    return [...new Set([this.#pick(all), ...this.#some(all, 1)])];
+  }
+
   #moment(): string | null {
     return this.#chance(0.4) ? null : new Date(this.#at + (this.#below(9) - 4) * (DAY / 2)).toISOString();
   }
@@ -325,9 +335,9 @@ export class ShopWalk {
   #condition(): RuleNode {
     const shop = this.#shop;
     return this.#pick<() => RuleNode>([
-      () => ({ field: 'category', is: 'anyOf', value: this.#some(shop.categories.keys(), 2) }),
-      () => ({ field: 'tag', is: this.#pick(['anyOf', 'noneOf'] as const), value: this.#some(shop.tags.keys(), 2) }),
-      () => ({ field: 'brand', is: 'anyOf', value: this.#some(shop.brands.keys(), 1) }),
+      () => ({ field: 'category', is: 'anyOf', value: this.#oneOrMore(shop.categories.keys()) }),
+      () => ({ field: 'tag', is: this.#pick(['anyOf', 'noneOf'] as const), value: this.#oneOrMore(shop.tags.keys()) }),
+      () => ({ field: 'brand', is: 'anyOf', value: this.#oneOrMore(shop.brands.keys()) }),
       () => ({ field: 'price', is: 'below', value: 1_000 + this.#below(20) * 100 }),
       () => ({ field: 'cost', is: this.#pick(['filled', 'empty'] as const), value: null }),
       () => ({ field: 'margin', is: 'above', value: 2_000 }),
@@ -337,7 +347,7 @@ export class ShopWalk {
       () => ({ field: 'onSale', is: 'yes', value: null }),
       () => ({ field: 'stock', is: 'above', value: 0 }),
       () => ({ field: 'option.colour', is: 'noneOf', value: ['ember'] }),
-      () => ({ field: 'collection', is: 'anyOf', value: this.#some(shop.collections.keys(), 2) }),
+      () => ({ field: 'collection', is: 'anyOf', value: this.#oneOrMore(shop.collections.keys()) }),
       () => ({
         variants: 'some',
         match: 'all',

@@ -10,8 +10,8 @@ import { call, CallError, wordsOf } from '../../api';
 import { tray, useTray } from '../../frame/tray-store';
 import { useUndo } from '../../frame/queries';
 import { useShopWindow } from '../../frame/window-state';
-import type { Autosave } from '../../use-autosave';
 import { Button } from '../../ui/button';
+import { Clashes } from '../../ui/clashes';
 import { SaveStateWords } from '../../ui/save-state';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { LifeTag } from '../../ui/swing-tag';
@@ -32,25 +32,6 @@ import { useProductAutosave, useVariantAutosave } from './use-product-autosave';
 import { VariantTable } from './variant-table';
 import { When } from './when';
 import { Words } from './words';
-
-const shown = (value: unknown) =>
-  typeof value === 'string' || typeof value === 'number' ? String(value).slice(0, 80) : 'another choice';
-
-/** Two people changed the same field: both values, and the choice. */
-function Clashes({ save }: { save: Autosave }) {
-  return save.clashes.map(({ key, message, theirs }) => (
-    <div key={key} role="alert" className="rounded-[10px] bg-marigold-soft px-3.5 py-2.5 text-marigold-ink">
-      <p className="font-semibold">{message}</p>
-      <p>
-        Theirs: “{shown(theirs)}”. Yours: “{shown(save.drafts[key])}”.
-      </p>
-      <div className="mt-2 flex gap-2">
-        <Button onClick={() => save.settle(key, 'theirs')}>Take theirs</Button>
-        <Button onClick={() => save.settle(key, 'mine')}>Keep mine</Button>
-      </div>
-    </div>
-  ));
-}
 
 const relatedCount = ({ relations }: ProductAnswer['product']) =>
   Object.values(relations).reduce((sum, relation) => sum + (relation.how === 'picked' ? relation.ids.length : 0), 0);
