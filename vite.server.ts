@@ -14,6 +14,7 @@ export default defineConfig({
       input: {
         main: 'server/main.ts',
         seed: 'demo/seed.ts',
+        backup: 'server/backup.ts',
         'job-worker': 'server/jobs/worker.ts',
         'row-reader': 'server/database/row-reader.mjs',
       },

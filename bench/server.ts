@@ -1,4 +1,3 @@
-import Database from 'better-sqlite3';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { Agent, createServer, get } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -13,19 +12,11 @@ import { changeProduct, createProduct } from '../server/catalog/product-writes';
 import { changeOptions, changeVariants } from '../server/catalog/variant-writes';
 import { review } from '../server/catalog/review';
 import { setUp } from '../server/catalog/set-up';
-import { putCategory, putNamed } from '../server/database/groups';
-import {
-  insertProduct,
-  setOptions,
-  setProductCategories,
-  setProductTags,
-  setVariants,
-  updateProduct,
-} from '../server/database/put-products';
-import { scaledCatalog } from '../demo/scale';
+import { updateProduct } from '../server/database/put-products';
 import { measureGoods, type GoodsFigures } from './goods';
 import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
 import { benchQueries, type BenchQuery } from './queries';
+import { fill } from './fill';
 
 const QUERIES = 500;
 
@@ -47,27 +38,6 @@ export interface ServerFigures {
   requestsPerSecond: number;
   knownPerSecond: number;
   failed: number;
-}
-
-/** Fills a database through a connection without journal triggers: history of the filling is not what is measured. */
-function fill(folder: string, size: number): ReturnType<typeof scaledCatalog> {
-  const catalog = scaledCatalog(size);
-  const db = new Database(join(folder, 'dispona.sqlite'));
-  db.transaction(() => {
-    for (const category of catalog.categories) putCategory(db, category);
-    for (const brand of catalog.brands) putNamed(db, 'brand', brand);
-    // Shoppers meet a tag only where it has a listing of its own.
-    for (const tag of catalog.tags) putNamed(db, 'tag', { ...tag, listed: true });
-    for (const product of catalog.products) {
-      insertProduct(db, product.id, product, product.created);
-      setProductCategories(db, product.id, product.categoryIds);
-      setProductTags(db, product.id, product.tagIds);
-      setOptions(db, product.id, product.options);
-      setVariants(db, product.id, product.variants);
-    }
-  })();
-  db.close();
-  return catalog;
 }
 
 /** A product with 10 × 10 × 5 variants. */

@@ -1,12 +1,46 @@
-import { resolve } from 'node:path';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { join, resolve } from 'node:path';
 import { Catalog } from '../server/catalog/catalog';
+import { needsSetup } from '../server/catalog/set-up';
+import { FolderInUseError } from '../server/folder/lock';
 import { seedDemo } from './seed-demo';
 
-/** Seeds an empty data folder with the demo shop; leaves a folder that holds a shop alone. */
-const folder = resolve(process.env.DISPONA_DATA ?? 'data');
-const catalog = new Catalog(folder);
-try {
-  await seedDemo(catalog, (line) => console.log(line));
-} finally {
+const DATABASE = 'dispona.sqlite';
+
+/** Is there a shop in the folder that somebody has set up? */
+function holdsShop(folder: string): boolean {
+  if (!existsSync(join(folder, DATABASE))) return false;
+  const catalog = new Catalog(folder);
+  const isSetUp = !needsSetup(catalog.db);
   catalog.close();
+  return isSetUp;
 }
+
+/**
+ * Seeds a data folder with the demo shop, whole or not at all: the shop is made in a folder inside it and moved out when it
+ * is finished, the database last. Leaves a folder that holds a shop alone.
+ */
+async function seed(folder: string): Promise<void> {
+  if (holdsShop(folder)) return console.log('There is a shop already; it stays as it is.');
+  const making = join(folder, 'seeding');
+  rmSync(making, { recursive: true, force: true });
+  mkdirSync(making, { recursive: true });
+  const catalog = new Catalog(making);
+  try {
+    await seedDemo(catalog, (line) => console.log(line));
+    catalog.db.pragma('wal_checkpoint(TRUNCATE)');
+  } finally {
+    catalog.close();
+  }
+  const names = readdirSync(making).filter((name) => !name.startsWith(DATABASE));
+  for (const name of [...names, DATABASE]) {
+    rmSync(join(folder, name), { recursive: true, force: true });
+    renameSync(join(making, name), join(folder, name));
+  }
+  rmSync(making, { recursive: true, force: true });
+}
+
+seed(resolve(process.env.DISPONA_DATA ?? 'data')).catch((error: unknown) => {
+  console.error(error instanceof FolderInUseError ? error.message : error);
+  process.exitCode = 1;
+});

@@ -6,6 +6,9 @@ import type { ShopAssets } from '../shop/render';
 import { makeApp } from './app';
 import { Catalog } from './catalog/catalog';
 import { NewerDatabaseError } from './database/connection';
+import { failureWords } from './folder/failure';
+import { FolderInUseError } from './folder/lock';
+import { sweepFolder } from './folder/sweep';
 
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -41,6 +44,7 @@ const REST_MS = 5_000;
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 function start(): void {
+  const started = Date.now();
   const catalog = new Catalog(folder);
   const app = makeApp({
     catalog,
@@ -57,6 +61,7 @@ function start(): void {
   server.listen(port, host, () =>
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
+  sweepFolder(catalog.db, folder, started).catch((error: unknown) => log.warn(error, 'Could not clear leftovers away'));
   const clock = setInterval(() => catalog.passTime(), LOOK_AT_CLOCK_MS);
   const tend = () => {
     const isDone = catalog.tendSome(TENDED_AT_ONCE);
@@ -78,7 +83,9 @@ function start(): void {
 try {
   start();
 } catch (error) {
-  if (!(error instanceof NewerDatabaseError)) throw error;
-  log.fatal(error.message);
-  process.exit(1);
+  const isKnown = error instanceof NewerDatabaseError || error instanceof FolderInUseError;
+  const words = isKnown ? error.message : failureWords(error);
+  if (words === undefined) throw error;
+  log.fatal(words);
+  process.exitCode = 1;
 }

@@ -2,6 +2,7 @@ import type { ErrorRequestHandler, Request, Response } from 'express';
 import { MulterError } from 'multer';
 import { problemTypes, type Problem } from '../../contract/problem';
 import { CannotUndoError } from '../database/journal';
+import { failureWords, isDiskFull } from '../folder/failure';
 import { ProblemError } from '../problem';
 
 /** The page for a browser that is told of a problem; undefined where problem details are to be sent. */
@@ -16,7 +17,6 @@ function send(response: Response, problem: Problem, page: string | undefined): v
 interface HttpError {
   status?: number;
   type?: string;
-  code?: string;
 }
 
 function problemOf(error: unknown): Problem | undefined {
@@ -37,17 +37,13 @@ function problemOf(error: unknown): Problem | undefined {
           : 'Too many files at once: send up to 30.',
       status: 413,
     };
-  const { status, type, code } = error as HttpError;
+  const { status, type } = error as HttpError;
   if (type === 'entity.parse.failed') return { type: problemTypes.invalid, title: 'This is not JSON.', status: 400 };
   if (type === 'entity.too.large') return { type: problemTypes.tooLarge, title: 'This is too large.', status: 413 };
   if (error instanceof URIError)
     return { type: problemTypes.invalid, title: 'This address cannot be read.', status: 400 };
-  if (code === 'SQLITE_FULL' || code === 'ENOSPC')
-    return {
-      type: problemTypes.failed,
-      title: 'The disk is full, so nothing was saved. Make room, then try again.',
-      status: 507,
-    };
+  const failure = failureWords(error);
+  if (failure) return { type: problemTypes.failed, title: failure, status: isDiskFull(error) ? 507 : 500 };
   if (status && status >= 400 && status < 500)
     return { type: problemTypes.invalid, title: 'This request cannot be read.', status };
   return undefined;

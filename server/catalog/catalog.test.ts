@@ -153,7 +153,7 @@ describe('a catalog that is opened again', () => {
             } else {
               const before = state(catalog);
               // Who is killed keeps nothing: the file, if there is one, is that of an earlier end.
-              if (each.killed) catalog.db.close();
+              if (each.killed) catalog.drop();
               else catalog.close();
               catalog = open();
               expect(state(catalog)).toEqual(before);
@@ -162,7 +162,7 @@ describe('a catalog that is opened again', () => {
             }
           }
           const before = state(catalog);
-          catalog.db.close();
+          catalog.drop();
           catalog = open();
           expect(state(catalog)).toEqual(before);
         } finally {

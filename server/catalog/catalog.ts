@@ -13,6 +13,7 @@ import {
 import { Journal, type Actor } from '../database/journal';
 import { readAllStock } from '../database/products';
 import type { Arrivals } from '../jobs/arrivals';
+import { lockFolder } from '../folder/lock';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
 import { IndexKeeper } from './index-keeper';
@@ -44,6 +45,7 @@ export class Catalog {
   readonly writes = new WriteLock();
   readonly jobs: Jobs;
   readonly #keeper: IndexKeeper;
+  readonly #unlock: () => void;
   readonly mediaFolder: string;
   readonly filesFolder: string;
 
@@ -53,7 +55,8 @@ export class Catalog {
     /** from so many products on, the index is kept in a file for the next start */
     keptFrom?: number,
   ) {
-    this.db = openDatabase(folder);
+    this.#unlock = lockFolder(folder);
+    this.db = this.#opened(folder);
     this.mediaFolder = join(folder, 'media');
     this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
@@ -164,7 +167,22 @@ export class Catalog {
   close(): void {
     // While long work is under way, more may be stored than was taken up.
     if (this.writes.isIdle) this.#keeper.keep(this.working.shop);
+    this.drop();
+  }
+
+  /** Lets go of everything as it is, as if the process had ended. */
+  drop(): void {
     this.db.close();
+    this.#unlock();
+  }
+
+  #opened(folder: string): Db {
+    try {
+      return openDatabase(folder);
+    } catch (error) {
+      this.#unlock();
+      throw error;
+    }
   }
 
   #tellEdition(number: number): void {

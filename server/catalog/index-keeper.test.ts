@@ -63,7 +63,7 @@ test('it is kept at the end, and holds no product that changed since, not even b
   catalog.db.exec('DROP TRIGGER journal_product_update');
   catalog.db.prepare(`UPDATE product SET title = 'Heron' WHERE id = ?`).run(ids[0]);
   expect(held()).toEqual(ids.slice(1));
-  catalog.db.close();
+  catalog.drop();
   catalog = open();
   expect(catalog.working.shop.facts(ids[0]!)!.title).toBe('Heron');
 });

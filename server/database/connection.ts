@@ -51,6 +51,15 @@ function migrate(db: Db): void {
 export function openDatabase(folder: string): Db {
   mkdirSync(folder, { recursive: true });
   const db = new Database(join(folder, 'dispona.sqlite'));
+  try {
+    return prepared(db);
+  } catch (error) {
+    db.close();
+    throw error;
+  }
+}
+
+function prepared(db: Db): Db {
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = NORMAL');
   db.pragma('foreign_keys = ON');

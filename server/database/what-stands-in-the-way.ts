@@ -1,11 +1,10 @@
-import Database from 'better-sqlite3';
 import type { Db } from './connection';
 
 type Cells = Record<string, unknown>;
 
 /** Did SQLite refuse because of a rule of this sort? */
-export function isBroken(error: unknown, code: string): error is InstanceType<typeof Database.SqliteError> {
-  return error instanceof Database.SqliteError && error.code.startsWith(code);
+export function isBroken(error: unknown, code: string): error is Error & { code: string } {
+  return error instanceof Error && 'code' in error && String(error.code).startsWith(code);
 }
 
 /** What rows of a table are called. */

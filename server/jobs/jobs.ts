@@ -5,6 +5,7 @@ import { builtOrSource } from '../built-or-source';
 import type { ReadyProducts } from '../catalog/ready-products';
 import type { Db } from '../database/connection';
 import { CannotUndoError, type Actor, type Journal } from '../database/journal';
+import { failureWords } from '../folder/failure';
 import { newId } from '../ids';
 import { notFound } from '../problem';
 import { Arrivals } from './arrivals';
@@ -17,6 +18,9 @@ export const DONE_AT_ONCE = 200;
 
 /** Ended jobs that are still told. */
 const KEPT = 20;
+
+/** Said of what went wrong in a way that nobody foresaw. */
+const UNKNOWN = 'Something went wrong here, and nothing was changed. It was not you.';
 
 /** Progress is told at most so often. */
 const TELL_EVERY_MS = 100;
@@ -108,7 +112,9 @@ export class Jobs {
       });
     } catch (error) {
       const isCancelled = error instanceof CancelledError;
-      const outcome = isCancelled ? 'Stopped; nothing was changed' : (error as Error).message;
+      const outcome = isCancelled
+        ? 'Stopped; nothing was changed'
+        : (failureWords(error) ?? (error instanceof CannotUndoError ? error.message : UNKNOWN));
       this.#tell(running, { state: isCancelled ? 'cancelled' : 'failed', outcome });
       throw error;
     }
@@ -156,7 +162,7 @@ export class Jobs {
         else if (message.type === 'products') arrivals.take(message.subjects, message.products);
         else if (message.reason === 'cancelled') reject(new CancelledError());
         else if (message.reason === 'refused') reject(new CannotUndoError(message.message, message.because));
-        else reject(new Error(message.message));
+        else reject(Object.assign(new Error(message.message), { code: message.code }));
       });
       worker.on('error', reject);
       worker.on('exit', () => {

@@ -21,6 +21,8 @@ export type WorkMessage =
       type: 'failed';
       reason: 'cancelled' | 'refused' | 'error';
       message: string;
+      /** of the system or the database, for others than refusals */
+      code?: string;
       because: { id: number; label: string }[];
     };
 
@@ -51,7 +53,8 @@ function run(): void {
     const reason =
       error instanceof CancelledError ? 'cancelled' : error instanceof CannotUndoError ? 'refused' : 'error';
     const because = error instanceof CannotUndoError ? [...error.because] : [];
-    send({ type: 'failed', reason, message: (error as Error).message, because });
+    const { message, code } = error as Error & { code?: string };
+    send({ type: 'failed', reason, message, code, because });
   } finally {
     db.close();
   }

@@ -402,7 +402,7 @@ export class ShopWalk {
 
   #restart(keptFrom: number, isKilled: boolean): void {
     stop(this.#server);
-    if (isKilled) this.catalog.db.close();
+    if (isKilled) this.catalog.drop();
     else this.catalog.close();
     if (this.#chance(0.2)) cpSync(this.folder, `${this.folder}-old`, { recursive: true });
     rmSync(`${this.folder}-old`, { recursive: true, force: true });
