@@ -1,6 +1,6 @@
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { freeSlug, slugFrom } from '../core/catalog/identity';
+import { freeSlug, slugFrom } from '../core/catalog/slug';
 import { categoryDefaults, collectionDefaults, namedDefaults, type Category } from '../core/catalog/group';
 import { NEWEST_FIRST } from '../core/catalog/order';
 import type { ProductFile } from '../core/catalog/files';

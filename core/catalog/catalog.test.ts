@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { CategoryTree } from './category-tree';
 import { categoryDefaults } from './group';
-import { freeSlug, slugFrom, slugSchema } from './identity';
+import { slugSchema } from './identity';
+import { freeSlug, slugFrom } from './slug';
 import { parseMoney, plainAmount } from './money';
 import { variantDefaults, type Option, type Variant } from './product';
 import { checkOptions, combinations, pictureWords, planVariants, stillLeftOut } from './variants';

@@ -27,24 +27,3 @@ export function fold(text: string): string {
     .replace(/\p{M}+/gu, '')
     .replace(/[ßæøœłđþ]/g, (letter) => FOLDED[letter]!);
 }
-
-/** A slug made from free words; `fallback` when nothing usable is left. At most 120 characters. */
-export function slugFrom(words: string, fallback = 'untitled'): string {
-  const slug = fold(words)
-    .replace(/&/g, ' and ')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 120)
-    .replace(/-+$/, '');
-  return slug || fallback;
-}
-
-/** `wanted`, or `wanted-2`, `wanted-3`, … : the first that `taken` does not hold. */
-export function freeSlug(wanted: string, taken: (slug: string) => boolean): string {
-  if (!taken(wanted)) return wanted;
-  for (let n = 2; ; n++) {
-    const suffix = `-${n}`;
-    const slug = wanted.slice(0, 120 - suffix.length) + suffix;
-    if (!taken(slug)) return slug;
-  }
-}

@@ -1,13 +1,14 @@
 import { kindParts } from './kinds';
 import type { Option, Picture, Product, Variant } from './product';
-import { combinations, MAX_OPTIONS, MAX_VARIANTS, optionKeyWords } from './variants';
+import { nameIdentity } from './same-name';
+import { combinations, MAX_OPTIONS, MAX_VARIANTS } from './variants';
 
 /** Makes ids for what is new. */
 export type NewId = (kind: 'option' | 'optionValue' | 'variant' | 'picture' | 'product') => string;
 
 const namesOf = ({ options }: Product) =>
   options
-    .map(({ name }) => optionKeyWords(name))
+    .map(({ name }) => nameIdentity(name))
     .sort()
     .join('\n');
 
@@ -24,22 +25,21 @@ export function refuseMerge(
   const strange = others.find((product) => namesOf(product) !== namesOf(first));
   if (strange) return `“${strange.title}” has other options than “${first.title}”.`;
   if (first.options.length >= MAX_OPTIONS) return `A product can have at most ${MAX_OPTIONS} options.`;
-  const name = optionKeyWords(option);
+  const name = nameIdentity(option);
   if (name === '') return 'The new option needs a name.';
-  if (first.options.some((each) => optionKeyWords(each.name) === name))
-    return `There is already an option “${option}”.`;
-  const keys = values.map(optionKeyWords);
+  if (first.options.some((each) => nameIdentity(each.name) === name)) return `There is already an option “${option}”.`;
+  const keys = values.map(nameIdentity);
   if (keys.some((key) => key === '')) return 'Each product needs a value of the new option.';
   if (new Set(keys).size < keys.length) return 'Two products have the same value of the new option.';
   const valuesOf = (at: string) =>
     new Set(
       products.flatMap(({ options }) =>
         options
-          .filter((each) => optionKeyWords(each.name) === at)
-          .flatMap((each) => each.values.map((value) => optionKeyWords(value.name))),
+          .filter((each) => nameIdentity(each.name) === at)
+          .flatMap((each) => each.values.map((value) => nameIdentity(value.name))),
       ),
     ).size;
-  const count = first.options.reduce((all, each) => all * valuesOf(optionKeyWords(each.name)), products.length);
+  const count = first.options.reduce((all, each) => all * valuesOf(nameIdentity(each.name)), products.length);
   return count > MAX_VARIANTS
     ? `This would make ${count} variants; a product can have at most ${MAX_VARIANTS}.`
     : undefined;
@@ -69,9 +69,9 @@ export function mergedProduct(
   const valueIds = new Map<string, string>();
   for (const product of products)
     options.forEach((into) => {
-      const from = product.options.find(({ name }) => optionKeyWords(name) === optionKeyWords(into.name))!;
+      const from = product.options.find(({ name }) => nameIdentity(name) === nameIdentity(into.name))!;
       for (const value of from.values) {
-        let known = into.values.find(({ name }) => optionKeyWords(name) === optionKeyWords(value.name));
+        let known = into.values.find(({ name }) => nameIdentity(name) === nameIdentity(value.name));
         if (!known) into.values.push((known = { ...value, id: newId('optionValue'), pictureId: null }));
         valueIds.set(value.id, known.id);
       }
@@ -84,7 +84,7 @@ export function mergedProduct(
     const face = product.pictures[0] && fresh.get(product.pictures[0].id)!;
     for (const variant of product.variants) {
       const inOrder = options.map((into) => {
-        const at = product.options.findIndex(({ name }) => optionKeyWords(name) === optionKeyWords(into.name));
+        const at = product.options.findIndex(({ name }) => nameIdentity(name) === nameIdentity(into.name));
         return valueIds.get(variant.values[at]!)!;
       });
       variants.push({

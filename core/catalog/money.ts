@@ -5,12 +5,18 @@
 /** Minor units per major unit; every currency Dispona offers so far has two decimals. */
 export const MINOR_UNITS = 100;
 
+/** The mark that parts thousands in a language: "," in English, "." in German. */
+function thousandsMark(locale: string): string {
+  const parts = new Intl.NumberFormat(locale, { useGrouping: 'always' }).formatToParts(1_000_000);
+  return parts.find(({ type }) => type === 'group')?.value ?? '';
+}
+
 /**
- * Reads an amount as people type it ("24", "24.5", "1.024,50", "€ 24") into minor units.
- * Returns undefined when it is not an amount. The last comma or point counts as the decimal mark
- * when one or two digits follow it.
+ * Reads an amount as people type it ("24", "24.5", "1.024,50", "€ 24") into minor units. Returns undefined when it is not an
+ * amount. The last comma or point counts as the decimal mark when one or two digits follow it. A single one before three
+ * digits parts thousands only where the language does so: "1.999" is no amount in English, and 1999.00 in German.
  */
-export function parseMoney(typed: string): number | undefined {
+export function parseMoney(typed: string, locale = 'en'): number | undefined {
   const text = typed.replace(/[\s\u00a0€$£]/g, '');
   const match = /^(-?)([\d.,]*\d)$/.exec(text);
   if (!match) return undefined;
@@ -18,6 +24,8 @@ export function parseMoney(typed: string): number | undefined {
   const decimal = /[.,](\d{1,2})$/.exec(digits);
   const whole = decimal ? digits.slice(0, decimal.index) : digits;
   if (!/^\d{1,3}([.,]\d{3})*$|^\d*$/.test(whole)) return undefined;
+  const marks = whole.replace(/\d/g, '');
+  if (!decimal && marks.length === 1 && marks !== thousandsMark(locale)) return undefined;
   const cents = decimal ? decimal[1]!.padEnd(2, '0') : '00';
   return (match[1] ? -1 : 1) * Number(whole.replace(/[.,]/g, '') + cents);
 }

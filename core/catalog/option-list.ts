@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { fold, idSchema } from './identity';
+import { idSchema } from './identity';
 import { swatchSchema } from './product';
+import { repeatedName } from './same-name';
 
 /** Values that options of many products share, such as the colourways of a shop. */
 export const optionListSchema = z.object({
@@ -19,7 +20,6 @@ export type OptionList = z.infer<typeof optionListSchema>;
 
 /** The place of the first value that is there twice; undefined when all differ. */
 export function repeatedChoice({ choices }: Pick<OptionList, 'choices'>): number | undefined {
-  const names = choices.map(({ name }) => fold(name).trim());
-  const at = names.findIndex((name, i) => names.indexOf(name) < i);
+  const at = repeatedName(choices.map(({ name }) => name));
   return at < 0 ? undefined : at;
 }

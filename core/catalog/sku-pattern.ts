@@ -1,6 +1,6 @@
 import { fold } from './identity';
 import type { Option, Variant } from './product';
-import { optionKeyWords } from './variants';
+import { nameIdentity } from './same-name';
 
 /** Letters and digits of a text, in capitals: "With 50 m reel" → "WITH50MREEL". */
 const code = (text: string) =>
@@ -23,8 +23,8 @@ function piecesOf(pattern: string, options: readonly Pick<Option, 'name'>[]): Pi
       continue;
     }
     const [name = '', letters] = part.slice(1, -1).split(':');
-    const wanted = optionKeyWords(name);
-    const option = options.findIndex((each) => optionKeyWords(each.name).startsWith(wanted));
+    const wanted = nameIdentity(name);
+    const option = options.findIndex((each) => nameIdentity(each.name).startsWith(wanted));
     if (wanted === '' || option < 0) return `There is no option “${name.trim()}”.`;
     if (letters !== undefined && !/^[1-9]\d?$/.test(letters.trim())) return `“${letters}” is no number of letters.`;
     pieces.push({ option, letters: letters === undefined ? Infinity : Number(letters) });

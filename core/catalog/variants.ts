@@ -1,5 +1,5 @@
-import { fold } from './identity';
 import type { Option, Variant } from './product';
+import { isSameName } from './same-name';
 
 export const MAX_OPTIONS = 3;
 export const MAX_VARIANTS = 500;
@@ -18,9 +18,6 @@ export function variantName(options: readonly Pick<Option, 'values'>[], variant:
     .filter(Boolean)
     .join(' · ');
 }
-
-/** The name of an option as it is compared: without case, marks and outer blanks. */
-export const optionKeyWords = (name: string) => fold(name).trim();
 
 /** Words for a picture: the title, with the option values that all variants tied to the picture share. */
 export function pictureWords(
@@ -46,19 +43,18 @@ export function checkOptions(
   options: readonly { name: string; values: readonly { name: string }[] }[],
 ): OptionProblem[] {
   const problems: OptionProblem[] = [];
-  const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
   if (options.length > MAX_OPTIONS)
     problems.push({ path: ['options'], message: `A product can have at most ${MAX_OPTIONS} options.` });
   options.forEach((option, o) => {
     if (!option.name.trim()) problems.push({ path: ['options', o, 'name'], message: 'An option needs a name.' });
-    if (options.findIndex((other) => same(other.name, option.name)) < o)
+    if (options.findIndex((other) => isSameName(other.name, option.name)) < o)
       problems.push({ path: ['options', o, 'name'], message: `There is already an option “${option.name.trim()}”.` });
     if (option.values.length === 0)
       problems.push({ path: ['options', o, 'values'], message: 'An option needs at least one value.' });
     option.values.forEach((value, v) => {
       const path = ['options', o, 'values', v];
       if (!value.name.trim()) problems.push({ path, message: 'A value needs a name.' });
-      else if (option.values.findIndex((other) => same(other.name, value.name)) < v)
+      else if (option.values.findIndex((other) => isSameName(other.name, value.name)) < v)
         problems.push({ path, message: `“${value.name.trim()}” is already a value of ${option.name.trim()}.` });
     });
   });

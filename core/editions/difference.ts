@@ -1,5 +1,5 @@
 import type { SpecSheet } from '../catalog/spec';
-import type { Page, Target } from '../placement/page';
+import type { Page, Settings, Target } from '../placement/page';
 import { placeSet } from '../placement/listing-view';
 import { addressPath, groupsOf, isOpen, type GroupKind, type GroupRef } from '../placement/open-groups';
 import { firstSlots, stripSlots, targetName } from '../placement/page-view';
@@ -114,13 +114,25 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
         ],
         ['Attribute details', JSON.stringify((body as SpecSheet).attributes)],
       ]);
-    default:
-      return new Map(
-        Object.entries(body)
-          .filter(([key]) => key !== 'id')
-          .map(([key, value]) => [key.charAt(0).toUpperCase() + key.slice(1), String(value)]),
-      );
+    case 'settings':
+      return settingsFields(body as Settings);
   }
+}
+
+const percent = (basisPoints: number) => `${basisPoints / 100} %`;
+
+function settingsFields(settings: Settings): Map<string, string> {
+  return new Map([
+    ['Name', settings.name],
+    ['In one sentence', settings.tagline],
+    ['Currency', settings.currency],
+    ['Tax', percent(settings.taxRate)],
+    ['Reduced tax', percent(settings.reducedTaxRate)],
+    ['Prices', settings.taxIncluded ? 'with the tax' : 'without the tax'],
+    ['Time zone', settings.timeZone.replace(/_/g, ' ')],
+    ['Language', settings.locale],
+    ['Words that mean the same', settings.synonyms.map((group) => group.join(', ')).join('; ')],
+  ]);
 }
 
 function forwardWords(shop: ResolvedShop, { kind, targetId }: Redirect): string {

@@ -2,23 +2,29 @@ import type { Slot } from '../catalog/bundle';
 import { sizeWords } from '../catalog/files';
 import { formatMoney, formatPriceRange } from '../catalog/money';
 import { momentWords } from '../catalog/moment';
+import { plainText } from '../catalog/plain-text';
 import { relationKinds, type Relation, type RelationKind, type WhenSoldOut } from '../catalog/product';
 import { specWords } from '../catalog/spec';
 import { variantName } from '../catalog/variants';
 import type { ResolvedShop } from '../placement/resolved-shop';
 import { shopPrice } from '../placement/shop-price';
 import { unitPricingWords } from '../pricing/price';
+import { kindWords } from '../rules/field';
 import { sentenceOf } from '../rules/sentence';
 import type { ProductDocument } from './document';
 
-const words = (html: string) =>
-  html
-    .replace(/<[^>]*>/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-
 /** The beginning of a long text. */
 export const short = (text: string) => (text.length > 160 ? `${text.slice(0, 157)}…` : text);
+
+const taxWords: Record<ProductDocument['taxClass'], string> = {
+  standard: 'standard',
+  reduced: 'reduced',
+  zero: 'none',
+};
+
+/** "Ember, S; Pine, L" */
+const leftOutWords = ({ options, leftOut }: ProductDocument) =>
+  leftOut.map((values) => variantName(options, { values })).join('; ');
 
 const soldOutWords: Record<WhenSoldOut, string> = {
   keep: 'keeps showing',
@@ -50,8 +56,12 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   fields.set('Title', product.title);
   fields.set('Address', `/p/${product.slug}`);
   fields.set('Summary', short(product.summary));
-  fields.set('Description', words(product.description));
+  fields.set('Description', plainText(product.description));
+  fields.set('Kind', kindWords[product.kind] ?? product.kind);
   fields.set('Featured', product.featured ? 'yes' : '');
+  fields.set('Place among featured goods', product.featured ? String(product.featuredPlace) : '');
+  fields.set('Tax', taxWords[product.taxClass]);
+  fields.set('Combinations that are not sold', leftOutWords(product));
   fields.set('Brand', shop.brands.get(product.brandId ?? '')?.name ?? '');
   fields.set('Categories', product.categoryIds.flatMap((id) => shop.categories.get(id)?.name ?? []).join(', '));
   fields.set('Tags', product.tagIds.flatMap((id) => shop.tags.get(id)?.name ?? []).join(', '));

@@ -1,14 +1,16 @@
 import type { CategoryTree } from '../catalog/category-tree';
 import { specProblem, type SpecSheet } from '../catalog/spec';
 import { phaseOf } from '../catalog/standing';
-import { fold, slugFrom } from '../catalog/identity';
+import { fold } from '../catalog/identity';
+import { nameKey } from '../catalog/name-key';
+import { plainText } from '../catalog/plain-text';
 import type { ProductDocument } from '../editions/document';
 import type { FacetPair, FinderEntry, FinderShape } from '../finder/entry';
 import { effectivePrice, marginOf } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type Settings } from './page';
 import { textsOf, type WordsBeside } from './words-beside';
-import { optionField, plainWords, SOLD_WITHIN, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
+import { optionField, SOLD_WITHIN, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Facet of products: where they are in their life. */
 export const STANDING = 'standing';
@@ -61,9 +63,9 @@ function remembered<T>(make: (name: string) => T): (name: string) => T {
 }
 
 /** Key of an option, the same for all products that have an option of this name. */
-export const optionKey = remembered((name) => slugFrom(name, 'option'));
+export const optionKey = remembered(nameKey);
 /** Key of an option value. */
-export const optionValueKey = remembered((name) => slugFrom(name, 'value'));
+export const optionValueKey = remembered(nameKey);
 
 /** The same pairs of facet and value are shared by all products that have them: there are a million of them in a large shop. */
 const pairsOf = remembered((facet) => remembered((value): [string, string] => [facet, value]));
@@ -245,7 +247,7 @@ export function entryOf(facts: ProductFacts, product: ProductDocument, words: Wo
   if (facts.last) add(LAST, 'yes');
   if (product.variants.every(({ sku }) => sku === '')) add(WORDLESS, 'sku');
   if (product.variants.every(({ barcode }) => barcode === '')) add(WORDLESS, 'barcode');
-  const description = plainWords(product.description);
+  const description = plainText(product.description);
   if (description === '') add(WORDLESS, 'description');
   if (product.priceOnRequest) add(UNTOLD, 'price');
   for (const [field, fact] of Object.entries(facts.specs)) {

@@ -52,7 +52,9 @@ export function stripSlots(
   now: number,
 ): { slots: number[]; total: number } {
   const { source, count } = section;
-  if (!source || (source.kind === 'collection' && !isOpen(shop, source))) return { slots: [], total: 0 };
+  // Brands and tags without a listing of their own can fill a strip all the same.
+  const mustBeOpen = source?.kind === 'collection' || source?.kind === 'category';
+  if (!source || (mustBeOpen && !isOpen(shop, source))) return { slots: [], total: 0 };
   return firstSlots(shop, { kind: source.kind, id: source.id }, count, now);
 }
 

@@ -1,6 +1,7 @@
 import { formatPriceRange } from '../catalog/money';
 import { sizeWords } from '../catalog/files';
 import { lastDayBefore } from '../catalog/moment';
+import { plainText } from '../catalog/plain-text';
 import type { ProductKind } from '../catalog/product';
 import { specWords } from '../catalog/spec';
 import { durationWords, packageWords, weightWords } from '../catalog/units';
@@ -95,12 +96,7 @@ const cut = (text: string, letters: number) =>
 
 /** What search engines are told of a product: its own words, or what title and summary give. */
 export function metaOf(shop: ResolvedShop, product: ProductDocument): ProductView['meta'] {
-  const plain =
-    product.summary ||
-    product.description
-      .replace(/<[^>]*>/g, ' ')
-      .replace(/\s+/g, ' ')
-      .trim();
+  const plain = product.summary || plainText(product.description);
   return {
     title: product.metaTitle || cut(`${product.title} · ${shop.settings.name}`, META_TITLE),
     description: product.metaDescription || cut(plain, META_DESCRIPTION),

@@ -17,25 +17,43 @@ export interface PlaceOfProduct {
   of: number;
 }
 
+/** What the sections of a page lead to. */
+function linksOfPage({ sections }: Page): Target[] {
+  return sections.flatMap((section): Target[] => {
+    if (section.kind === 'tiles') return section.categoryIds.map((id) => ({ kind: 'category', id }));
+    const to = section.kind === 'banner' ? section.link : section.source;
+    return to ? [to] : [];
+  });
+}
+
+const menuTargets = (shop: ResolvedShop): Target[] =>
+  shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
+
+/** Pages that a shopper can walk to: the home page, those in the menu, and what such pages link to. */
+export const reachablePages = keptWhileUnchanged((shop): Page[] => {
+  const met = new Set<Page>();
+  const reach = (page: Page | undefined) => {
+    if (!page || met.has(page)) return;
+    met.add(page);
+    for (const { kind, id } of linksOfPage(page)) if (kind === 'page') reach(shop.pages.get(id));
+  };
+  for (const page of shop.pages.values()) if (page.home) reach(page);
+  for (const { kind, id } of menuTargets(shop)) if (kind === 'page') reach(shop.pages.get(id));
+  return [...met];
+});
+
 function strips(shop: ResolvedShop): { page: Page; section: Extract<Section, { kind: 'strip' }> }[] {
-  return [...shop.pages.values()].flatMap((page) =>
+  return reachablePages(shop).flatMap((page) =>
     page.sections.flatMap((section) => (section.kind === 'strip' ? [{ page, section }] : [])),
   );
 }
 
-/** Everything in the shop that leads to a listing, with the words for where it stands. */
+/** Everything that shoppers meet and that leads to a listing, with the words for where it stands. */
 function links(shop: ResolvedShop): { to: Target; from: string }[] {
-  const found: { to: Target; from: string }[] = [];
-  for (const item of shop.menu.items)
-    for (const { target } of [item, ...item.items]) found.push({ to: target, from: 'Menu' });
-  for (const { title, sections } of shop.pages.values())
-    for (const section of sections) {
-      if (section.kind === 'tiles')
-        for (const id of section.categoryIds) found.push({ to: { kind: 'category', id }, from: title });
-      const to = section.kind === 'banner' ? section.link : section.kind === 'strip' ? section.source : null;
-      if (to) found.push({ to, from: title });
-    }
-  return found;
+  return [
+    ...menuTargets(shop).map((to) => ({ to, from: 'Menu' })),
+    ...reachablePages(shop).flatMap((page) => linksOfPage(page).map((to) => ({ to, from: page.title }))),
+  ];
 }
 
 /**

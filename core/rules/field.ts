@@ -1,5 +1,6 @@
 import { SPEC_SCALE, type Attribute } from '../catalog/spec';
 import { fold } from '../catalog/identity';
+import { plainText } from '../catalog/plain-text';
 import type { Bitset } from '../finder/bitset';
 import type { Operator } from './rule';
 import type { ProductFacts, VariantFacts } from './facts';
@@ -84,11 +85,6 @@ const codesOf = ({ variants }: ProductFacts['words'], code: 'sku' | 'barcode') =
   variants
     .map((variant) => variant[code])
     .join(' ')
-    .trim();
-export const plainWords = (html: string) =>
-  html
-    .replace(/<[^>]*>/g, ' ')
-    .replace(/&[a-z#0-9]+;/g, ' ')
     .trim();
 
 /** Key of the field that asks in which collections a product is. */
@@ -240,7 +236,7 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       key: 'description',
       label: 'Description',
       type: 'text',
-      read: ({ words }) => plainWords(words.description),
+      read: ({ words }) => plainText(words.description),
       mayLack: true,
     },
   ];

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { ruleArbitrary } from '../testing/rules';
 import { NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
+import { nameKey } from '../catalog/name-key';
 import { checkRule } from './check';
 import { membersOf } from './members';
 import { completions, readRule, readTyped } from './query-language';
@@ -61,7 +62,11 @@ test('conditions are typed in words, short or long, with "and" closer than "or"'
   expect(nodeOf('margin below -2.5 %')).toEqual({ field: 'margin', is: 'below', value: -250 });
   expect(nodeOf('added in the last 30 days')).toEqual({ field: 'created', is: 'inLast', value: 30 });
   expect(nodeOf('tag is indoor or night')).toEqual({ field: 'tag', is: 'anyOf', value: ['t_indoor', 't_night'] });
-  expect(nodeOf('colourway = "Pine, dark"')).toEqual({ field: 'option.colourway', is: 'anyOf', value: ['pine-dark'] });
+  expect(nodeOf('colourway = "Pine, dark"')).toEqual({
+    field: 'option.colourway',
+    is: 'anyOf',
+    value: [nameKey('Pine, dark')],
+  });
   expect(nodeOf('not on sale')).toEqual({ field: 'onSale', is: 'no', value: null });
   expect(nodeOf('not brand is Tern')).toEqual({ field: 'brand', is: 'noneOf', value: ['b_tern'] });
   expect(nodeOf('not price below 5')).toEqual({ match: 'none', of: [{ field: 'price', is: 'below', value: 500 }] });

@@ -1,4 +1,5 @@
 import { fold } from '../catalog/identity';
+import { namedLike } from '../catalog/same-name';
 import { parseMoney } from '../catalog/money';
 import { operatorsFor, operatorWords, type FieldNames, type FieldWords } from './field';
 import type { Condition, Operator, Rule, RuleNode, VariantGroup } from './rule';
@@ -152,7 +153,7 @@ class Reader {
 
   #choices(field: FieldWords): string[] {
     const one = () =>
-      this.#quoted((name) => [...field.choices!].find(([, label]) => fold(label) === fold(name))?.[0]) ??
+      this.#quoted((name) => namedLike([...field.choices!], ([, label]) => label, name)?.[0]) ??
       this.#longest([...field.choices!], ([, label]) => label)?.[0];
     const chosen = [one() ?? this.#stop('value', field)];
     for (;;) {

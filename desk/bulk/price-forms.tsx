@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { parseMoney, plainAmount } from '../../core/catalog/money';
+import { shopLocale } from '../shop-locale';
 import type { PriceWork, SaleWork } from '../../core/bulk/price-work';
 import { MeasureField } from '../ui/measure-field';
 import { MomentField } from '../ui/moment-field';
@@ -17,7 +18,7 @@ function readSigned(typed: string): Reading<number> {
 }
 
 function readAmount(typed: string): Reading<number> {
-  const amount = parseMoney(typed.replace('−', '-').replace(/^\s*\+/, ''));
+  const amount = parseMoney(typed.replace('−', '-').replace(/^\s*\+/, ''), shopLocale());
   return amount === undefined ? { problem: 'Type an amount, such as 2.50.' } : { value: amount };
 }
 

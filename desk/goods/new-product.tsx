@@ -2,6 +2,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { productKinds, type ProductKind } from '../../core/catalog/product';
 import { parseMoney } from '../../core/catalog/money';
+import { shopLocale } from '../shop-locale';
 import { CallError, wordsOf } from '../api';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -32,7 +33,7 @@ export function NewProduct({ isOpen, close }: { isOpen: boolean; close: () => vo
   });
   const kind = watch('kind');
   const submit = handleSubmit(async ({ title, price }) => {
-    const minor = price.trim() === '' ? 0 : parseMoney(price);
+    const minor = price.trim() === '' ? 0 : parseMoney(price, shopLocale());
     if (minor === undefined) return setError('price', { message: 'Type an amount, like 24.50.' });
     try {
       const { product } = await create.mutateAsync({ title, kind, price: minor });

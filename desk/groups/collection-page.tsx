@@ -97,7 +97,8 @@ function PickedGoods({ shelf, editor, currency }: { shelf: Shelf; editor: Collec
             goods={goods}
             currency={currency}
             wraps
-            reorder={(ids) => editor.change({ picked: ids })}
+            // Of a long list only the first goods are shown: the others stay behind them.
+            reorder={(ids) => editor.change({ picked: [...ids, ...picked.filter((id) => !ids.includes(id))] })}
             remove={(id) => editor.change({ picked: picked.filter((each) => each !== id) })}
           />
         ) : (

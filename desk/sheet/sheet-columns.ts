@@ -1,5 +1,6 @@
 import type { SheetProduct } from '../../contract/sheet';
 import { fold } from '../../core/catalog/identity';
+import { namedLike } from '../../core/catalog/same-name';
 import { kindParts } from '../../core/catalog/kinds';
 import type { PackageSize, Variant } from '../../core/catalog/product';
 import { specProblem, specWords, type Attribute, type SpecSheet, type SpecValue } from '../../core/catalog/spec';
@@ -89,7 +90,7 @@ const manyOf = (key: ProductField & string, label: string, choices: SheetNames['
         .filter(Boolean);
       const ids: string[] = [];
       for (const name of names) {
-        const found = choices.find((each) => fold(each.label) === fold(name));
+        const found = namedLike(choices, ({ label: words }) => words, name);
         if (!found) return { problem: `There is no ${what} “${name}”.` };
         ids.push(found.value);
       }
@@ -112,8 +113,8 @@ function specColumn(sheet: SpecSheet, attribute: Attribute, isDouble: boolean): 
           return /^(y|yes|no?)$/i.test(text) ? { value: /^y/i.test(text) } : { problem: 'Type yes or no.' };
         case 'choice':
         case 'choices': {
-          const names = text.split(type === 'choice' ? /$^/ : /[,;]/).map((each) => fold(each).trim());
-          const ids = names.map((each) => choices.find((choice) => fold(choice.name) === each)?.id);
+          const names = text.split(type === 'choice' ? /$^/ : /[,;]/);
+          const ids = names.map((each) => namedLike(choices, (choice) => choice.name, each)?.id);
           const gone = ids.indexOf(undefined);
           return gone >= 0
             ? { problem: `There is no “${text.split(/[,;]/)[gone] ?? text}” to choose.` }
@@ -182,7 +183,7 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
       show: (value) => brands.find((brand) => brand.value === value)?.label ?? '',
       read: (typed) => {
         if (typed.trim() === '') return { value: null };
-        const found = brands.find(({ label }) => fold(label) === fold(typed).trim());
+        const found = namedLike(brands, ({ label }) => label, typed);
         return found ? { value: found.value } : { problem: `There is no brand “${typed.trim()}”.` };
       },
     }),

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { routes } from '../../contract';
 import type { AnswerOf, BodyInput } from '../../contract/route';
 import { call } from '../api';
+import { setShopLocale } from '../shop-locale';
 
 export type WantedPage = BodyInput<typeof routes.shopfront.updatePage>;
 export type WantedSection = NonNullable<WantedPage['sections']>[number];
@@ -10,7 +11,14 @@ export type WantedMenu = BodyInput<typeof routes.shopfront.setMenu>;
 type Pages = AnswerOf<typeof routes.shopfront.pages>;
 
 export function useSettings() {
-  return useQuery({ queryKey: ['settings'], queryFn: () => call(routes.shopfront.settings) });
+  return useQuery({
+    queryKey: ['settings'],
+    queryFn: async () => {
+      const settings = await call(routes.shopfront.settings);
+      setShopLocale(settings.locale);
+      return settings;
+    },
+  });
 }
 
 export function usePages() {

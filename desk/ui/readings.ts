@@ -1,4 +1,6 @@
+import { parseMoney } from '../../core/catalog/money';
 import { readMeasure } from '../../core/catalog/units';
+import { shopLocale } from '../shop-locale';
 
 /** What was typed into a field, as a value or as what is wrong with it. */
 export type Reading<T> = { value: T } | { problem: string };
@@ -17,6 +19,19 @@ export function readWholeOrNone(typed: string): Reading<number | null> {
 export function readPercent(typed: string): Reading<number> {
   const match = /^(\d+(?:[.,]\d{1,2})?)\s*%?$/.exec(typed.trim());
   return match ? { value: Math.round(Number(match[1]!.replace(',', '.')) * 100) } : { problem: 'Type a percentage.' };
+}
+
+/** Minor units of an amount, as people of the shop's language write it. */
+export function readAmount(typed: string): Reading<number> {
+  const minor = parseMoney(typed, shopLocale());
+  return minor === undefined ? { problem: 'Type an amount with at most two decimals, like 24.50.' } : { value: minor };
+}
+
+/** Basis points that come off: what looks like a price is not taken for a percentage. */
+export function readReduction(typed: string): Reading<number> {
+  return /[.,]\d\d\s*$|[€$£]/.test(typed)
+    ? { problem: 'Type how much comes off in percent, like 10 %, not the price.' }
+    : readPercent(typed);
 }
 
 /** Grams, from "350 g", "1.2 kg" or a number alone. */

@@ -1,5 +1,6 @@
 import { formatMoney } from '../../core/catalog/money';
 import { momentWords } from '../../core/catalog/moment';
+import { plainText } from '../../core/catalog/plain-text';
 import { orderOfText } from '../../core/catalog/order';
 import { specWords, type SpecValue } from '../../core/catalog/spec';
 import type { Standing } from '../../core/catalog/product';
@@ -48,9 +49,7 @@ function cellWords({ working: { shop } }: Catalog, column: string, value: unknow
   if (column === 'brand_id') return shop.brands.get(String(value))?.name ?? 'a deleted brand';
   if (column === 'spec_sheet_id') return shop.specSheets.get(String(value))?.name ?? 'a deleted spec sheet';
   if (column === 'weight') return weightWords(Number(value));
-  const text = String(value)
-    .replace(/<[^>]*>/g, ' ')
-    .trim();
+  const text = plainText(String(value));
   return text.length > 120 ? `${text.slice(0, 117)}…` : text;
 }
 

@@ -1,5 +1,5 @@
 import type { Brand, Category, Collection, Tag } from '../../core/catalog/group';
-import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { freeSlug, slugFrom } from '../../core/catalog/slug';
 import { groupsOf, type GroupKind } from '../../core/placement/open-groups';
 import { isSlugTaken } from '../database/groups';
 import { invalidField, notFound } from '../problem';

@@ -1,4 +1,4 @@
-import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { freeSlug, slugFrom } from '../../core/catalog/slug';
 import { mergedProduct, refuseMerge, refuseSplit, splitProducts } from '../../core/catalog/merge-split';
 import type { Product } from '../../core/catalog/product';
 import type { bulkRoutes } from '../../contract/bulk';

@@ -1,4 +1,5 @@
 import { namedDefaults, type Brand, type Tag } from '../../core/catalog/group';
+import { isSameName } from '../../core/catalog/same-name';
 import { groupsOf } from '../../core/placement/open-groups';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';
@@ -24,7 +25,7 @@ export function namedKindOrRefuse(kind: string | undefined): NamedKind {
 
 function ofName(catalog: Catalog, kind: NamedKind, name: string): Brand | Tag | undefined {
   const all = [...groupsOf(catalog.working.shop, kind).values()];
-  return all.find((each) => each.name.toLowerCase() === name.toLowerCase()) as Brand | Tag | undefined;
+  return all.find((each) => isSameName(each.name, name)) as Brand | Tag | undefined;
 }
 
 /** The brand or tag of this name, made when there is none. */

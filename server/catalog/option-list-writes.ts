@@ -1,4 +1,4 @@
-import { fold } from '../../core/catalog/identity';
+import { nameIdentity } from '../../core/catalog/same-name';
 import { repeatedChoice, type OptionList } from '../../core/catalog/option-list';
 import type { optionListRoutes } from '../../contract/lists';
 import type { BodyOf } from '../../contract/route';
@@ -17,8 +17,6 @@ import { mergedFields } from './merged';
 import type { UserId } from './product-or-refuse';
 
 type Content = Omit<OptionList, 'id'>;
-const keyOf = (name: string) => fold(name).trim();
-
 function listOrRefuse(catalog: Catalog, id: string): OptionList {
   const list = readOptionLists(catalog.db).find((one) => one.id === id);
   if (!list) throw notFound('This option list does not exist any more.');
@@ -26,7 +24,9 @@ function listOrRefuse(catalog: Catalog, id: string): OptionList {
 }
 
 function refuseContent(catalog: Catalog, content: Content, id: string | null): void {
-  if (readOptionLists(catalog.db).some((list) => list.id !== id && keyOf(list.name) === keyOf(content.name)))
+  if (
+    readOptionLists(catalog.db).some((list) => list.id !== id && nameIdentity(list.name) === nameIdentity(content.name))
+  )
     throw invalidField(['name'], `There is already an option list “${content.name}”.`);
   const at = repeatedChoice(content);
   if (at !== undefined)
@@ -61,18 +61,20 @@ export function changeOptionList(
   const list = listOrRefuse(catalog, id);
   const content: Content = mergedFields(list, wanted, was);
   refuseContent(catalog, content, id);
-  const names = new Map(renamed.map(({ from, to }) => [keyOf(from), to]));
-  const choices = new Map(content.choices.map((choice) => [keyOf(choice.name), choice]));
+  const names = new Map(renamed.map(({ from, to }) => [nameIdentity(from), to]));
+  const choices = new Map(content.choices.map((choice) => [nameIdentity(choice.name), choice]));
   const values = valuesOfList(catalog.db, id);
   const changed = new Set<string>();
   catalog.journal.change(`Changed the option list “${content.name}”`, catalog.actor(user), () => {
     putOptionList(catalog.db, { id, ...content });
     for (const value of values) {
-      const choice = choices.get(keyOf(names.get(keyOf(value.name)) ?? value.name));
+      const choice = choices.get(nameIdentity(names.get(nameIdentity(value.name)) ?? value.name));
       if (!choice || (choice.name === value.name && choice.swatch === value.swatch)) continue;
       const isTaken = values.some(
         (other) =>
-          other.id !== value.id && other.optionId === value.optionId && keyOf(other.name) === keyOf(choice.name),
+          other.id !== value.id &&
+          other.optionId === value.optionId &&
+          nameIdentity(other.name) === nameIdentity(choice.name),
       );
       if (isTaken) continue;
       setOptionValue(catalog.db, value.id, choice);

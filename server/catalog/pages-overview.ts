@@ -29,8 +29,8 @@ export function pagesOverview(catalog: Catalog): AnswerOf<typeof shopfrontRoutes
       const { slots, total } = stripSlots(shop, section, now);
       const missing = section.count - slots.length;
       if (!section.source) warnings.push('Choose what this strip shows.');
-      else if (section.source.kind === 'collection' && !isOpen(shop, section.source))
-        warnings.push('Its collection is not on the shop now: shoppers do not see this strip.');
+      else if (['collection', 'category'].includes(section.source.kind) && !isOpen(shop, section.source))
+        warnings.push(`Its ${section.source.kind} is not on the shop now: shoppers do not see this strip.`);
       else if (slots.length === 0) warnings.push('Nothing to show: shoppers do not see this strip.');
       else if (missing > 0) warnings.push(`${slots.length} of ${section.count}: nothing more to show.`);
       const bare = slots.filter((slot) => !shop.products.get(shop.index.id(slot))!.pictures[0]).length;

@@ -1,4 +1,4 @@
-import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { freeSlug, slugFrom } from '../../core/catalog/slug';
 import { emptiedBy, kindParts } from '../../core/catalog/kinds';
 import {
   relationKinds,
@@ -8,7 +8,7 @@ import {
   type Relation,
   type RelationKind,
 } from '../../core/catalog/product';
-import { optionKeyWords } from '../../core/catalog/variants';
+import { isSameName } from '../../core/catalog/same-name';
 import type { CopiedPart } from '../../contract/goods';
 import { isSlugTaken } from '../database/groups';
 import { type ProductFields } from '../database/products';
@@ -99,7 +99,7 @@ const partFields: Record<Exclude<CopiedPart, 'options'>, (product: Product) => P
 
 /** Options like those of another product; what has the same name already keeps its id. */
 function optionsLike(source: Product, target: Product): { options: Option[]; fresh: Map<string, string> } {
-  const isSame = (a: { name: string }, b: { name: string }) => optionKeyWords(a.name) === optionKeyWords(b.name);
+  const isSame = (a: { name: string }, b: { name: string }) => isSameName(a.name, b.name);
   const fresh = new Map<string, string>();
   const options = source.options.map((option): Option => {
     const known = target.options.find((each) => isSame(each, option));

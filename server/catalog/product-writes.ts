@@ -1,4 +1,4 @@
-import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { freeSlug, slugFrom } from '../../core/catalog/slug';
 import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
 import { type Product, type ProductKind } from '../../core/catalog/product';
 import { kindWords } from '../../core/rules/field';

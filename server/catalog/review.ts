@@ -67,6 +67,11 @@ function worries(catalog: Catalog, changes: Review['changes']): string[] {
     if (change.what === 'new' && whereItShows(shop, product.id, catalog.now).length === 0)
       found.push(`${product.title} is new but shows nowhere.`);
     if (product.pictures.length === 0) found.push(`${product.title} has no picture.`);
+    const isFree =
+      product.kind !== 'bundle' && !product.priceOnRequest && product.variants.some(({ price }) => price === 0);
+    if (isFree) found.push(`${product.title} would be given away: a price of it is 0.00.`);
+    if (product.kind === 'digital' && !product.files.some(({ role }) => role === 'download'))
+      found.push(`${product.title} is a download, but has no file for buyers.`);
   }
   const { pages, notes } = pagesOverview(catalog);
   for (const note of notes) {

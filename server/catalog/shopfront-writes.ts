@@ -1,4 +1,4 @@
-import { freeSlug, slugFrom } from '../../core/catalog/identity';
+import { freeSlug, slugFrom } from '../../core/catalog/slug';
 import type { Menu, Page, Section, Settings, Target } from '../../core/placement/page';
 import { targetName } from '../../core/placement/page-view';
 import type { shopfrontRoutes } from '../../contract/shopfront';

@@ -5,6 +5,7 @@ import type { specSheetRoutes } from '../../contract/lists';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
 import { deleteSpecSheet, productIdsWithSheet, putSpecSheet } from '../database/spec-sheets';
+import { isSameName } from '../../core/catalog/same-name';
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';
@@ -17,11 +18,9 @@ function sheetOrRefuse(catalog: Catalog, id: string): SpecSheet {
   return sheet;
 }
 
-const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
-
 function refuseName(catalog: Catalog, name: string, id: string | null): void {
   for (const sheet of catalog.working.shop.specSheets.values())
-    if (sheet.id !== id && same(sheet.name, name))
+    if (sheet.id !== id && isSameName(sheet.name, name))
       throw invalidField(['name'], `There is already a spec sheet “${sheet.name}”.`);
 }
 
@@ -56,7 +55,7 @@ export function changeSpecSheet(
   refuseName(catalog, name, id);
   const errors: FieldError[] = [];
   attributes.forEach((attribute, at) => {
-    if (attributes.findIndex((other) => same(other.name, attribute.name)) < at)
+    if (attributes.findIndex((other) => isSameName(other.name, attribute.name)) < at)
       errors.push({ path: ['attributes', at, 'name'], message: `There is already an attribute “${attribute.name}”.` });
     const known = sheet.attributes.find((other) => other.id === attribute.id);
     if (known && known.type !== attribute.type && hasValues(catalog, attribute.id))
@@ -65,7 +64,7 @@ export function changeSpecSheet(
         message: `Products have values of “${known.name}” already. Add a new attribute instead of changing its type.`,
       });
     attribute.choices.forEach((choice, i) => {
-      if (attribute.choices.findIndex((other) => same(other.name, choice.name)) < i)
+      if (attribute.choices.findIndex((other) => isSameName(other.name, choice.name)) < i)
         errors.push({ path: ['attributes', at, 'choices', i], message: `“${choice.name}” stands there twice.` });
     });
   });

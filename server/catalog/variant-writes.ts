@@ -37,7 +37,8 @@ export function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost
     salePrice: null,
     cost,
     pictureId: null,
-    stock: null,
+    // Of goods that are counted there are none of a new sort yet; of others there is no end.
+    stock: typeof like.stock === 'number' ? 0 : null,
     warnAt: like.warnAt ?? null,
     content: like.content ?? null,
     weight: like.weight ?? null,

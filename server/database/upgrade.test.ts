@@ -53,7 +53,7 @@ const documents: [kind: string, key: string, body: object][] = [
       tagIds: ['t_windy0'],
       created: AT,
       pictures: [],
-      options: [{ id: 'o_colour', name: 'Colour', values: [{ id: 'w_ember0', name: 'Ember', swatch: null }] }],
+      options: [{ id: 'o_colour', name: 'Colour', values: [{ id: 'w_ember0', name: 'Rosé', swatch: null }] }],
       variants: [{ id: 'v_ember0', values: ['w_ember0'], sku: 'H-1', price: 6400, salePrice: null, pictureId: null }],
     },
   ],
@@ -68,7 +68,13 @@ const documents: [kind: string, key: string, body: object][] = [
       source: 'rule',
       picked: [],
       sort: 'newest',
-      rule: { match: 'all', of: [{ field: 'cost', is: 'below', value: 5000 }] },
+      rule: {
+        match: 'all',
+        of: [
+          { field: 'cost', is: 'below', value: 5000 },
+          { field: 'option.colour', is: 'anyOf', value: ['rose'] },
+        ],
+      },
     },
   ],
   [
@@ -127,7 +133,7 @@ function fixture(folder: string, version: number): void {
     2,
     `INSERT INTO product (id, kind, title, slug, standing, brand_id, created) VALUES ('p_delta0', 'physical', 'Harrir', 'harrier', 'live', 'b_tern00', '${AT}');
      INSERT INTO option (id, product_id, position, name) VALUES ('o_colour', 'p_delta0', 0, 'Colour');
-     INSERT INTO option_value (id, product_id, option_id, position, name) VALUES ('w_ember0', 'p_delta0', 'o_colour', 0, 'Ember');
+     INSERT INTO option_value (id, product_id, option_id, position, name) VALUES ('w_ember0', 'p_delta0', 'o_colour', 0, 'Rosé');
      INSERT INTO variant (id, product_id, position, value_ids, sku, price, cost) VALUES ('v_ember0', 'p_delta0', 0, '["w_ember0"]', 'H-1', 5900, 3000);
      INSERT INTO stock (variant_id, product_id, count) VALUES ('v_ember0', 'p_delta0', 3);
      INSERT INTO product_category (product_id, category_id, position) VALUES ('p_delta0', 'c_delta0', 0);

@@ -4,7 +4,7 @@ type Cells = Record<string, unknown>;
 
 /** Did SQLite refuse because of a rule of this sort? */
 export function isBroken(error: unknown, code: string): error is Error & { code: string } {
-  return error instanceof Error && 'code' in error && String(error.code).startsWith(code);
+  return String((error as { code?: unknown } | undefined)?.code).startsWith(code);
 }
 
 /** What rows of a table are called. */

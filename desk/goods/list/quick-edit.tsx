@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { parseMoney, plainAmount } from '../../../core/catalog/money';
+import { shopLocale } from '../../shop-locale';
 import { standings, type Standing, type Variant } from '../../../core/catalog/product';
 import { variantName } from '../../../core/catalog/variants';
 import { call, CallError, wordsOf } from '../../api';
@@ -31,7 +32,7 @@ const textOf = (variant: Variant, field: 'price' | 'stock') =>
 
 /** What was typed; undefined when it is no price or no number. */
 function readValue(typed: string, field: 'price' | 'stock'): number | null | undefined {
-  if (field === 'price') return parseMoney(typed);
+  if (field === 'price') return parseMoney(typed, shopLocale());
   if (typed.trim() === '') return null;
   return /^\d+$/.test(typed.trim()) ? Number(typed) : undefined;
 }

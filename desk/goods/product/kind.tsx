@@ -1,7 +1,8 @@
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { kindParts } from '../../../core/catalog/kinds';
-import { parseMoney, plainAmount } from '../../../core/catalog/money';
+import { readAmount } from '../../ui/readings';
+import { plainAmount } from '../../../core/catalog/money';
 import { productKinds, type Product, type ProductKind } from '../../../core/catalog/product';
 import { durationWords, readDuration } from '../../../core/catalog/units';
 import { call } from '../../api';
@@ -36,11 +37,6 @@ export function KindChoice({ answer: { product, revision } }: { answer: ProductA
     </>
   );
 }
-
-const readAmount = (typed: string) => {
-  const value = parseMoney(typed);
-  return value === undefined ? { problem: 'Type an amount, like 10.00.' } : { value };
-};
 
 const USUAL_OWN_VALUE: NonNullable<Product['ownValue']> = { from: 1_000, upTo: 20_000 };
 

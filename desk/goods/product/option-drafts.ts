@@ -1,6 +1,6 @@
 import { fold } from '../../../core/catalog/identity';
 import type { Option } from '../../../core/catalog/product';
-import { optionKeyWords } from '../../../core/catalog/variants';
+import { isSameName } from '../../../core/catalog/same-name';
 
 /** An option value as it is being edited; one without an id is new. */
 export interface OptionValueDraft {
@@ -43,7 +43,7 @@ export const colourOf = (name: string) => knownColours[fold(name).trim()] ?? PLA
 export const isOfColours = ({ name, values }: OptionDraft) =>
   values.some((value) => value.swatch) || /colou?r/i.test(name);
 
-const isSame = (a: { name: string }, b: { name: string }) => optionKeyWords(a.name) === optionKeyWords(b.name);
+const isSame = (a: { name: string }, b: { name: string }) => isSameName(a.name, b.name);
 
 /** Options that were edited while they were being saved, with the ids that saving gave to what was new. */
 export function withIds(rows: readonly OptionDraft[], saved: readonly Option[]): OptionDraft[] {

@@ -16,7 +16,7 @@ import { Button } from '../../ui/button';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
 import { MomentField } from '../../ui/moment-field';
-import { readPercent, readWhole } from '../../ui/readings';
+import { readReduction, readWhole } from '../../ui/readings';
 import { Select } from '../../ui/select';
 import { Tick } from '../../ui/tick';
 import { fieldOf } from './fields';
@@ -60,7 +60,7 @@ function QuantityPrices({ answer, save }: { answer: ProductAnswer; save: Autosav
                 label={`Reduction of quantity price ${at + 1}`}
                 hideLabel
                 shown={`${tier.off / 100} %`}
-                read={readPercent}
+                read={readReduction}
                 change={(off) => setAt(at, { off: off as number })}
                 className="text-right"
               />

@@ -1,9 +1,10 @@
 import { barcodeProblem } from '../../../core/catalog/barcode';
 import { kindParts } from '../../../core/catalog/kinds';
-import { parseMoney, plainAmount } from '../../../core/catalog/money';
+import { plainAmount } from '../../../core/catalog/money';
 import type { PackageSize, Product, Variant } from '../../../core/catalog/product';
-import { packageWords, readMeasure, readSize } from '../../../core/catalog/units';
+import { packageWords, readMeasure, readSize, weightWords } from '../../../core/catalog/units';
 import { unitPricingWords } from '../../../core/pricing/price';
+import { readAmount, readWeight } from '../../ui/readings';
 
 export type ColumnName =
   | 'sku'
@@ -53,8 +54,7 @@ const money = (name: ColumnName, label: string, canBeEmpty: boolean): VariantCol
   show: (value) => (typeof value === 'number' ? plainAmount(value) : ''),
   read: (typed) => {
     if (typed.trim() === '') return canBeEmpty ? { value: null } : { problem: 'A price is needed.' };
-    const minor = parseMoney(typed);
-    return minor === undefined ? { problem: 'Type an amount, like 24.50.' } : { value: minor };
+    return readAmount(typed);
   },
 });
 
@@ -106,8 +106,11 @@ export const variantColumns: readonly VariantColumn[] = [
   count('stock', 'In stock', '∞', 'Type a whole number, or nothing to not count.'),
   count('warnAt', 'Warn at', '—', 'Type a whole number, or nothing.'),
   measure('content', 'Content', '—', contentBase),
-  // Weights are whole grams: thousandths of a kilogram.
-  measure('weight', 'Weight', 'as all', () => 'kg'),
+  {
+    ...measure('weight', 'Weight', 'as all', () => 'g'),
+    show: (value) => (typeof value === 'number' ? weightWords(value) : ''),
+    read: readWeight,
+  },
   {
     ...words('size', 'Package size', 'w-36 min-w-36'),
     placeholder: 'as all',
