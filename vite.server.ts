@@ -17,6 +17,7 @@ export default defineConfig({
         backup: 'server/backup.ts',
         'job-worker': 'server/jobs/worker.ts',
         'row-reader': 'server/database/row-reader.mjs',
+        'draw-svg': 'server/pictures/draw-svg.mjs',
       },
       // Chunks stand beside the entries, since the migrations are found relative to the code.
       output: { chunkFileNames: '[name]-[hash].js' },

@@ -163,7 +163,12 @@ export async function measureServer(size: number, log: (line: string) => void): 
   );
 
   const server = createServer(
-    makeApp({ catalog, assets: { scripts: [], styles: [] }, origin: '', log: { error: () => undefined } }),
+    makeApp({
+      catalog,
+      assets: { scripts: [], styles: [] },
+      origin: '',
+      log: { error: () => undefined, warn: () => undefined },
+    }),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

@@ -30,7 +30,12 @@ async function serve(): Promise<void> {
   const catalog = new Catalog(folder);
   await setUp(catalog, signIn);
   catalog.putLive('', null);
-  const app = makeApp({ catalog, assets: { scripts: [], styles: [] }, origin: '', log: { error: console.error } });
+  const app = makeApp({
+    catalog,
+    assets: { scripts: [], styles: [] },
+    origin: '',
+    log: { error: console.error, warn: () => undefined },
+  });
   const server = createServer(app).listen(0, '127.0.0.1', () =>
     process.send!({ port: (server.address() as AddressInfo).port, ids: [...catalog.working.products.keys()] }),
   );

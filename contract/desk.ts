@@ -5,7 +5,7 @@ import { goodsRowSchema } from './goods';
 import { changeRowSchema } from './history';
 
 const email = z.email('Type an e-mail address, like kim@example.com.');
-const password = z.string().min(10, 'A password needs at least 10 characters.').max(200, 'At most 200 characters.');
+const password = z.string().min(12, 'A password needs at least 12 characters.').max(200, 'At most 200 characters.');
 
 export const sessionAnswerSchema = z.object({
   user: z.object({ id: z.string(), name: z.string(), email: z.string() }).nullable(),
@@ -13,6 +13,8 @@ export const sessionAnswerSchema = z.object({
   token: z.string().nullable(),
   /** nobody can sign in yet: the first person is asked for */
   needsSetup: z.boolean(),
+  /** whoever sets the shop up must type the code that was printed when it was started */
+  needsCode: z.boolean(),
 });
 
 export const editionSchema = z.object({
@@ -56,9 +58,17 @@ export const deskRoutes = {
       name: z.string().trim().min(1, 'Type your name.').max(80, 'At most 80 characters.'),
       email,
       password,
+      code: z.string().trim().max(80).default(''),
     }),
     answer: sessionAnswerSchema,
     open: true,
+  }),
+  changePassword: route({
+    method: 'PUT',
+    path: '/api/password',
+    summary: 'Change your password; all your other sessions end',
+    body: z.object({ old: z.string().max(200), next: password }),
+    answer: z.object({ ok: z.literal(true) }),
   }),
   undo: route({
     method: 'POST',

@@ -35,6 +35,7 @@ import { specValueSchema } from '../core/catalog/spec';
 import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/rules/rule';
 import { ruleFieldSchema } from './rule-field';
 import { changeWithDetailsSchema } from './history';
+import { MAX_OPTIONS, MAX_VARIANTS } from '../core/catalog/variants';
 import { route } from './route';
 
 /** Where a product is in its life, as its swing tag says. */
@@ -165,7 +166,7 @@ export const productAnswerSchema = z.object({
   /** spec sheet that its category suggests while it has none, and the category */
   suggestedSheet: z.object({ id: z.string(), category: z.string() }).nullable(),
   /** what search engines are told where the seller wrote nothing */
-  meta: z.object({ title: z.string(), description: z.string() }),
+  meta: z.object({ title: z.string(), description: z.string(), noindex: z.boolean() }),
   tax: z.object({
     /** basis points */
     rate: z.number().int(),
@@ -178,7 +179,15 @@ export const productAnswerSchema = z.object({
 });
 export type ProductAnswer = z.infer<typeof productAnswerSchema>;
 
-const richTextSchema = z.string().max(200_000, 'The description is too long.');
+/** More marks than anybody writes, and few enough to be read quickly. */
+const MOST_MARKS = 5_000;
+const richTextSchema = z
+  .string()
+  .max(200_000, 'The description is too long.')
+  .refine(
+    (html) => html.split('<').length <= MOST_MARKS,
+    'The description has too many formats, links and pictures in it.',
+  );
 
 export const productFieldsSchema = z
   .strictObject({
@@ -323,21 +332,25 @@ export const goodsRoutes = {
     summary: 'Set the options of a product; variants follow. Asks before variants with SKU, stock or sale price go',
     body: z.object({
       seen,
-      options: z.array(
-        z.object({
-          id: idSchema.nullable(),
-          name: z.string().max(80, 'At most 80 characters.'),
-          listId: idSchema.nullable().default(null),
-          values: z.array(
-            z.object({
-              id: idSchema.nullable(),
-              name: z.string().max(80, 'At most 80 characters.'),
-              swatch: swatchSchema,
-              pictureId: idSchema.nullable().default(null),
-            }),
-          ),
-        }),
-      ),
+      options: z
+        .array(
+          z.object({
+            id: idSchema.nullable(),
+            name: z.string().max(80, 'At most 80 characters.'),
+            listId: idSchema.nullable().default(null),
+            values: z
+              .array(
+                z.object({
+                  id: idSchema.nullable(),
+                  name: z.string().max(80, 'At most 80 characters.'),
+                  swatch: swatchSchema,
+                  pictureId: idSchema.nullable().default(null),
+                }),
+              )
+              .max(MAX_VARIANTS, `An option can have at most ${MAX_VARIANTS} values.`),
+          }),
+        )
+        .max(MAX_OPTIONS, `A product can have at most ${MAX_OPTIONS} options.`),
       /** combinations that get no variant, as lists of value ids; as before when absent */
       leftOut: z.array(z.array(idSchema).max(3)).max(500).optional(),
       /** values that go, each with the one that gets its stock and codes */
@@ -466,7 +479,14 @@ export const goodsRoutes = {
           isIn: z.boolean(),
           /** only of those filled by rule */
           reasons: z.array(
-            z.object({ words: z.string(), holds: z.boolean(), actual: z.string(), isTurned: z.boolean() }),
+            z.object({
+              /** place in the rule: indexes of `of` from the root down */
+              path: z.array(z.number().int()),
+              words: z.string(),
+              holds: z.boolean(),
+              actual: z.string(),
+              isTurned: z.boolean(),
+            }),
           ),
           /** fewest conditions that stand in its way; null when its rule can take in nothing */
           missing: z.number().int().nullable(),

@@ -9,6 +9,7 @@ import type { Option, Picture, Relation, Variant } from '../core/catalog/product
 import { combinations } from '../core/catalog/variants';
 import { EMPTY_RULE } from '../core/rules/rule';
 import type { Catalog } from '../server/catalog/catalog';
+import { demoPerson } from '../server/security/demo-person';
 import { changeProduct } from '../server/catalog/product-writes';
 import { recordSales } from '../server/catalog/sales';
 import { changeVariants } from '../server/catalog/variant-writes';
@@ -41,8 +42,6 @@ import { flying } from './pictures/shapes';
 import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
 import { putStorefront } from './storefront';
-
-export const demoSignIn = { email: 'demo@larkandline.example', password: 'kites-in-the-wind' };
 
 const DAY = 86_400_000;
 const shapesOfPictures: [number, number][] = [
@@ -304,7 +303,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
     return;
   }
   const { db } = catalog;
-  const userId = await setUp(catalog, { shopName: 'Lark & Line', name: 'Robin', ...demoSignIn });
+  const userId = await setUp(catalog, { shopName: 'Lark & Line', name: 'Robin', ...demoPerson });
   say('Drawing the pictures of the demo shop (about half a minute) …');
   const media = await drawAll(catalog, say);
   const files = await keepFiles(catalog);

@@ -40,6 +40,7 @@ async function seed(folder: string): Promise<void> {
   rmSync(making, { recursive: true, force: true });
 }
 
+process.umask(0o077);
 seed(resolve(process.env.DISPONA_DATA ?? 'data')).catch((error: unknown) => {
   console.error(error instanceof FolderInUseError ? error.message : error);
   process.exitCode = 1;

@@ -72,7 +72,7 @@ function Desk() {
   const { data: session, error, refetch } = useSession();
   if (error && !session) return <Failed error={error} retry={() => void refetch()} />;
   if (!session) return <Loading rows={3} />;
-  if (!session.user) return <Entrance needsSetup={session.needsSetup} />;
+  if (!session.user) return <Entrance needsSetup={session.needsSetup} needsCode={session.needsCode} />;
   return <RouterProvider router={router} />;
 }
 

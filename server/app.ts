@@ -1,3 +1,4 @@
+import compression from 'compression';
 import { parseCookie } from 'cookie';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
@@ -23,17 +24,19 @@ import { nothingThere, problemPage, storefront } from './shopfront/storefront';
 
 export interface AppParts {
   catalog: Catalog;
-  log: Pick<Logger, 'error'>;
+  log: Pick<Logger, 'error' | 'warn'>;
   /** scripts and styles of the storefront */
   assets: ShopAssets;
   /** where the shop is for the world, such as https://shop.example */
   origin: string;
+  /** what the first person must type to set the shop up; absent where only this machine can be reached */
+  setUpCode?: string;
   /** folder with the built desk and shop; absent while Vite serves the desk */
   dist?: string;
 }
 
 /** Scripts only from here; styles set by script (dragging, floating menus, toasts) only on the desk. */
-function protect(isDesk: boolean): RequestHandler {
+function protect(isDesk: boolean, isSecure: boolean): RequestHandler {
   return helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -49,21 +52,29 @@ function protect(isDesk: boolean): RequestHandler {
       },
     },
     xFrameOptions: { action: 'sameorigin' },
-    strictTransportSecurity: false,
+    strictTransportSecurity: isSecure ? { maxAge: 31_536_000, includeSubDomains: false } : false,
   });
 }
 
+/** Everything that is text but event streams, which must go out at once. */
+const isText: compression.CompressionFilter = (request, response) =>
+  response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response);
+
 /** The whole HTTP application. */
-export function makeApp({ catalog, log, assets, origin, dist }: AppParts): Express {
+export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppParts): Express {
   const app = express();
   app.set('query parser', 'simple');
   app.set('etag', 'weak');
   app.disable('x-powered-by');
   app.locals.writes = catalog.writes;
-  const [deskPolicy, shopPolicy] = [protect(true), protect(false)];
+  const isSecure = origin.startsWith('https:');
+  // Behind a proxy on this machine or in its own network, that one says who asks.
+  app.set('trust proxy', isSecure ? 'loopback, uniquelocal' : false);
+  const [deskPolicy, shopPolicy] = [protect(true, isSecure), protect(false, isSecure)];
   app.use((request, response, next) =>
     (/^\/desk(\/|$)/.test(request.path) ? deskPolicy : shopPolicy)(request, response, next),
   );
+  app.use(compression({ filter: isText }));
   app.use(servePictures(catalog.mediaFolder));
   if (dist)
     for (const [address, files] of [
@@ -79,9 +90,8 @@ export function makeApp({ catalog, log, assets, origin, dist }: AppParts): Expre
     next();
   });
   app.use(shopApi(catalog));
-  app.use(express.json({ limit: '4mb' }));
   app.use(
-    deskApi(catalog),
+    deskApi({ catalog, isSecure, setUpCode, log }),
     bulkApi(catalog),
     goodsApi(catalog),
     filesApi(catalog),

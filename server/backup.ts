@@ -21,6 +21,7 @@ async function run(): Promise<void> {
   console.log(`Copied ${products} products, ${pictures} pictures and ${files} files to ${target}`);
 }
 
+process.umask(0o077);
 run().catch((error: unknown) => {
   const isKnown = error instanceof BackupError || error instanceof FolderInUseError;
   console.error(isKnown ? error.message : (failureWords(error) ?? (error as Error).message));

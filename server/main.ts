@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
@@ -9,6 +10,9 @@ import { NewerDatabaseError } from './database/connection';
 import { failureWords } from './folder/failure';
 import { FolderInUseError } from './folder/lock';
 import { sweepFolder } from './folder/sweep';
+import { needsSetup } from './catalog/set-up';
+import { demoPerson } from './security/demo-person';
+import { checkPassword, clearSessions } from './security/sign-in';
 
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -36,6 +40,9 @@ function shopAssets(): ShopAssets {
 /** Sales begin and end in open tabs, too, within this time. */
 const LOOK_AT_CLOCK_MS = 1_000;
 
+/** Sessions that have ended are forgotten so often. */
+const CLEAR_SESSIONS_MS = 3_600_000;
+
 /** What can wait is done beside the work, a few milliseconds at a time; when nothing is left, it is looked for seldom. */
 const TENDED_AT_ONCE = 40;
 const TEND_EVERY_MS = 25;
@@ -43,11 +50,26 @@ const REST_MS = 5_000;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
-function start(): void {
+async function refuseKnownPassword(catalog: Catalog): Promise<void> {
+  const isAsked = process.env.DISPONA_ALLOW_DEMO === '1';
+  if (isAsked || !(await checkPassword(catalog.db, demoPerson.email, demoPerson.password))) return;
+  log.fatal(
+    `Anybody knows the password of the demo shop, so it is not served at ${host}. Change that password, or set DISPONA_ALLOW_DEMO=1.`,
+  );
+  catalog.close();
+  process.exit(1);
+}
+
+async function start(): Promise<void> {
   const started = Date.now();
   const catalog = new Catalog(folder);
+  const isOpenToOthers = !/^(127\.|::1$|localhost$)/.test(host);
+  const setUpCode = isOpenToOthers && needsSetup(catalog.db) ? randomBytes(6).toString('hex') : undefined;
+  if (isOpenToOthers) await refuseKnownPassword(catalog);
+  if (setUpCode) console.log(`To set the shop up, type this code: ${setUpCode}`);
   const app = makeApp({
     catalog,
+    setUpCode,
     log,
     assets: shopAssets(),
     origin,
@@ -63,6 +85,9 @@ function start(): void {
   );
   sweepFolder(catalog.db, folder, started).catch((error: unknown) => log.warn(error, 'Could not clear leftovers away'));
   const clock = setInterval(() => catalog.passTime(), LOOK_AT_CLOCK_MS);
+  const clear = () => void clearSessions(catalog.db, catalog.clock());
+  clear();
+  const clearing = setInterval(clear, CLEAR_SESSIONS_MS);
   const tend = () => {
     const isDone = catalog.tendSome(TENDED_AT_ONCE);
     tending = setTimeout(tend, isDone ? REST_MS : TEND_EVERY_MS);
@@ -70,6 +95,7 @@ function start(): void {
   let tending = setTimeout(tend, TEND_EVERY_MS);
   const stop = () => {
     clearInterval(clock);
+    clearInterval(clearing);
     clearTimeout(tending);
     server.close();
     server.closeAllConnections();
@@ -80,12 +106,11 @@ function start(): void {
   process.on('SIGINT', stop);
 }
 
-try {
-  start();
-} catch (error) {
+process.umask(0o077);
+start().catch((error: unknown) => {
   const isKnown = error instanceof NewerDatabaseError || error instanceof FolderInUseError;
   const words = isKnown ? error.message : failureWords(error);
   if (words === undefined) throw error;
   log.fatal(words);
   process.exitCode = 1;
-}
+});

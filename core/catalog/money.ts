@@ -5,6 +5,9 @@
 /** Minor units per major unit; every currency Dispona offers so far has two decimals. */
 export const MINOR_UNITS = 100;
 
+/** No amount takes so many characters. */
+const LONGEST = 60;
+
 /** The mark that parts thousands in a language: "," in English, "." in German. */
 function thousandsMark(locale: string): string {
   const parts = new Intl.NumberFormat(locale, { useGrouping: 'always' }).formatToParts(1_000_000);
@@ -17,6 +20,7 @@ function thousandsMark(locale: string): string {
  * digits parts thousands only where the language does so: "1.999" is no amount in English, and 1999.00 in German.
  */
 export function parseMoney(typed: string, locale = 'en'): number | undefined {
+  if (typed.length > LONGEST) return undefined;
   const text = typed.replace(/[\s\u00a0€$£]/g, '');
   const match = /^(-?)([\d.,]*\d)$/.exec(text);
   if (!match) return undefined;

@@ -16,6 +16,11 @@ export function unitFactor(from: string, to: string): number | undefined {
   return family && family[from]! / family[to]!;
 }
 
+/** No measure takes so many characters; what is longer was pasted by mistake, and is not looked at. */
+const LONGEST = 200;
+const TOO_LONG = 'This is too long for a measure.';
+const isTooLong = (typed: string) => typed.length > LONGEST;
+
 export type Measure = { value: number } | { problem: string };
 
 /**
@@ -23,6 +28,7 @@ export type Measure = { value: number } | { problem: string };
  * zero. A decimal comma counts as a point.
  */
 export function readMeasure(typed: string, unit: string): Measure {
+  if (isTooLong(typed)) return { problem: TOO_LONG };
   const match = /^(-?\d+(?:[.,]\d+)?)\s*([^\d\s].*)?$/.exec(typed.trim());
   if (!match) return { problem: unit === '' ? 'Type a number.' : `Type a number, like 12 ${unit}.` };
   const number = Number(match[1]!.replace(',', '.'));
@@ -36,6 +42,7 @@ export function readMeasure(typed: string, unit: string): Measure {
 
 /** Reads a range such as "2-5 Bft", "2 – 5" or "3" (both ends the same). */
 export function readRange(typed: string, unit: string): { value: { min: number; max: number } } | { problem: string } {
+  if (isTooLong(typed)) return { problem: TOO_LONG };
   const match = /^(-?[\d.,]+)\s*([^\d\s–-]*)\s*(?:-|–|\.\.|to|bis)\s*(-?[\d.,]+.*)$/.exec(typed.trim());
   const high = readMeasure(match ? match[3]! : typed, unit);
   if ('problem' in high) return { problem: `Type two numbers, like 2–5${unit && ` ${unit}`}.` };
@@ -60,6 +67,7 @@ export function durationWords(minutes: number): string {
 
 /** "35 × 12 × 4 cm" or "350 x 120 x 40 mm" as mm; centimetres without a unit. */
 export function readSize(typed: string): { value: PackageSize | null } | { problem: string } {
+  if (isTooLong(typed)) return { problem: TOO_LONG };
   if (typed.trim() === '') return { value: null };
   const unit = /[a-z]+\s*$/i.exec(typed)?.[0].trim() ?? 'cm';
   const edges = typed
@@ -75,6 +83,7 @@ export function readSize(typed: string): { value: PackageSize | null } | { probl
 
 /** "90 min", "3 h", "2 h 30" or "150" as minutes; nothing as null. */
 export function readDuration(typed: string): { value: number | null } | { problem: string } {
+  if (isTooLong(typed)) return { problem: TOO_LONG };
   if (typed.trim() === '') return { value: null };
   const compound = /^(\d+)\s*h\s*(\d+)\s*(?:min)?$/i.exec(typed.trim());
   if (compound) return { value: Number(compound[1]) * 60 + Number(compound[2]) };

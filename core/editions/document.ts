@@ -11,7 +11,7 @@ import {
 import { FEATURED_FIRST, orderOfText, orderText, type Order } from '../catalog/order';
 import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../catalog/product';
 import type { SpecSheet } from '../catalog/spec';
-import { emptySettings, type Menu, type Page, type Settings } from '../placement/page';
+import { settingsOf, type Menu, type Page, type Settings } from '../placement/page';
 
 /**
  * What shoppers neither see nor meet the effect of, and what is live, such as stock: no part of a document. Cost and
@@ -143,7 +143,7 @@ const forms = {
 export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
   if (isGroup(kind)) return groupBody(kind, text);
   const body = JSON.parse(text) as ShopDocument['body'];
-  if (kind === 'settings') return { ...emptySettings, ...(body as Settings) };
+  if (kind === 'settings') return settingsOf(body as Settings);
   if (kind !== 'product') return body;
   const product = body as ProductDocument;
   return {

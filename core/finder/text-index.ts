@@ -162,6 +162,11 @@ export class TextIndex {
     this.#termsOf.set(slot, []);
   }
 
+  /** Is there a word in a query, and not only signs? */
+  holdsWords(query: string): boolean {
+    return this.synonyms.partsOf(query).length > 0;
+  }
+
   /** The slots that meet every word of `query`; undefined when the query holds no word. `size`: number of slots. */
   search(query: string, size: number, scratch: Scratch): TextMatch | undefined {
     const parts = this.synonyms.partsOf(query);

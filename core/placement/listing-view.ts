@@ -211,7 +211,7 @@ export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): str
 /** One page of a listing with exact counts, as shoppers see it at `now` (seconds since 1970). */
 export function listingView(shop: ResolvedShop, request: ListingRequest, now: number): ListingView {
   const { at, q, choices, price } = request;
-  const offered = q.trim() ? [bestMatch, ...sorts] : sorts;
+  const offered = shop.index.text.holdsWords(q) ? [bestMatch, ...sorts] : sorts;
   const sort = offered.find(({ key }) => key === request.sort)?.key ?? offered[0]!.key;
   const sources = facetSources(shop, at, choices);
   const filters: ChoiceFilter[] = [];

@@ -74,6 +74,15 @@ function isTimeZone(name: string): boolean {
   }
 }
 
+/** Is this a language that amounts and days can be written in? */
+function isLocale(name: string): boolean {
+  try {
+    return Intl.getCanonicalLocales(name).length === 1 && name.length <= 35;
+  } catch {
+    return false;
+  }
+}
+
 export const currencies = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD', 'NZD'] as const;
 
 export const settingsSchema = z.object({
@@ -86,7 +95,7 @@ export const settingsSchema = z.object({
   reducedTaxRate: taxRateSchema,
   taxIncluded: z.boolean(),
   timeZone: z.string().refine(isTimeZone, 'There is no such time zone.'),
-  locale: z.string(),
+  locale: z.string().refine(isLocale, 'There is no such language.'),
   /** groups of words and short phrases that mean the same to whoever searches */
   synonyms: z
     .array(z.array(z.string().trim().min(1).max(60, 'At most 60 characters.')).max(20, 'At most 20 words in one line.'))
@@ -107,6 +116,16 @@ export const emptySettings: Settings = {
   locale: 'en',
   synonyms: [],
 };
+
+/** Settings as they were stored, with what has come since; what was stored and can be nothing is as it is to begin with. */
+export function settingsOf(stored: Partial<Settings>): Settings {
+  const settings = { ...emptySettings, ...stored };
+  return {
+    ...settings,
+    locale: isLocale(settings.locale) ? settings.locale : emptySettings.locale,
+    timeZone: isTimeZone(settings.timeZone) ? settings.timeZone : emptySettings.timeZone,
+  };
+}
 
 /** Tax rate of a class in basis points. */
 export function taxRateOf(

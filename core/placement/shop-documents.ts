@@ -2,7 +2,7 @@ import type { Brand, Category, Collection, Tag } from '../catalog/group';
 import type { SpecSheet } from '../catalog/spec';
 import type { DocumentKind, ProductDocument, Redirect } from '../editions/document';
 import { MetOptions } from './met-options';
-import { emptySettings, type Menu, type Page, type Settings } from './page';
+import { emptySettings, settingsOf, type Menu, type Page, type Settings } from './page';
 
 type MappedKind = Exclude<DocumentKind, 'menu' | 'settings' | 'product'>;
 
@@ -33,7 +33,7 @@ export class ShopDocuments {
   /** Puts a document that is no product in place of the one with its key, or takes that out when there is no body. */
   store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
     if (kind === 'menu') this.menu = (body as Menu | undefined) ?? { items: [] };
-    else if (kind === 'settings') this.settings = { ...emptySettings, ...(body as Settings | undefined) };
+    else if (kind === 'settings') this.settings = body ? settingsOf(body as Settings) : emptySettings;
     else {
       const map = this.#mapOf(kind) as Map<string, { slug?: string }>;
       const before = map.get(key);

@@ -1,6 +1,6 @@
-import { spanOf } from './condition';
+import { LAST_SECOND, MOST_DAYS, spanOf } from './condition';
 import { operatorsFor, type FieldRegistry } from './field';
-import { conditionsOf, isCondition, type Rule, type RuleNode } from './rule';
+import { conditionsOf, isCondition, type Condition, type Rule, type RuleNode } from './rule';
 
 export interface RuleProblem {
   /** place in the tree: indexes of `of` from the root down */
@@ -40,16 +40,14 @@ export function checkRule(rule: Rule, fields: FieldRegistry): RuleProblem[] {
       continue;
     }
     if (condition.is === 'filled' || condition.is === 'empty') continue;
-    const message = valueProblem(condition.value, field, spanOf(condition, 0) !== undefined);
+    const message = valueProblem(condition, field, spanOf(condition, 0) !== undefined);
     if (message) problems.push({ path, message });
   }
   return problems;
 }
 
-type Value = Parameters<typeof spanOf>[0]['value'];
-
 function valueProblem(
-  value: Value,
+  { is, value }: Condition,
   field: NonNullable<ReturnType<FieldRegistry['get']>>,
   isSpan: boolean,
 ): string | undefined {
@@ -70,6 +68,9 @@ function valueProblem(
       if (!isSpan) return `Type a number for ${field.label}.`;
       const lowest = Array.isArray(value) ? Math.min(...(value as number[])) : (value as number);
       if (lowest < 0 && !field.signed) return `${field.label} cannot be below zero.`;
+      const highest = Array.isArray(value) ? Math.max(...(value as number[])) : (value as number);
+      if (field.type === 'date' && highest > (is === 'inLast' ? MOST_DAYS : LAST_SECOND))
+        return 'This day is too far away.';
       if (Array.isArray(value) && (value[0] as number) > (value[1] as number))
         return 'The first number must not be above the second.';
       return undefined;

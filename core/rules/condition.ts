@@ -4,6 +4,11 @@ import type { Condition } from './rule';
 
 const DAY = 86_400;
 
+/** The last second of the year 9999, since 1970: no day that a rule asks for lies farther away. */
+export const LAST_SECOND = 253_402_300_799;
+/** About a hundred years. */
+export const MOST_DAYS = 36_525;
+
 /** The numbers that a condition on a number, money or date field takes in: `low <= x <= high`, ends open if told. */
 export interface Span {
   low: number;

@@ -2,7 +2,7 @@ import { fold } from '../catalog/identity';
 import { namedLike } from '../catalog/same-name';
 import { parseMoney } from '../catalog/money';
 import { operatorsFor, operatorWords, type FieldNames, type FieldWords } from './field';
-import type { Condition, Operator, Rule, RuleNode, VariantGroup } from './rule';
+import { MAX_RULE_DEPTH, type Condition, type Operator, type Rule, type RuleNode, type VariantGroup } from './rule';
 import { quotedIfNeeded } from './sentence';
 
 /**
@@ -59,6 +59,8 @@ class Reader {
   /** the expectation that came furthest: more telling than that of the branch tried last */
   furthest: Expected | undefined;
   #comparisonAt: number | undefined;
+  /** brackets that are open, and negations of negations */
+  #depth = 0;
 
   constructor(
     readonly text: string,
@@ -96,7 +98,9 @@ class Reader {
     }
     if (this.#take('not')) {
       const isBracketed = this.#peek('(');
+      if (++this.#depth > MAX_RULE_DEPTH) this.#stop('field');
       const of = this.#part();
+      this.#depth--;
       const is = 'field' in of && !isBracketed ? opposites[of.is] : undefined;
       return is ? { ...(of as Condition), is } : { match: 'none', of: [of] };
     }
@@ -104,8 +108,9 @@ class Reader {
   }
 
   #bracketed(): RuleNode {
-    if (!this.#take('(')) this.#stop('field');
+    if (!this.#take('(') || ++this.#depth > MAX_RULE_DEPTH) this.#stop('field');
     const node = this.either();
+    this.#depth--;
     if (!this.#take(')')) this.#stop('joint');
     return node;
   }

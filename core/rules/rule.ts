@@ -64,25 +64,31 @@ const groupSchema: z.ZodType<Rule> = z.lazy(() =>
   }),
 );
 
-/** Depth of plain JSON, counted without recursion so that hostile nesting cannot overflow the stack. */
-function tooDeep(value: unknown): boolean {
+/** Groups and conditions together. */
+const MOST_NODES = 2 * MAX_RULE_CONDITIONS;
+
+/** What of plain JSON stops it from being a rule before it is looked at closer; counted without recursion. */
+function overload(value: unknown): string | undefined {
   let level: unknown[] = [value];
+  let nodes = 0;
   for (let depth = 0; level.length > 0; depth++) {
-    if (depth > MAX_RULE_DEPTH) return true;
+    if (depth > MAX_RULE_DEPTH) return `Groups can be at most ${MAX_RULE_DEPTH} deep.`;
+    nodes += level.length;
+    if (nodes > MOST_NODES) return `A rule can hold at most ${MAX_RULE_CONDITIONS} conditions.`;
     level = level.flatMap((node) =>
       typeof node === 'object' && node !== null && Array.isArray((node as { of?: unknown }).of)
         ? (node as { of: unknown[] }).of
         : [],
     );
   }
-  return false;
+  return undefined;
 }
 
 export const ruleSchema: z.ZodType<Rule> = z
   .unknown()
   .superRefine((value, context) => {
-    if (tooDeep(value))
-      context.addIssue({ code: 'custom', message: `Groups can be at most ${MAX_RULE_DEPTH} deep.`, continue: false });
+    const message = overload(value);
+    if (message !== undefined) context.addIssue({ code: 'custom', message, continue: false });
   })
   .pipe(groupSchema)
   .superRefine((rule, context) => {

@@ -1,8 +1,11 @@
 import { formatMoney } from '../catalog/money';
+import { LAST_SECOND } from './condition';
 import { operatorWords, type Field, type FieldNames, type FieldWords } from './field';
 import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from './rule';
 
-const day = (seconds: number) => new Date(seconds * 1000).toISOString().slice(0, 10);
+/** Days outside of what a calendar tells are stored nowhere any more, but may have been. */
+const day = (seconds: number) =>
+  Math.abs(seconds) <= LAST_SECOND ? new Date(seconds * 1000).toISOString().slice(0, 10) : 'a day that is none';
 
 function numberWords(field: FieldWords, x: number, currency: string): string {
   if (!Number.isFinite(x)) return x > 0 ? 'without end' : '';

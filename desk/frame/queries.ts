@@ -28,9 +28,12 @@ export function useEnter() {
       onSuccess: take,
     }),
     setUp: useMutation({
-      mutationFn: (body: { shopName: string; name: string; email: string; password: string }) =>
+      mutationFn: (body: { shopName: string; name: string; email: string; password: string; code: string }) =>
         call(routes.desk.setUp, { body }),
       onSuccess: take,
+    }),
+    changePassword: useMutation({
+      mutationFn: (body: { old: string; next: string }) => call(routes.desk.changePassword, { body }),
     }),
     signOut: useMutation({
       mutationFn: () => call(routes.desk.signOut),

@@ -1,6 +1,8 @@
 import clsx from 'clsx';
-import { History as HistoryIcon, LogOut } from 'lucide-react';
+import { History as HistoryIcon, KeyRound, LogOut } from 'lucide-react';
+import { useState } from 'react';
 import { Link, NavLink } from 'react-router';
+import { ChangePassword } from './change-password';
 import { FindOrDo, type Action } from './find-or-do';
 import { useEnter, useStatus } from './queries';
 
@@ -19,6 +21,7 @@ interface Props {
 export function ShelfEdge({ actions, findId }: Props) {
   const { data: status } = useStatus();
   const { signOut } = useEnter();
+  const [isChanging, setChanging] = useState(false);
   const changes = status?.changes ?? 0;
   return (
     <header className="flex h-[50px] shrink-0 items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-2 max-md:pl-2">
@@ -78,6 +81,15 @@ export function ShelfEdge({ actions, findId }: Props) {
         </NavLink>
         <button
           type="button"
+          title="Change your password"
+          onClick={() => setChanging(true)}
+          className="rounded-md p-1 text-ink-2 hover:text-ink max-md:hidden"
+        >
+          <KeyRound size={15} aria-hidden="true" />
+          <span className="sr-only">Change your password</span>
+        </button>
+        <button
+          type="button"
           title="Sign out"
           onClick={() => signOut.mutate()}
           className="rounded-md p-1 text-ink-2 hover:text-ink max-md:hidden"
@@ -86,6 +98,7 @@ export function ShelfEdge({ actions, findId }: Props) {
           <span className="sr-only">Sign out</span>
         </button>
       </div>
+      {isChanging && <ChangePassword close={() => setChanging(false)} />}
     </header>
   );
 }

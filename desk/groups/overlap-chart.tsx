@@ -16,6 +16,8 @@ interface Props {
 
 const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
 const short = (name: string) => (name.length > 22 ? `${name.slice(0, 21)}…` : name);
+/** A name as HTML that shows it to the letter. */
+const asText = (name: string) => name.replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`);
 const CELL = 30;
 /** Numbers in the squares are read while there are not too many of them. */
 const MOST_LABELLED = 18;
@@ -53,10 +55,7 @@ export default function OverlapChart({ names, counts, pairs, choose }: Props) {
         confine: true,
         formatter: ({ value }: { value: [number, number, number, number] }) => {
           const [a, b, share, shared] = value;
-          return `${shared} in both<br>${Math.round(share * 100)} % of the smaller one<br>${short(names[a]!)} (${counts[a]!}) and ${short(names[b]!)} (${counts[b]!})`.replace(
-            /[&"']/g,
-            (letter) => `&#${letter.charCodeAt(0)};`,
-          );
+          return `${shared} in both<br>${Math.round(share * 100)} % of the smaller one<br>${asText(short(names[a]!))} (${counts[a]!}) and ${asText(short(names[b]!))} (${counts[b]!})`;
         },
       },
       series: [

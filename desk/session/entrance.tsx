@@ -6,6 +6,7 @@ import { Button } from '../ui/button';
 import { TextField } from '../ui/field';
 
 interface Form {
+  code: string;
   shopName: string;
   name: string;
   email: string;
@@ -34,10 +35,10 @@ function Sheet({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** The way in: sign in, or, for a shop that has nobody yet, make the first person. */
-export function Entrance({ needsSetup }: { needsSetup: boolean }) {
+export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needsCode: boolean }) {
   const { signIn, setUp } = useEnter();
   const { register, handleSubmit, setError, formState } = useForm<Form>({
-    defaultValues: { shopName: '', name: '', email: '', password: '' },
+    defaultValues: { code: '', shopName: '', name: '', email: '', password: '' },
   });
   const [problem, setProblem] = useState<string | null>(null);
   const submit = handleSubmit(async (form) => {
@@ -64,6 +65,7 @@ export function Entrance({ needsSetup }: { needsSetup: boolean }) {
   return (
     <Sheet title={needsSetup ? 'Open your shop' : 'Sign in'}>
       <form onSubmit={(event) => void submit(event)} noValidate className="flex flex-col gap-4">
+        {needsCode && field('code', 'Code', 'text', 'off', 'It was printed where Dispona was started.')}
         {needsSetup && field('shopName', 'Name of the shop', 'text', 'organization')}
         {needsSetup && field('name', 'Your name', 'text', 'name')}
         {field('email', 'E-mail', 'email', 'username')}
@@ -72,7 +74,7 @@ export function Entrance({ needsSetup }: { needsSetup: boolean }) {
           'Password',
           'password',
           needsSetup ? 'new-password' : 'current-password',
-          needsSetup ? 'At least 10 characters.' : undefined,
+          needsSetup ? 'At least 12 characters: three or four words that nobody puts together are best.' : undefined,
         )}
         {problem && (
           <p role="alert" className="text-rose-ink">

@@ -5,6 +5,7 @@ import type { Route } from '../../contract/route';
 import type { SessionRow } from '../database/people';
 import type { WriteLock } from '../jobs/write-lock';
 import { invalid, ProblemError } from '../problem';
+import { readJson } from './read-json';
 import { ReadyJson } from './ready-json';
 
 /** What a handler gets: the parsed request and who sent it. */
@@ -59,6 +60,9 @@ function send(response: Response, result: unknown): void {
 
 type MaybeReady<T> = T | ReadyJson<T>;
 
+/** Told of each answer before it is sent; tests hold it against the contract. */
+export type CheckAnswer = (route: Route, answer: unknown) => void;
+
 /** Answers a route of the contract: signed-in check, parsing, calling, JSON. */
 export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
   router: Router,
@@ -83,8 +87,11 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
     };
     const waits = route.method !== 'GET' && route.waits !== false;
     const result = waits ? await writesOf(request).shared(() => handle(call)) : await handle(call);
+    (request.app.locals.checkAnswer as CheckAnswer | undefined)?.(route, result);
     send(response, result);
   };
+  // What is asked is read only once it is known who asks, and that there is something to read.
+  const reading = route.body ? [readJson(route.open ? '16kb' : '4mb')] : [];
   const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
-  router[method](route.path, guard, ...before, run);
+  router[method](route.path, guard, ...reading, ...before, run);
 }

@@ -49,6 +49,30 @@ function problemOf(error: unknown): Problem | undefined {
   return undefined;
 }
 
+/** A refused upload is let in for so long; after that its sender is told all the same. */
+const DRAINED_FOR_MS = 60_000;
+
+/**
+ * Waits until a request has come in whole, and throws away what of it nobody read. A browser that is still sending does not
+ * read why it was refused, and loses it when the connection closes.
+ */
+function arrived(request: Request): Promise<void> {
+  const isWhole = request.complete || request.readableEnded || request.destroyed;
+  const isSending =
+    request.headers['content-length'] !== undefined || request.headers['transfer-encoding'] !== undefined;
+  if (isWhole || !isSending) return Promise.resolve();
+  request.unpipe();
+  request.resume();
+  return new Promise((resolve) => {
+    const timer = setTimeout(resolve, DRAINED_FOR_MS);
+    for (const event of ['end', 'close', 'error'])
+      request.once(event, () => {
+        clearTimeout(timer);
+        resolve();
+      });
+  });
+}
+
 /** Every refusal and failure becomes problem details; only what is a bug of ours is logged. */
 export function answerErrors(log: (error: unknown) => void, pageFor: ProblemPage): ErrorRequestHandler {
   return (error, request, response, next) => {
@@ -60,6 +84,6 @@ export function answerErrors(log: (error: unknown) => void, pageFor: ProblemPage
       title: 'Something went wrong here. It was not you.',
       status: 500,
     };
-    send(response, problem, pageFor(request, problem));
+    void arrived(request).then(() => send(response, problem, pageFor(request, problem)));
   };
 }

@@ -1,15 +1,19 @@
-import { Router } from 'express';
+import { Router, type Response } from 'express';
 import type { Job } from '../../contract/bulk';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog, CatalogEvent } from '../catalog/catalog';
 import { ProblemError } from '../problem';
+import { readSession } from '../security/sign-in';
 import { sessionOf } from './answer';
 
 /** More subjects than this are not named: the tab then refreshes everything. */
 const MAX_SUBJECTS = 200;
 const BEAT_MS = 25_000;
 
-/** Server-sent events that keep the tabs of the desk and the shop window fresh. */
+/** So many unread bytes belong to a tab that reads nothing any more: it asks again when it wakes. */
+const MOST_UNREAD = 256 * 1024;
+
+/** Server-sent events that keep the tabs of the desk and the shop window fresh, as long as the person is signed in. */
 export function eventsApi(catalog: Catalog): Router {
   const router = Router();
   router.get('/api/events', (request, response) => {
@@ -20,20 +24,39 @@ export function eventsApi(catalog: Catalog): Router {
       'Cache-Control': 'no-store',
       'X-Accel-Buffering': 'no',
     });
-    response.write(': hello\n\n');
-    const send = ({ type, id, subjects }: CatalogEvent) => {
-      const data = { id, subjects: subjects.length > MAX_SUBJECTS ? null : subjects };
-      response.write(`event: ${type}\ndata: ${JSON.stringify(data)}\n\n`);
-    };
-    const beat = setInterval(() => response.write(': beat\n\n'), BEAT_MS);
-    const sendJob = (job: Job) => response.write(`event: job\ndata: ${JSON.stringify(job)}\n\n`);
-    catalog.events.on('event', send);
-    catalog.events.on('job', sendJob);
-    request.on('close', () => {
-      clearInterval(beat);
-      catalog.events.off('event', send);
-      catalog.events.off('job', sendJob);
-    });
+    request.on('close', follow(catalog, response));
   });
   return router;
+}
+
+/** Writes what happens to a stream. Answers how to stop. */
+function follow(catalog: Catalog, response: Response): () => void {
+  const { events } = catalog;
+  const write = (text: string) => {
+    response.write(text);
+    if (response.writableLength > MOST_UNREAD) response.destroy();
+  };
+  const send = ({ type, id, subjects }: CatalogEvent) => {
+    const data = { id, subjects: subjects.length > MAX_SUBJECTS ? null : subjects };
+    write(`event: ${type}\ndata: ${JSON.stringify(data)}\n\n`);
+  };
+  const sendJob = (job: Job) => write(`event: job\ndata: ${JSON.stringify(job)}\n\n`);
+  const endIfSignedOut = () => {
+    const token = response.locals.sessionToken as string | undefined;
+    if (!readSession(catalog.db, token, catalog.clock())) response.end();
+  };
+  const beat = setInterval(() => {
+    write(': beat\n\n');
+    endIfSignedOut();
+  }, BEAT_MS);
+  events.on('event', send);
+  events.on('job', sendJob);
+  events.on('signedOut', endIfSignedOut);
+  write(': hello\n\n');
+  return () => {
+    clearInterval(beat);
+    events.off('event', send);
+    events.off('job', sendJob);
+    events.off('signedOut', endIfSignedOut);
+  };
 }

@@ -189,7 +189,7 @@ describe('strangers', () => {
       shopName: 'x',
       name: 'y',
       email: 'a@example.com',
-      password: '0123456789',
+      password: 'a kite over the bay',
     });
     expect([answer.status, problem(answer).title]).toEqual([422, expect.stringContaining('already')]);
   });

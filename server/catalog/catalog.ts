@@ -41,7 +41,7 @@ export class Catalog {
   readonly journal: Journal;
   readonly working: WorkingCatalog;
   readonly live: LiveShop;
-  readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job] }>();
+  readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job]; signedOut: [] }>();
   readonly writes = new WriteLock();
   readonly jobs: Jobs;
   readonly #keeper: IndexKeeper;

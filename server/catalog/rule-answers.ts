@@ -140,9 +140,10 @@ export function whyInRule(
   const { id, title } = productOrRefuse(catalog, productId);
   const facts = shop.facts(id)!;
   const { currency } = shop.settings;
-  const why = explain(rule, facts, shop.fields, catalog.now, currency);
+  const { isIn, reasons } = explain(rule, facts, shop.fields, catalog.now, currency);
   return {
-    ...why,
+    isIn,
+    reasons: reasons.map(({ words, holds, actual, isTurned }) => ({ words, holds, actual, isTurned })),
     title,
     although: although(catalog, id, leftOut),
     lacks: lacksOf(rule, facts, shop.fields, catalog.now, currency).map(({ words }) => words),

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { chmodSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { carryDocuments, carryJournal, completeEditions } from './carry-over';
@@ -50,7 +50,10 @@ function migrate(db: Db): void {
 /** Opens the database in `folder`, makes it when there is none, and brings it up to this version. */
 export function openDatabase(folder: string): Db {
   mkdirSync(folder, { recursive: true });
-  const db = new Database(join(folder, 'dispona.sqlite'));
+  const path = join(folder, 'dispona.sqlite');
+  const db = new Database(path);
+  // Nobody else on this machine is to read it, whoever made it.
+  chmodSync(path, 0o600);
   try {
     return prepared(db);
   } catch (error) {

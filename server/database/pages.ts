@@ -1,5 +1,5 @@
 import {
-  emptySettings,
+  settingsOf,
   type Menu,
   type MenuItem,
   type Page,
@@ -89,7 +89,7 @@ export function writeMenu(db: Db, menu: Menu): void {
 
 export function readSettings(db: Db): Settings | undefined {
   const value = db.prepare(`SELECT value FROM setting WHERE key = 'shop'`).pluck().get() as string | undefined;
-  return value === undefined ? undefined : { ...emptySettings, ...(JSON.parse(value) as Settings) };
+  return value === undefined ? undefined : settingsOf(JSON.parse(value) as Settings);
 }
 
 export function writeSettings(db: Db, settings: Settings): void {

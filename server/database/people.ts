@@ -1,4 +1,5 @@
 import type { Db } from './connection';
+import { statement } from './statements';
 
 export interface UserRow {
   id: string;
@@ -13,6 +14,8 @@ export interface SessionRow {
   name: string;
   email: string;
   csrf: string;
+  /** ISO instant at which it was noted last that it is used */
+  used: string;
 }
 
 export function countUsers(db: Db): number {
@@ -30,22 +33,50 @@ export function insertUser(db: Db, user: UserRow): void {
   });
 }
 
-export function insertSession(db: Db, tokenHash: string, userId: string, csrf: string, expires: string): void {
-  db.prepare(`INSERT INTO session (token_hash, user_id, csrf, expires) VALUES (?, ?, ?, ?)`).run(
-    tokenHash,
-    userId,
-    csrf,
-    expires,
-  );
+export interface NewSession {
+  tokenHash: string;
+  userId: string;
+  csrf: string;
+  /** ISO instants */
+  expires: string;
+  used: string;
 }
 
-export function sessionByToken(db: Db, tokenHash: string, now: string): SessionRow | undefined {
-  return db
-    .prepare(
-      `SELECT user_id AS userId, name, email, csrf FROM session JOIN user ON user.id = user_id
-       WHERE token_hash = ? AND expires > ?`,
-    )
-    .get(tokenHash, now) as SessionRow | undefined;
+export function insertSession(db: Db, session: NewSession): void {
+  db.prepare(
+    `INSERT INTO session (token_hash, user_id, csrf, expires, used) VALUES (@tokenHash, @userId, @csrf, @expires, @used)`,
+  ).run(session);
+}
+
+/** The session of a token that has neither expired nor lain idle since `idleSince` (ISO instants). */
+export function sessionByToken(db: Db, tokenHash: string, now: string, idleSince: string): SessionRow | undefined {
+  return statement(
+    db,
+    `SELECT user_id AS userId, name, email, csrf, used FROM session JOIN user ON user.id = user_id
+     WHERE token_hash = ? AND expires > ? AND used > ?`,
+  ).get(tokenHash, now, idleSince) as SessionRow | undefined;
+}
+
+export function noteUse(db: Db, tokenHash: string, now: string): void {
+  db.prepare(`UPDATE session SET used = ? WHERE token_hash = ?`).run(now, tokenHash);
+}
+
+/** Forgets sessions that have expired or lain idle since `idleSince` (ISO instants). */
+export function removeEndedSessions(db: Db, now: string, idleSince: string): number {
+  return db.prepare(`DELETE FROM session WHERE expires <= ? OR used <= ?`).run(now, idleSince).changes;
+}
+
+/** Ends all sessions of a person but one. */
+export function deleteOtherSessions(db: Db, userId: string, tokenHash: string): void {
+  db.prepare(`DELETE FROM session WHERE user_id = ? AND token_hash <> ?`).run(userId, tokenHash);
+}
+
+export function userById(db: Db, id: string): UserRow | undefined {
+  return db.prepare(`SELECT * FROM user WHERE id = ?`).get(id) as UserRow | undefined;
+}
+
+export function setPassword(db: Db, id: string, hash: string): void {
+  db.prepare(`UPDATE user SET password = ? WHERE id = ?`).run(hash, id);
 }
 
 export function deleteSession(db: Db, tokenHash: string): void {

@@ -9,6 +9,8 @@ import { filePath } from './store';
 
 function send(response: Response, folder: string, { name, content }: ProductFile): void {
   response.set('Cache-Control', 'no-cache').set('Content-Security-Policy', 'sandbox').attachment(name);
+  // Whatever was uploaded is something to keep, never something to run.
+  response.type('application/octet-stream');
   response.sendFile(filePath(folder, content), (error) => {
     if (error && !response.headersSent) response.status(404).end();
   });

@@ -5,10 +5,13 @@ import { join } from 'node:path';
 import sharp, { type Metadata, type OutputInfo } from 'sharp';
 import { pictureSizes } from '../../core/placement/card';
 import type { Db } from '../database/connection';
+import { drawSvg } from './svg';
 
 /** Largest upload, in bytes, and largest picture, in pixels. */
 export const MAX_PICTURE_BYTES = 25 * 1024 * 1024;
 const MAX_PIXELS = 80_000_000;
+/** Characters of an SVG; one that holds more holds a picture of another sort. */
+const MAX_SVG = 2 * 1024 * 1024;
 const FORMATS = new Set(['jpeg', 'png', 'webp', 'gif', 'tiff', 'heif', 'avif']);
 
 export interface StoredMedia {
@@ -26,6 +29,7 @@ const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
 
 /** SVG is drawn once and kept as pixels only; one that could run or load anything is not even drawn. */
 function refuseActiveSvg(svg: string): void {
+  if (svg.length > MAX_SVG) throw new RefusedPictureError('This SVG is too large to be drawn. Save it as PNG instead.');
   if (
     /<script|<foreignObject|<iframe|<embed|<object|\son\w+\s*=|javascript:|<!ENTITY|(?:href|src)\s*=\s*["'](?!#|data:image\/)/i.test(
       svg,
@@ -122,7 +126,9 @@ export async function storePicture(
   await mkdir(join(folder, media.slice(0, 2), media), { recursive: true });
   let ground: string;
   try {
-    const upright = await sharp(content, { limitInputPixels: MAX_PIXELS })
+    const pixels = metadata.format === 'svg' ? await drawSvg(content, pictureSizes.at(-1)!, MAX_PIXELS) : content;
+    if (!pixels) throw new RefusedPictureError('This SVG takes too long to draw. Save it as PNG instead.');
+    const upright = await sharp(pixels, { limitInputPixels: MAX_PIXELS })
       .rotate()
       .resize(pictureSizes.at(-1), pictureSizes.at(-1), { fit: 'inside', withoutEnlargement: true })
       .raw()
@@ -138,7 +144,7 @@ export async function storePicture(
       await writeWhole(path, sized);
     }
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code) throw error;
+    if ((error as NodeJS.ErrnoException).code || error instanceof RefusedPictureError) throw error;
     throw new RefusedPictureError('This picture is damaged and cannot be read to its end.');
   }
   db.prepare(

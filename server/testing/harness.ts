@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import type { ProductAnswer } from '../../contract/goods';
 import type { Problem } from '../../contract/problem';
 import { makeApp } from '../app';
+import { checkAnswer } from './check-answer';
 import { Catalog } from '../catalog/catalog';
 
 export interface Answer<T = unknown> {
@@ -40,8 +41,9 @@ export async function startServer(
     catalog,
     assets: { scripts: [], styles: [] },
     origin: 'https://shop.example',
-    log: { error: (error: unknown) => void errors.push(error) },
+    log: { error: (error: unknown) => void errors.push(error), warn: () => undefined },
   });
+  app.locals.checkAnswer = checkAnswer;
   const server: Server = createServer(app);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

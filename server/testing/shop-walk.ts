@@ -102,24 +102,33 @@ export class ShopWalk {
   /** A shop with some goods, groups and pages, not yet live. */
   static async start(seed: number): Promise<ShopWalk> {
     const walk = new ShopWalk(seed);
-    const { catalog } = walk;
-    walk.#user = await setUp(catalog, {
+    try {
+      await walk.#fill();
+      return walk;
+    } catch (error) {
+      walk.close();
+      throw error;
+    }
+  }
+
+  async #fill(): Promise<void> {
+    const { catalog } = this;
+    this.#user = await setUp(catalog, {
       shopName: 'Walk',
       name: 'Kim',
       email: 'kim@example.com',
       password: 'a long password',
     });
-    for (const name of ['Kites', 'Deltas', 'Line']) createCategory(catalog, walk.#user, { name, parentId: null });
-    for (const name of ['Tern', 'Alula']) namedOrNew(catalog, walk.#user, 'brand', name);
-    for (const name of ['Windy', 'Indoor', 'Night']) namedOrNew(catalog, walk.#user, 'tag', name);
-    for (let i = 0; i < 10; i++) walk.#addProduct();
-    createCollection(catalog, walk.#user, {
+    for (const name of ['Kites', 'Deltas', 'Line']) createCategory(catalog, this.#user, { name, parentId: null });
+    for (const name of ['Tern', 'Alula']) namedOrNew(catalog, this.#user, 'brand', name);
+    for (const name of ['Windy', 'Indoor', 'Night']) namedOrNew(catalog, this.#user, 'tag', name);
+    for (let i = 0; i < 10; i++) this.#addProduct();
+    createCollection(catalog, this.#user, {
       name: 'All',
       source: 'picked',
       picked: [...catalog.working.products.keys()],
       rule: EMPTY_RULE,
     });
-    return walk;
   }
 
   #open(folder: string, keptFrom: number): [Catalog, Server] {
@@ -130,6 +139,7 @@ export class ShopWalk {
       origin: 'https://shop.example',
       log: {
         error: (error: unknown) => void this.trace.push(`  failed: ${(error as Error).stack}`),
+        warn: () => undefined,
       },
     });
     return [catalog, createServer(app).listen(0, '127.0.0.1')];
@@ -211,7 +221,9 @@ export class ShopWalk {
     ];
     const texts = await Promise.all(
       addresses.map(async (address) => {
-        const response = await fetch(origin + address, { redirect: 'manual' });
+        // Pages are drawn from these data and nothing else; the home page is looked at drawn, too.
+        const accept = { Accept: address === '/' ? 'text/html' : 'application/json' };
+        const response = await fetch(origin + address, { redirect: 'manual', headers: accept });
         const { status, headers } = response;
         return `${status} ${headers.get('location') ?? ''} ${headers.get('etag') ?? ''}\n${await response.text()}`;
       }),

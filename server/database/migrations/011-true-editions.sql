@@ -12,3 +12,6 @@ FROM edition_span AS span JOIN document USING (hash)
 WHERE span.kind IN ('product', 'category', 'collection', 'brand', 'tag', 'page')
 ORDER BY since
 ON CONFLICT DO UPDATE SET target_id = excluded.target_id;
+
+-- When somebody last did anything in a session: one that lies idle ends.
+ALTER TABLE session ADD COLUMN used TEXT NOT NULL DEFAULT '';
