@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { freeSlug, slugFrom } from '../core/catalog/slug';
@@ -122,12 +123,13 @@ async function drawAll(catalog: Catalog, say: (line: string) => void): Promise<M
   const draw = async () => {
     while (next < work.length) {
       const { title, spec, i } = work[next++]!;
-      const svg = Buffer.from(drawPicture(spec));
+      // Drawn here: what sellers upload as SVG is drawn in a process of its own, which these need not.
+      const png = await sharp(Buffer.from(drawPicture(spec))).png({ compressionLevel: 1 }).toBuffer();
       const media = await storePicture(
         catalog.db,
         catalog.mediaFolder,
-        svg,
-        `${title}.svg`,
+        png,
+        `${title}.png`,
         catalog.clock().toISOString(),
       );
       const list = done.get(title) ?? [];

@@ -2,10 +2,11 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path';
 import { Catalog } from '../server/catalog/catalog';
 import { needsSetup } from '../server/catalog/set-up';
-import { FolderInUseError } from '../server/folder/lock';
+import { FolderInUseError, lockFolder } from '../server/folder/lock';
 import { seedDemo } from './seed-demo';
 
 const DATABASE = 'dispona.sqlite';
+const LOCK = 'dispona.lock';
 
 /** Is there a shop in the folder that somebody has set up? */
 function holdsShop(folder: string): boolean {
@@ -22,6 +23,8 @@ function holdsShop(folder: string): boolean {
  */
 async function seed(folder: string): Promise<void> {
   if (holdsShop(folder)) return console.log('There is a shop already; it stays as it is.');
+  // Nobody else is to begin a shop there meanwhile.
+  const unlock = lockFolder(folder);
   const making = join(folder, 'seeding');
   rmSync(making, { recursive: true, force: true });
   mkdirSync(making, { recursive: true });
@@ -32,12 +35,13 @@ async function seed(folder: string): Promise<void> {
   } finally {
     catalog.close();
   }
-  const names = readdirSync(making).filter((name) => !name.startsWith(DATABASE));
+  const names = readdirSync(making).filter((name) => !name.startsWith(DATABASE) && name !== LOCK);
   for (const name of [...names, DATABASE]) {
     rmSync(join(folder, name), { recursive: true, force: true });
     renameSync(join(making, name), join(folder, name));
   }
   rmSync(making, { recursive: true, force: true });
+  unlock();
 }
 
 process.umask(0o077);
