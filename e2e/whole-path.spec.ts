@@ -18,7 +18,7 @@ test('from an empty folder to a product that a shopper finds, and back', async (
     await page.getByLabel('E-mail').fill('kim@example.com');
     await page.getByLabel('Password').fill('short');
     await page.getByRole('button', { name: 'Open the shop' }).click();
-    await expect(page.getByText('at least 10 characters')).toBeVisible();
+    await expect(page.getByText('at least 12 characters')).toBeVisible();
     await page.getByLabel('Password').fill('long enough now');
     await page.getByRole('button', { name: 'Open the shop' }).click();
     await expect(page.getByText('No goods yet')).toBeVisible();

@@ -24,7 +24,7 @@ export function readPercent(typed: string): Reading<number> {
 /** Minor units of an amount, as people of the shop's language write it. */
 export function readAmount(typed: string): Reading<number> {
   const minor = parseMoney(typed, shopLocale());
-  return minor === undefined ? { problem: 'Type an amount with at most two decimals, like 24.50.' } : { value: minor };
+  return minor === undefined ? { problem: 'Type an amount, like 24.50.' } : { value: minor };
 }
 
 /** Basis points that come off: what looks like a price is not taken for a percentage. */
