@@ -1,3 +1,4 @@
+import { Buffer } from 'node:buffer';
 import SwaggerParser from '@apidevtools/swagger-parser';
 import { Validator } from '@seriousme/openapi-schema-validator';
 

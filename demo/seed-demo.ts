@@ -124,7 +124,9 @@ async function drawAll(catalog: Catalog, say: (line: string) => void): Promise<M
     while (next < work.length) {
       const { title, spec, i } = work[next++]!;
       // Drawn here: what sellers upload as SVG is drawn in a process of its own, which these need not.
-      const png = await sharp(Buffer.from(drawPicture(spec))).png({ compressionLevel: 1 }).toBuffer();
+      const png = await sharp(Buffer.from(drawPicture(spec)))
+        .png({ compressionLevel: 1 })
+        .toBuffer();
       const media = await storePicture(
         catalog.db,
         catalog.mediaFolder,

@@ -6,6 +6,7 @@ import { freeSlug, slugFrom } from './slug';
 import { parseMoney, plainAmount } from './money';
 import { variantDefaults, type Option, type Variant } from './product';
 import { checkOptions, combinations, pictureWords, planVariants, stillLeftOut } from './variants';
+import { readDuration, readMeasure, readRange, readSize } from './units';
 import { skusByPattern } from './sku-pattern';
 
 test.each([
@@ -20,6 +21,27 @@ test.each([
   ['', undefined],
   ['12.345,6,7', undefined],
 ])('an amount typed as %p is read as %p', (typed, minor) => expect(parseMoney(typed)).toBe(minor));
+
+test.each([
+  ['1.999', 'en', undefined],
+  ['1,999', 'en', 199_900],
+  ['1.999', 'de', 199_900],
+  ['1,999', 'de', undefined],
+  ['1.999,50', 'en', 199_950],
+  ['1.234.567', 'en', 123_456_700],
+  ['9'.repeat(100), 'en', undefined],
+])('%p in the language %s is read as %p', (typed, locale, minor) => expect(parseMoney(typed, locale)).toBe(minor));
+
+test('what is far too long for a measure is told so, and not looked at', () => {
+  for (const read of [
+    readSize,
+    readDuration,
+    (typed: string) => readMeasure(typed, 'cm'),
+    (typed: string) => readRange(typed, 'Bft'),
+  ])
+    for (const typed of ['x'.repeat(50_000), '1'.repeat(50_000), `${'a '.repeat(25_000)}cm`])
+      expect(read(typed)).toEqual({ problem: expect.stringContaining('too long') });
+});
 
 test('every amount survives being shown and typed again', () => {
   fc.assert(fc.property(fc.integer({ min: 0, max: 99_999_999 }), (minor) => parseMoney(plainAmount(minor)) === minor));

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import type { ProductDocument, ShopDocument } from '../editions/document';
 import { collectionOf, groupDocuments, NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
 import { STANDING } from './facts';
-import { ResolvedShop } from './resolved-shop';
+import type { Brand, Category } from '../catalog/group';
+import { ResolvedShop, type DocumentUpdate } from './resolved-shop';
 
 const ids = Array.from({ length: 8 }, (_, i) => `p${i}`);
 const products = fc.uniqueArray(productArbitrary(fc.constantFrom(...ids)), { selector: ({ id }) => id, maxLength: 8 });
@@ -108,4 +109,97 @@ test('an address that passed to another thing stays with it when the first one g
   shop.apply('product', 'p2', productOf('p2', { slug: 'old-kite' }));
   shop.apply('product', 'p1', undefined);
   expect(shop.bySlug('product', 'old-kite')).toBe('p2');
+});
+
+const groupChanges = fc.shuffledSubarray([
+  { kind: 'category', key: 'c_deltas', body: undefined },
+  {
+    kind: 'category',
+    key: 'c_new',
+    body: { ...(groupDocuments[0]!.body as Category), id: 'c_new', slug: 'new', parentId: null },
+  },
+  { kind: 'category', key: 'c_kites', body: { ...(groupDocuments[0]!.body as Category), parentId: 'c_new' } },
+  { kind: 'brand', key: 'b_tern', body: { ...(groupDocuments[5]!.body as Brand), name: 'Skua' } },
+  { kind: 'tag', key: 't_night', body: undefined },
+] satisfies DocumentUpdate[]);
+
+test('in which order documents come makes no difference: a shop that changed is as one made from what it holds', () => {
+  fc.assert(
+    fc.property(products, products, groupChanges, fc.boolean(), (before, changed, groups, productsFirst) => {
+      const shop = shopOf(before);
+      const updates: DocumentUpdate[] = changed.map((body) => ({ kind: 'product', key: body.id, body }));
+      shop.applyAll(productsFirst ? [...updates, ...groups] : [...groups, ...updates]);
+      const bodies = new Map(groupDocuments.map((each) => [each.key, each]));
+      for (const { key, kind, body } of groups) {
+        if (body) bodies.set(key, { kind, key, body } as ShopDocument);
+        else bodies.delete(key);
+      }
+      const after = new Map([...before, ...changed].map((each) => [each.id, each]));
+      const afresh = shopOf([]);
+      afresh.load([
+        ...[
+          ...bodies.values(),
+          ...groupDocuments
+            .filter(({ key }) => !bodies.has(key))
+            .map((each) => ({ ...each, body: undefined as never })),
+        ],
+        ...[...after.values()].map(document),
+      ]);
+      expect(tell(shop)).toEqual(tell(afresh));
+    }),
+  );
+});
+
+test('a clock that was ahead and is put right leaves the shop as if it had never been', () => {
+  fc.assert(
+    fc.property(
+      products,
+      fc.integer({ min: 1, max: 200 }),
+      fc.integer({ min: -100, max: 100 }),
+      (all, ahead, right) => {
+        const rule = { match: 'all' as const, of: [{ field: 'created', is: 'inLast' as const, value: 30 }] };
+        const collection = collectionOf('k1', { source: 'rule', rule });
+        const [shop, afresh] = [NOW, NOW + right].map((now) => {
+          const made = shopOf(all, undefined, now);
+          made.apply('collection', 'k1', collection);
+          return made;
+        }) as [ResolvedShop, ResolvedShop];
+        shop.memberships.of('k1', shop.now);
+        shop.passTime(NOW + ahead * 86_400);
+        shop.memberships.of('k1', shop.now);
+        shop.passTime(NOW + right);
+        expect(tell(shop)).toEqual(tell(afresh));
+        expect(membersIn(shop, 'k1')).toEqual(membersIn(afresh, 'k1'));
+      },
+    ),
+  );
+});
+
+const membersIn = (shop: ResolvedShop, id: string) =>
+  shop.memberships
+    .of(id, shop.now)
+    .toArray()
+    .map((slot) => shop.index.id(slot))
+    .sort();
+
+test('collections that ask for each other are all empty, whichever is asked first', () => {
+  const asking = (id: string, other: string) =>
+    collectionOf(id, {
+      source: 'rule',
+      rule: { match: 'none', of: [{ field: 'collection', is: 'anyOf', value: [other] }] },
+    });
+  for (const order of [
+    ['k1', 'k2', 'k3'],
+    ['k3', 'k2', 'k1'],
+  ]) {
+    const shop = shopOf([productOf('p1')]);
+    shop.apply('collection', 'k1', asking('k1', 'k2'));
+    shop.apply('collection', 'k2', asking('k2', 'k1'));
+    shop.apply('collection', 'k3', asking('k3', 'k1'));
+    const found = Object.fromEntries(order.map((id) => [id, membersIn(shop, id)]));
+    expect(found).toEqual({ k1: [], k2: [], k3: ['p1'] });
+    // The circle ends with the rule that made it one.
+    shop.apply('collection', 'k2', collectionOf('k2', { source: 'picked', picked: [] }));
+    expect([membersIn(shop, 'k1'), membersIn(shop, 'k3')]).toEqual([['p1'], []]);
+  }
 });

@@ -1,4 +1,5 @@
 import { collectionOf, NOW, productOf, shopOf } from '../testing/shop';
+import type { Section } from './page';
 import { pageView } from './page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
 
@@ -52,4 +53,27 @@ test('a category without menu item, tile or strip has no way in; one below a lin
   });
   expect(waysTo(shop, 'category', 'c_kites')).toEqual(['Menu']);
   expect(waysTo(shop, 'category', 'c_deltas')).toEqual(['Home', 'Kites']);
+});
+
+test('pages that nobody can reach, and groups that are off or not open now, are no places', () => {
+  const shop = placed();
+  const page = (id: string, sections: Section[]) =>
+    shop.apply('page', id, { id, title: id, slug: id.slice(2), home: false, sections });
+  const places = () => whereItShows(shop, 'p_c', NOW).map(({ label }) => label);
+  const before = places();
+  page('g_hidden', [strip('s_3', 'category', 'c_line', 5)]);
+  expect(places()).toEqual(before);
+  expect(waysTo(shop, 'category', 'c_line')).toEqual([]);
+  // A page that the hidden one leads to is as hidden; one that the menu leads to is not.
+  page('g_below', [strip('s_4', 'category', 'c_line', 5)]);
+  shop.apply('menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' }, items: [] }] });
+  expect(places()).toEqual(expect.arrayContaining(['g_below › s_4', 'Line']));
+  expect(places()).not.toContain('g_hidden › s_3');
+  shop.apply('category', 'c_line', { ...shop.categories.get('c_line')!, standing: 'off' });
+  expect(places()).toEqual(before);
+  shop.apply('collection', 'k_1', {
+    ...shop.collections.get('k_1')!,
+    liveUntil: new Date((NOW - 60) * 1000).toISOString(),
+  });
+  expect(places()).toEqual([]);
 });

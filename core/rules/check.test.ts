@@ -1,5 +1,6 @@
 import { shopOf } from '../testing/shop';
 import { checkRule } from './check';
+import { readRule } from './query-language';
 import { ruleSchema, type Rule } from './rule';
 import { sentenceOf } from './sentence';
 
@@ -58,4 +59,22 @@ test('a rule reads as a sentence', () => {
   expect(sentenceOf(rule, fields, 'EUR')).toBe(
     'every product where price is below €25.00 and (stock is above 0 or tag is Indoor) and not (category is Line or something deleted)',
   );
+});
+
+test('what is too much for a rule is told before it is looked at closer', () => {
+  const groups = (count: number) => ({
+    match: 'all',
+    of: Array.from({ length: count }, () => ({ match: 'any', of: [] })),
+  });
+  expect(ruleSchema.safeParse(groups(100_000)).error?.issues[0]!.message).toMatch(/at most 200 conditions/);
+  let deep: unknown = { match: 'all', of: [] };
+  for (let i = 0; i < 5_000; i++) deep = { match: 'all', of: [deep] };
+  expect(ruleSchema.safeParse(deep).error?.issues[0]!.message).toMatch(/at most 10 deep/);
+});
+
+test('brackets in brackets, and negations of negations, end in words', () => {
+  const { fields } = shopOf([]);
+  for (const text of ['('.repeat(1_000), 'not '.repeat(5_000), `${'none of ('.repeat(2_000)}on sale`])
+    expect(readRule(text, fields)).toHaveProperty('expected');
+  expect(readRule('((((on sale))))', fields)).toHaveProperty('node');
 });

@@ -273,3 +273,138 @@ test('the list finds, narrows and counts working products, drafts too', async ()
   expect(standing).toContainEqual(expect.objectContaining({ value: 'live', count: 2 }));
   expect(drafts.body.looseEnds).toContainEqual(expect.objectContaining({ key: 'noPicture', count: 1 }));
 });
+
+test('an SVG that would be drawn for ever is stopped and refused, and other pictures do not wait for it', async () => {
+  const levels = Array.from({ length: 9 }, (_, i) => `<g id="g${i + 1}">${`<use href="#g${i}"/>`.repeat(10)}</g>`).join(
+    '',
+  );
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900"><defs><path id="g0" d="M0 0h900v900z" opacity=".1"/>${levels}</defs><use href="#g9"/></svg>`;
+  const { id } = (await addProduct(server, 'Kite')).product;
+  const form = (content: BlobPart, name: string) => {
+    const made = new FormData();
+    made.append('files', new Blob([content]), name);
+    return made;
+  };
+  const png = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#0b6a69' } })
+    .png()
+    .toBuffer();
+  let isRefused = false;
+  const bad = server.call('POST', `/api/products/${id}/pictures`, form(svg, 'bomb.svg')).then((answer) => {
+    isRefused = true;
+    return answer;
+  });
+  const good = await server.call('POST', `/api/products/${id}/pictures`, form(new Uint8Array(png), 'kite.png'));
+  expect([good.status, isRefused]).toEqual([200, false]);
+  const refused = await bad;
+  expect([refused.status, problem(refused).title]).toEqual([
+    422,
+    expect.stringMatching(/takes too long to draw|not one|damaged/),
+  ]);
+});
+
+test('a new value of an option that is counted begins with none', async () => {
+  const made = await addProduct(server, 'Kite');
+  const { id } = made.product;
+  const value = (name: string) => ({ id: null, name, swatch: null, pictureId: null });
+  const put = (values: object[], optionId: string | null) =>
+    server.call<ProductAnswer>('PUT', `/api/products/${id}/options`, {
+      seen: Number.MAX_SAFE_INTEGER,
+      options: [{ id: optionId, name: 'Size', values }],
+      confirmed: true,
+    });
+  const first = (await put([value('S')], null)).body.product;
+  await server.call('PATCH', `/api/products/${id}/variants`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    changes: first.variants.map((variant) => ({ id: variant.id, fields: { stock: 4 } })),
+  });
+  const after = (await put([...first.options[0]!.values, value('L')], first.options[0]!.id)).body.product;
+  expect(after.variants.map(({ stock }) => stock)).toEqual([4, 0]);
+});
+
+test('two values whose names differ in a sign or a mark only can both be filtered and bought', async () => {
+  const made = await addProduct(server, 'Bent kite');
+  await server.call('PUT', `/api/products/${made.product.id}/options`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    options: [
+      {
+        id: null,
+        name: 'Bend',
+        values: ['+10', '−10', 'Rosé', 'Rose', '红', '蓝'].map((name) => ({
+          id: null,
+          name,
+          swatch: null,
+          pictureId: null,
+        })),
+      },
+    ],
+    confirmed: true,
+  });
+  await server.call('POST', '/api/editions', {});
+  const listing = (await (await server.raw('/shop-api/listing')).json()) as {
+    facets: { key: string; values: { value: string; label: string }[] }[];
+  };
+  const { values } = listing.facets.find(({ key }) => key === 'bend')!;
+  expect(values.map(({ label }) => label).sort()).toEqual(['+10', '−10', 'Rosé', 'Rose', '红', '蓝'].sort());
+  const met = new Set<string>();
+  for (const { value } of values) {
+    const only = (await (await server.raw(`/shop-api/listing?f.bend=${encodeURIComponent(value)}`)).json()) as {
+      items: { variantId: string }[];
+    };
+    expect(only.items).toHaveLength(1);
+    met.add(only.items[0]!.variantId);
+  }
+  expect(met.size).toBe(6);
+});
+
+test('the review warns of what would be given away, and of a download without a file', async () => {
+  await addProduct(server, 'Free kite', 0);
+  const plan = await server.call<ProductAnswer>('POST', '/api/products', {
+    title: 'Plan',
+    price: 400,
+    kind: 'digital',
+  });
+  await server.call('PATCH', `/api/products/${plan.body.product.id}`, {
+    seen: plan.body.revision,
+    fields: { standing: 'live' },
+  });
+  await server.call('PATCH', '/api/settings', { taxRate: 1900, taxIncluded: false });
+  const review = (
+    await server.call<{ worries: string[]; changes: { kind: string; fields: object[] }[] }>('GET', '/api/review')
+  ).body;
+  expect(review.worries).toEqual(
+    expect.arrayContaining([
+      'Free kite would be given away: a price of it is 0.00.',
+      'Plan is a download, but has no file for buyers.',
+    ]),
+  );
+});
+
+test('the review tells settings, kind, tax and order in words', async () => {
+  const made = await addProduct(server, 'Kite');
+  const { id } = made.product;
+  await server.call('POST', '/api/editions', {});
+  await server.call('PATCH', '/api/settings', { taxRate: 1900, synonyms: [['spar', 'rod']] });
+  await server.call('PATCH', `/api/products/${id}`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    fields: { kind: 'service', taxClass: 'reduced', featured: true },
+    confirmed: true,
+  });
+  const { changes } = (
+    await server.call<{ changes: { kind: string; fields: { label: string; before: string; after: string }[] }[] }>(
+      'GET',
+      '/api/review',
+    )
+  ).body;
+  const of = (kind: string) =>
+    Object.fromEntries(
+      changes
+        .find((change) => change.kind === kind)!
+        .fields.map(({ label, before, after }) => [label, [before, after]]),
+    );
+  expect(of('settings')).toEqual({ Tax: ['21 %', '19 %'], 'Words that mean the same': ['', 'spar, rod'] });
+  expect(of('product')).toMatchObject({
+    Kind: ['physical product', 'service'],
+    Tax: ['standard', 'reduced'],
+    Featured: ['', 'yes'],
+  });
+});

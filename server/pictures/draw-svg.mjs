@@ -1,3 +1,4 @@
+import { Buffer } from 'node:buffer';
 import sharp from 'sharp';
 
 /** Draws the SVG that comes in as a PNG that goes out: in a process of its own, which can be stopped. */
