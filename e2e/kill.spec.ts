@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { plainPicture } from './pictures';
 import { killHard, startShop } from './server';
 
-const ROUNDS = 4;
+/** More of them: `KILL_ROUNDS=65 npx playwright test kill`. */
+const ROUNDS = Number(process.env.KILL_ROUNDS ?? 4);
 
 test('kill -9 during a burst of saves, uploads and editions leaves a database that opens and is whole', async () => {
   let shop = await startShop();

@@ -38,8 +38,9 @@ export function useEnter() {
     signOut: useMutation({
       mutationFn: () => call(routes.desk.signOut),
       onSuccess: () => {
-        setToken(null);
-        client.clear();
+        take({ user: null, token: null, needsSetup: false, needsCode: false });
+        // Nothing that one person saw is to be there for the next.
+        client.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
       },
     }),
   };
