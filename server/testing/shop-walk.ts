@@ -5,6 +5,7 @@ import { once } from 'node:events';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { addressPath, type GroupKind } from '../../core/placement/open-groups';
+import { seeded } from '../../core/testing/seeded';
 import { EMPTY_RULE, type Rule, type RuleNode } from '../../core/rules/rule';
 import type { ResolvedShop } from '../../core/placement/resolved-shop';
 import { makeApp } from '../app';
@@ -30,17 +31,6 @@ import { ProblemError } from '../problem';
 
 const ALL = Number.MAX_SAFE_INTEGER;
 const DAY = 86_400_000;
-
-/** Numbers in [0, 1) that follow from a seed. */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 /** What a step may do to public answers: nothing, or something that is live by nature, or that put something live. */
 type Effect = 'none' | 'public';
@@ -68,6 +58,21 @@ export function differences(a: PublicAnswers, b: PublicAnswers): { address: stri
   });
 }
 
+function* addressesOf(shop: ResolvedShop): Generator<string> {
+  for (const { slug } of shop.products.values()) yield `/p/${slug}`;
+  for (const { slug } of shop.pages.values()) yield `/page/${slug}`;
+  const groups = { category: shop.categories, collection: shop.collections, brand: shop.brands, tag: shop.tags };
+  for (const kind of addressedGroups)
+    for (const { slug } of groups[kind].values()) yield `/${addressPath[kind]}/${slug}`;
+}
+
+/** Addresses of before are looked at in parts, each for some steps. */
+const PARTS = 8;
+const STEPS_A_PART = 16;
+
+/** So many of each sort there are at most, so that a long walk stays a small shop. */
+const MOST = { products: 24, categories: 12, collections: 12, named: 10, pages: 6, sheets: 4 };
+
 function stop(server: Server): void {
   server.closeAllConnections();
   server.close();
@@ -92,6 +97,7 @@ export class ShopWalk {
   readonly #random: () => number;
   /** addresses that something had at any time */
   readonly #addresses = new Set<string>();
+  #taken = 0;
   readonly trace: string[] = [];
 
   private constructor(seed: number) {
@@ -150,6 +156,7 @@ export class ShopWalk {
     const steps = this.#steps();
     let at = this.#random() * steps.reduce((sum, { weight }) => sum + weight, 0);
     const step = steps.find(({ weight }) => (at -= weight) < 0) ?? steps.at(-1)!;
+    this.#taken++;
     this.trace.push(step.name);
     let { effect } = step;
     try {
@@ -209,7 +216,7 @@ export class ShopWalk {
       '/healthz',
       ...queries,
       ...[...filters, ...sorts].map((query) => `/shop-api/listing?${query}`),
-      ...[...this.#addresses].flatMap((address) => {
+      ...this.#lookedAt().flatMap((address) => {
         const [, kind, slug] = address.split('/');
         const group = addressedGroups.find((each) => addressPath[each] === kind);
         return group
@@ -232,12 +239,15 @@ export class ShopWalk {
     return answers;
   }
 
+  /** The addresses of now, and of those that something had before a part: another part after some steps. */
+  #lookedAt(): string[] {
+    const now = new Set([...addressesOf(this.catalog.working.shop), ...addressesOf(this.catalog.live.shop)]);
+    const part = Math.floor(this.#taken / STEPS_A_PART) % PARTS;
+    return [...now, ...[...this.#addresses].filter((address, i) => !now.has(address) && i % PARTS === part)];
+  }
+
   #noteAddresses(shop: ResolvedShop): void {
-    for (const { slug } of shop.products.values()) this.#addresses.add(`/p/${slug}`);
-    for (const { slug } of shop.pages.values()) this.#addresses.add(`/page/${slug}`);
-    const groups = { category: shop.categories, collection: shop.collections, brand: shop.brands, tag: shop.tags };
-    for (const kind of addressedGroups)
-      for (const { slug } of groups[kind].values()) this.#addresses.add(`/${addressPath[kind]}/${slug}`);
+    for (const address of addressesOf(shop)) this.#addresses.add(address);
   }
 
   #chance(share: number): boolean {
@@ -430,7 +440,12 @@ export class ShopWalk {
     const write = (name: string, run: Step['run'], weight = 2): Step => ({ name, effect: 'none', weight, run });
     const open = (name: string, weight: number, run: Step['run']): Step => ({ name, effect: 'public', weight, run });
     return [
-      write('add a product', () => this.#addProduct(), 3),
+      write(
+        'add a product',
+        () =>
+          shop.products.size < MOST.products ? this.#addProduct() : removeProduct(catalog, user, this.#anyProduct()),
+        3,
+      ),
       write('retitle', () => this.#change(this.#anyProduct(), { title: `${this.#pick(titles)} ${this.#below(5)}` })),
       write('readdress', () => this.#change(this.#anyProduct(), { slug: this.#slug() })),
       write('standing', () =>
@@ -459,6 +474,7 @@ export class ShopWalk {
       write('options', () => this.#setOptions(this.#anyProduct()), 3),
       write('delete a product', () => removeProduct(catalog, user, this.#anyProduct())),
       write('bundle', () => {
+        if (shop.products.size >= MOST.products) return removeProduct(catalog, user, this.#anyProduct());
         const id = createProduct(catalog, user, { title: 'Set', kind: 'bundle', price: 1_000 });
         const slot = (from: object) => ({ id: newId('slot'), label: 'Part', from, min: 1, max: 1, usual: null });
         const slots = [
@@ -474,6 +490,7 @@ export class ShopWalk {
       write(
         'add a category',
         () => {
+          if (shop.categories.size >= MOST.categories) return;
           const parentId = this.#some(shop.categories.keys(), 1)[0] ?? null;
           const { id } = createCategory(catalog, user, { name: `Branch ${this.#below(100)}`, parentId });
           if (this.#chance(0.6)) addToCategory(catalog, user, id, this.#some(shop.products.keys(), 3));
@@ -505,7 +522,10 @@ export class ShopWalk {
           products: this.#pick(['toParent', 'leave'] as const),
         }),
       ),
-      write('a brand or tag', () => void namedOrNew(catalog, user, named(), `Name ${this.#below(20)}`)),
+      write('a brand or tag', () => {
+        const kind = named();
+        if (groupsOf(kind).size < MOST.named) namedOrNew(catalog, user, kind, `Name ${this.#below(20)}`);
+      }),
       write(
         'rename a brand or tag',
         () => {
@@ -526,7 +546,7 @@ export class ShopWalk {
         const kind = named();
         removeNamed(catalog, user, kind, this.#pick(groupsOf(kind).keys()));
       }),
-      write('add a collection', () => this.#addCollection(), 3),
+      write('add a collection', () => void (shop.collections.size < MOST.collections && this.#addCollection()), 3),
       write(
         'a rule',
         () => {
@@ -548,7 +568,9 @@ export class ShopWalk {
         fillCollection(catalog, user, this.#pick(shop.collections.keys()), this.#pick(['picked', 'rule'] as const)),
       ),
       write('delete a collection', () => removeCollection(catalog, user, this.#pick(shop.collections.keys()))),
-      write('add a page', () => void createPage(catalog, user, `Page ${this.#below(20)}`)),
+      write('add a page', () => {
+        if (shop.pages.size < MOST.pages) createPage(catalog, user, `Page ${this.#below(20)}`);
+      }),
       write(
         'a page',
         () => {
@@ -584,7 +606,8 @@ export class ShopWalk {
           }),
       ),
       write('a spec sheet', () => {
-        if (this.#chance(0.4)) return void createSpecSheet(catalog, user, `Sheet ${this.#below(20)}`);
+        if (this.#chance(0.4) && shop.specSheets.size < MOST.sheets)
+          return void createSpecSheet(catalog, user, `Sheet ${this.#below(20)}`);
         const sheet = this.#pick(shop.specSheets.values());
         const choices = ['nylon', 'paper'].map((name) => ({ id: newId('optionValue'), name }));
         const attribute = {
