@@ -45,9 +45,10 @@ export class CategoryTree {
   branch(id: string): Category[] {
     const root = this.#byId.get(id);
     if (!root) return [];
-    const found = [root];
-    for (let i = 0; i < found.length; i++) found.push(...this.children(found[i]!.id));
-    return found;
+    // Categories that stand below each other in a circle cannot be made, but could be stored.
+    const found = new Set([root]);
+    for (const category of found) for (const child of this.children(category.id)) found.add(child);
+    return [...found];
   }
 
   /** All categories, parents before children, siblings in order, with their level (1 = top). */

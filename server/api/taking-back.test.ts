@@ -77,6 +77,20 @@ describe('a change that cannot be taken back is refused in words that say what s
     expect(refused.body.title).toMatch(/^This cannot be done again. The tag “Windy” was deleted since/);
   });
 
+  test('a category that would stand below itself', async () => {
+    const make = async (name: string, parentId: string | null = null) =>
+      (await call<{ id: string }>('POST', '/api/categories', { name, parentId })).body.id;
+    const outer = await make('Kites');
+    const inner = await make('Deltas', outer);
+    await call('PATCH', `/api/categories/${inner}`, { parentId: null });
+    const change = (await latest()).id;
+    await call('PATCH', `/api/categories/${outer}`, { parentId: inner });
+    const refused = await takeBack(change);
+    expect(refused.status).toBe(409);
+    expect(refused.body.title).toMatch(/would stand below itself/);
+    expect((await call('GET', '/api/groups')).status).toBe(200);
+  });
+
   test('a category in which another stands now', async () => {
     const parent = (await call<{ id: string }>('POST', '/api/categories', { name: 'Kites' })).body.id;
     const change = (await latest()).id;

@@ -2,10 +2,12 @@ import Database from 'better-sqlite3';
 import { chmodSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { carryDocuments, carryJournal, completeEditions } from './carry-over';
+import { carryDocuments, carryJournal } from './carry-over';
+import { completeEditions } from './complete-editions';
+import type { Db } from './db';
 import { installJournal } from './journal-triggers';
 
-export type Db = Database.Database;
+export type { Db } from './db';
 
 /** The database was written by a newer Dispona than this one. */
 export class NewerDatabaseError extends Error {}

@@ -2,7 +2,7 @@ import type { Db } from './connection';
 import { statement } from './statements';
 import { isSameRow } from './json-cells';
 import { columnsOf, journaledTables, rowJson, type TableColumns } from './journal-triggers';
-import { isBroken, missingLinks, takenBy } from './what-stands-in-the-way';
+import { circleOf, isBroken, missingLinks, takenBy } from './what-stands-in-the-way';
 
 export interface Actor {
   userId: string | null;
@@ -311,6 +311,8 @@ export class Journal {
         if (isWatched && i % WATCHED_EVERY === 0) watch?.(i, steps.length);
         this.#take(step, kind);
       });
+      const circle = circleOf(this.db, steps);
+      if (circle) throw new CannotUndoError(`${cannot[kind]}. ${circle}`);
       this.db.prepare(`UPDATE change SET undone = ? WHERE id = ?`).run(kind === 'undo' ? 1 : 0, targetId);
       return this.history(1)[0]!;
     };

@@ -1,6 +1,6 @@
 import type { AddressedKind, Redirect, ShopDocument } from '../../core/editions/document';
 import { addressedKinds } from '../../core/editions/document';
-import type { Db } from './connection';
+import type { Db } from './db';
 
 /** All redirects of the working copy. */
 export const readRedirects = (db: Db): Redirect[] =>

@@ -70,6 +70,23 @@ export function missingLinks(db: Db, steps: readonly { tableName: string; to: st
   return [...found].slice(0, MOST_NAMED).map(sentence);
 }
 
+/** In words, that a category would stand below itself; undefined when none of these rows makes it so. */
+export function circleOf(db: Db, steps: readonly { tableName: string; key: unknown[] }[]): string | undefined {
+  const parentOf = db.prepare(`SELECT parent_id FROM category WHERE id = ?`).pluck();
+  for (const { tableName, key } of steps) {
+    if (tableName !== 'category') continue;
+    const met = new Set<unknown>();
+    for (let id = key[0]; id; id = parentOf.get(id)) {
+      if (met.has(id)) {
+        const row = db.prepare(`SELECT * FROM category WHERE id = ?`).get(id) as Cells;
+        return sentence(`${named('category', row)} would stand below itself. Move it first.`);
+      }
+      met.add(id);
+    }
+  }
+  return undefined;
+}
+
 /** What a row points at: the tables and ids that must exist. */
 function linksOf(db: Db, table: string, row: Cells): { parent: string; column: string; id: unknown }[] {
   const links = db.pragma(`foreign_key_list(${table})`) as { table: string; from: string; to: string | null }[];
