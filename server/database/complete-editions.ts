@@ -93,6 +93,16 @@ function inCells(json: string | null, renamed: (text: string) => string): string
   return JSON.stringify(cells);
 }
 
+/** Cells that span hundreds of others are refused now; those that were stored froze whoever drew them. */
+const withNarrowCells = (html: string) => html.replace(/ (?:col|row)span="\d{3,}"/g, '');
+
+function narrowCells(db: Db): void {
+  const put = db.prepare(`UPDATE product SET description = ? WHERE id = ?`);
+  const rows = db.prepare(`SELECT id, description FROM product WHERE description LIKE '%span="___%'`).all();
+  for (const { id, description } of rows as { id: string; description: string }[])
+    put.run(withNarrowCells(description), id);
+}
+
 /**
  * Editions of before did not hold what goods cost and who delivers them, nor redirects: the live shop took them from the
  * working copy. So that nothing changes for shoppers, they are put into the editions as they are now. Rules get the keys
@@ -103,6 +113,7 @@ export function completeEditions(db: Db): void {
     db.prepare(`SELECT id, cost FROM variant WHERE cost IS NOT NULL`).raw().all() as [string, number][],
   );
   const suppliers = new Map(db.prepare(`SELECT id, supplier FROM product`).raw().all() as [string, string][]);
+  narrowCells(db);
   const keys = newKeys(db);
   renameKeysInRules(db, keys);
   carryDocuments(db, (document) => {
@@ -131,5 +142,6 @@ export function completeEditions(db: Db): void {
 const withCosts = (product: ProductDocument, { supplier, costs }: KnownCosts): ProductDocument => ({
   ...product,
   supplier,
+  description: withNarrowCells(product.description),
   variants: product.variants.map((variant) => ({ ...variant, cost: costs.get(variant.id) ?? null })),
 });
