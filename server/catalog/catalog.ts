@@ -20,7 +20,8 @@ import { IndexKeeper } from './index-keeper';
 import { LiveShop } from './live';
 import { serialise } from '../database/stored-form';
 import type { ReadyProducts } from './ready-products';
-import { splitRef, WorkingCatalog, type StockMap } from './working';
+import { StockLevels } from './stock-levels';
+import { splitRef, WorkingCatalog } from './working';
 
 export interface CatalogEvent {
   type: 'changed' | 'edition';
@@ -62,7 +63,7 @@ export class Catalog {
     this.journal = new Journal(this.db);
     this.#keeper = new IndexKeeper(this.db, folder, keptFrom);
     const products = this.#keeper.products();
-    const stock: StockMap = readAllStock(this.db);
+    const stock = new StockLevels(readAllStock(this.db));
     this.live = new LiveShop(this.db, stock, (productId) => this.working.salesOf(productId), this.now);
     this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
     this.events.setMaxListeners(0);

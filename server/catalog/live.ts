@@ -10,7 +10,8 @@ import {
   type DocumentKey,
   type DocumentRef,
 } from '../database/editions';
-import { refOf, splitRef, type StockMap } from './working';
+import type { StockLevels } from './stock-levels';
+import { refOf, splitRef } from './working';
 
 /** What shoppers see: the latest edition, resolved with live stock. */
 export class LiveShop {
@@ -20,11 +21,11 @@ export class LiveShop {
 
   constructor(
     readonly db: Db,
-    stock: StockMap,
+    stock: StockLevels,
     sales: (productId: string) => readonly DaySales[],
     now: number,
   ) {
-    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId) ?? null, sales, now });
+    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId), sales, now });
     this.edition = latestEdition(db);
     this.#note(readLatestRefs(db), []);
   }

@@ -11,12 +11,11 @@ import { STANDING, type DaySales } from '../../core/placement/facts';
 import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/placement/resolved-shop';
 import type { Db } from '../database/connection';
 import { serialise } from '../database/stored-form';
+import type { StockLevels } from './stock-levels';
 import { readyProduct, type ReadyProduct, type ReadyProducts } from './ready-products';
 import { readDocuments } from '../database/documents';
 import { readStock, type StockRow } from '../database/products';
 import { readSales } from '../database/sales';
-
-export type StockMap = Map<string, number | null>;
 
 /** Key of a document across kinds. */
 export const refOf = (kind: DocumentKind, key: string) => `${kind}:${key}`;
@@ -33,9 +32,6 @@ const CHANGED = 'changed';
 const READY_AT_ONCE = 200;
 
 const NO_SALES: readonly DaySales[] = [];
-
-const stockOf = (product: Product | undefined): StockRow[] =>
-  (product?.variants ?? []).map(({ id, stock }) => ({ variantId: id, productId: product!.id, count: stock }));
 
 function* firstOf<T>(items: Iterable<T>, count: number): Generator<T> {
   for (const item of items) {
@@ -60,13 +56,13 @@ export class WorkingCatalog {
 
   constructor(
     readonly db: Db,
-    readonly stock: StockMap,
+    readonly stock: StockLevels,
     readonly liveHash: (ref: string) => string | undefined,
     now: number,
   ) {
     this.#sales = readSales(db);
     this.shop = new ResolvedShop({
-      stock: (variantId) => stock.get(variantId) ?? null,
+      stock: (variantId) => stock.get(variantId),
       marks: (product) => this.#marks(product),
       sales: (productId) => this.salesOf(productId),
       now,
@@ -157,14 +153,8 @@ export class WorkingCatalog {
       else touched.set(kind, [key]);
     }
     const productIds = touched.get('product') ?? [];
-    const restocked = new Set<string>();
-    const stock = ready ? productIds.flatMap((id) => stockOf(ready.get(id)?.product)) : [];
+    const restocked = this.#restock(productIds);
     const unread = ready ? productIds.filter((id) => !ready.has(id)) : productIds;
-    if (unread.length > 0) stock.push(...readStock(this.db, unread));
-    for (const { variantId, productId, count } of stock) {
-      if (this.stock.get(variantId) !== count) restocked.add(productId);
-      this.stock.set(variantId, count);
-    }
     const updates: DocumentUpdate[] = [];
     for (const kind of documentKinds) {
       const keys = touched.get(kind);
@@ -186,7 +176,15 @@ export class WorkingCatalog {
       }
     }
     this.shop.applyAll(updates);
-    return [...restocked];
+    return restocked;
+  }
+
+  /** Reads the stock of products again; answers those of which it is other than it was. */
+  #restock(productIds: readonly string[]): string[] {
+    if (productIds.length === 0) return [];
+    const rows = new Map<string, StockRow[]>(productIds.map((id) => [id, []]));
+    for (const row of readStock(this.db, productIds)) rows.get(row.productId)!.push(row);
+    return productIds.filter((id) => this.stock.replace(id, rows.get(id)!));
   }
 
   /** Works out beforehand what taking up these products will need, a little at a time. */

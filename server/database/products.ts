@@ -231,9 +231,10 @@ export function readStock(db: Db, productIds: readonly string[]): StockRow[] {
   return statement(db, sql).all(JSON.stringify(productIds)) as StockRow[];
 }
 
-/** Pieces left of all variants, by their ids. */
-export function readAllStock(db: Db): Map<string, number | null> {
-  return new Map(db.prepare('SELECT variant_id, count FROM stock').raw().all() as [string, number | null][]);
+/** Pieces left of all variants. */
+export function readAllStock(db: Db): Iterable<StockRow> {
+  const rows = db.prepare('SELECT variant_id AS variantId, product_id AS productId, count FROM stock').iterate();
+  return rows as Iterable<StockRow>;
 }
 
 export interface DuplicateRow {

@@ -417,7 +417,7 @@ export class ShopWalk {
     const { changeId } = reverse();
     const rows = changeId === undefined ? [] : this.catalog.journal.rowsOf(changeId);
     const isRestocked = rows.some(
-      ({ tableName, before, after }) => tableName === 'stock' && (before?.count ?? null) !== (after?.count ?? null),
+      ({ tableName, before, after }) => tableName === 'stock' && (before?.count !== after?.count || !before || !after),
     );
     return isRestocked ? 'public' : 'none';
   }
