@@ -4,6 +4,9 @@ import { route } from './route';
 import { goodsRowSchema } from './goods';
 import { changeRowSchema } from './history';
 
+/** the change that the caller means, as the status named it */
+const expected = z.object({ of: z.coerce.number().int().optional() });
+
 const email = z.email('Type an e-mail address, like kim@example.com.');
 const password = z.string().min(12, 'A password needs at least 12 characters.').max(200, 'At most 200 characters.');
 
@@ -74,14 +77,16 @@ export const deskRoutes = {
     method: 'POST',
     path: '/api/undo',
     waits: false,
-    summary: 'Take back your latest change',
+    summary: 'Take back your latest change; refused when that is not the one that `of` names',
+    query: expected,
     answer: changeRowSchema,
   }),
   redo: route({
     method: 'POST',
     path: '/api/redo',
     waits: false,
-    summary: 'Do again what you undid last',
+    summary: 'Do again what you undid last; refused when that is not the change that `of` names',
+    query: expected,
     answer: changeRowSchema,
   }),
   find: route({
@@ -104,8 +109,13 @@ export const deskRoutes = {
   status: route({
     method: 'GET',
     path: '/api/status',
-    summary: 'How many documents differ from the live edition',
-    answer: z.object({ changes: z.number().int(), edition: z.number().int() }),
+    summary: 'How many documents differ from the live edition, and what you can undo and do again',
+    answer: z.object({
+      changes: z.number().int(),
+      edition: z.number().int(),
+      undo: changeRowSchema.pick({ id: true, label: true }).nullable(),
+      redo: changeRowSchema.pick({ id: true, label: true }).nullable(),
+    }),
   }),
   review: route({
     method: 'GET',

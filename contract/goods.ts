@@ -37,6 +37,7 @@ import { ruleFieldSchema } from './rule-field';
 import { changeWithDetailsSchema } from './history';
 import { MAX_OPTIONS, MAX_VARIANTS } from '../core/catalog/variants';
 import { route } from './route';
+import { wasOf } from './was';
 
 /** Where a product is in its life, as its swing tag says. */
 export const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'waiting', 'ended', 'off']);
@@ -317,10 +318,12 @@ export const goodsRoutes = {
   update: route({
     method: 'PATCH',
     path: '/api/products/:id',
-    summary: 'Change fields of a product; refused when one of them was changed by somebody else since `seen`',
+    summary:
+      'Change fields of a product; refused when somebody else changed one of them: from what `was` says, or since `seen` where it says nothing',
     body: z.object({
       seen,
       fields: productFieldsSchema,
+      was: wasOf(productFieldsSchema.shape),
       /** another kind is meant, though it loses something */
       confirmed: z.boolean().default(false),
     }),
@@ -370,7 +373,7 @@ export const goodsRoutes = {
     body: z.object({
       seen,
       changes: z
-        .array(z.object({ id: idSchema, fields: variantFieldsSchema }))
+        .array(z.object({ id: idSchema, fields: variantFieldsSchema, was: wasOf(variantFieldsSchema.shape) }))
         .min(1)
         .max(500),
     }),

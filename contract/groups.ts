@@ -11,7 +11,7 @@ import { idSchema, slugSchema } from '../core/catalog/identity';
 import { EMPTY_RULE, ruleSchema } from '../core/rules/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
-import { was } from './was';
+import { wasOf } from './was';
 
 const done = z.object({ ok: z.literal(true) });
 const ids = z.array(idSchema).min(1).max(5_000);
@@ -77,6 +77,24 @@ const size = z
   .max(100_000, 'At most 100,000.')
   .nullable();
 
+const categoryFields = pageFields
+  .extend(categorySchema.pick({ standing: true, specSheetId: true, pins: true, order: true, parentId: true }).shape)
+  .extend({ place: z.number().int().min(0) });
+const collectionFields = pageFields
+  .extend(
+    collectionSchema.pick({
+      picked: true,
+      rule: true,
+      order: true,
+      pins: true,
+      leftOut: true,
+      standing: true,
+      liveFrom: true,
+      liveUntil: true,
+    }).shape,
+  )
+  .extend({ fewest: size, most: size });
+
 export const groupRoutes = {
   overview: route({
     method: 'GET',
@@ -118,9 +136,8 @@ export const groupRoutes = {
     method: 'PATCH',
     path: '/api/categories/:id',
     summary: 'Change or move a category; `place` is its index among its new siblings',
-    body: pageFields
-      .extend(categorySchema.pick({ standing: true, specSheetId: true, pins: true, order: true, parentId: true }).shape)
-      .extend({ place: z.number().int().min(0), was })
+    body: categoryFields
+      .extend({ was: wasOf(categoryFields.shape) })
       .partial()
       .strict(),
     answer: categorySchema,
@@ -163,20 +180,8 @@ export const groupRoutes = {
     method: 'PATCH',
     path: '/api/collections/:id',
     summary: 'Change a collection; lists of products are whole, in order. A rule with problems is refused',
-    body: pageFields
-      .extend(
-        collectionSchema.pick({
-          picked: true,
-          rule: true,
-          order: true,
-          pins: true,
-          leftOut: true,
-          standing: true,
-          liveFrom: true,
-          liveUntil: true,
-        }).shape,
-      )
-      .extend({ fewest: size, most: size, was })
+    body: collectionFields
+      .extend({ was: wasOf(collectionFields.shape) })
       .partial()
       .strict(),
     answer: shelfSchema,
@@ -261,7 +266,10 @@ export const groupRoutes = {
     method: 'PATCH',
     path: '/api/named/:kind/:id',
     summary: 'Change a brand or a tag (kind: brand, tag)',
-    body: pageFields.extend({ listed: z.boolean(), was }).partial().strict(),
+    body: pageFields
+      .extend({ listed: z.boolean(), was: wasOf(pageFields.shape) })
+      .partial()
+      .strict(),
     answer: brandSchema,
   }),
   mergeNamed: route({

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { optionListSchema } from '../core/catalog/option-list';
 import { attributeSchema, specSheetSchema } from '../core/catalog/spec';
 import { route } from './route';
-import { was } from './was';
+import { wasOf } from './was';
 
 const done = z.object({ ok: z.literal(true) });
 
@@ -27,7 +27,7 @@ export const optionListRoutes = {
     body: optionListSchema.omit({ id: true }).extend({
       /** names that changed, as they were and as they are now */
       renamed: z.array(z.object({ from: z.string(), to: z.string() })).default([]),
-      was,
+      was: wasOf(optionListSchema.shape),
     }),
     answer: z.object({ changed: z.number().int() }),
   }),
@@ -62,7 +62,7 @@ export const specSheetRoutes = {
     method: 'PUT',
     path: '/api/spec-sheets/:id',
     summary: 'Change the name and the attributes of a spec sheet',
-    body: sheetBody.extend({ was }),
+    body: sheetBody.extend({ was: wasOf(sheetBody.shape) }),
     answer: done,
   }),
   remove: route({

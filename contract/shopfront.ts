@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/catalog/identity';
 import { menuSchema, pageSchema, sectionBodySchema, settingsSchema, targetSchema } from '../core/placement/page';
 import { route } from './route';
-import { was } from './was';
+import { wasOf } from './was';
 
 const pageTitle = z.string().trim().min(1, 'A page needs a title.').max(120, 'At most 120 characters.');
 const newOrOld = idSchema.nullable();
@@ -15,6 +15,22 @@ export const sectionNoteSchema = z.object({
   available: z.number().int(),
   warnings: z.array(z.string()),
 });
+
+const pageFields = {
+  title: pageTitle,
+  slug: slugSchema,
+  sections: z
+    .array(z.intersection(sectionBodySchema, z.object({ id: newOrOld })))
+    .max(60, 'A page can have at most 60 sections.'),
+};
+const menuItem = z.object({
+  id: newOrOld,
+  label: z.string().trim().max(60, 'At most 60 characters.'),
+  target: targetSchema,
+});
+const menuItems = z
+  .array(menuItem.extend({ items: z.array(menuItem).max(40) }))
+  .max(20, 'A menu can have at most 20 items.');
 
 export const shopfrontRoutes = {
   pages: route({
@@ -34,16 +50,7 @@ export const shopfrontRoutes = {
     method: 'PATCH',
     path: '/api/pages/:id',
     summary: 'Change a page; `sections` is the whole list in order, a section with id null is new',
-    body: z
-      .strictObject({
-        title: pageTitle,
-        slug: slugSchema,
-        sections: z
-          .array(z.intersection(sectionBodySchema, z.object({ id: newOrOld })))
-          .max(60, 'A page can have at most 60 sections.'),
-        was,
-      })
-      .partial(),
+    body: z.strictObject({ ...pageFields, was: wasOf(pageFields) }).partial(),
     answer: pageSchema,
   }),
   deletePage: route({
@@ -57,27 +64,7 @@ export const shopfrontRoutes = {
     method: 'PUT',
     path: '/api/menu',
     summary: 'Set the whole header menu; an item with id null is new',
-    body: z.object({
-      items: z
-        .array(
-          z.object({
-            id: newOrOld,
-            label: z.string().trim().max(60, 'At most 60 characters.'),
-            target: targetSchema,
-            items: z
-              .array(
-                z.object({
-                  id: newOrOld,
-                  label: z.string().trim().max(60, 'At most 60 characters.'),
-                  target: targetSchema,
-                }),
-              )
-              .max(40),
-          }),
-        )
-        .max(20, 'A menu can have at most 20 items.'),
-      was,
-    }),
+    body: z.object({ items: menuItems, was: wasOf({ items: menuItems }) }),
     answer: menuSchema,
   }),
   settings: route({ method: 'GET', path: '/api/settings', summary: 'Settings of the shop', answer: settingsSchema }),
@@ -85,7 +72,7 @@ export const shopfrontRoutes = {
     method: 'PATCH',
     path: '/api/settings',
     summary: 'Change settings of the shop',
-    body: settingsSchema.partial().extend({ was }),
+    body: settingsSchema.partial().extend({ was: wasOf(settingsSchema.shape) }),
     answer: settingsSchema,
   }),
 };

@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Typed } from '../contract/shop-window';
 import { BaseContext } from './base';
 import type { ShopData } from './data';
 import { fetchShopData } from './fetch-data';
@@ -8,6 +9,9 @@ import { Sections } from './home/sections';
 import { ListingPage } from './listing/listing-page';
 import { ProductPage } from './product/product-page';
 import { connectShopWindow } from './shop-window';
+import { withTyped } from './typed';
+
+const SETTLE_MS = 150;
 
 function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
   const { page, url } = data;
@@ -47,12 +51,22 @@ function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
 
 /** The whole storefront page. Drawn on the server, then taken over by the browser with the same data. */
 export function ShopApp({ initial }: { initial: ShopData }) {
-  const [data, setData] = useState(initial);
+  const [saved, setSaved] = useState(initial);
+  const [typed, setTyped] = useState<readonly Typed[]>([]);
+  /** what the desk says is being typed now; what is drawn of it ends only with fresh data */
+  const latest = useRef(typed);
+  const data = useMemo(() => withTyped(saved, typed), [saved, typed]);
 
+  const asked = useRef(0);
   const show = useCallback(
     async (url: string) => {
+      asked.current += 1;
+      const mine = asked.current;
       const next = await fetchShopData(initial.base + url);
-      setData(next);
+      // Answers may come in another order than they were asked for.
+      if (mine !== asked.current) return;
+      setSaved(next);
+      setTyped(latest.current);
     },
     [initial.base],
   );
@@ -68,8 +82,17 @@ export function ShopApp({ initial }: { initial: ShopData }) {
     const here = () => window.location.pathname.slice(initial.base.length) + window.location.search;
     const back = () => void show(here()).catch(() => window.location.reload());
     window.addEventListener('popstate', back);
-    const disconnect = initial.base ? connectShopWindow(back) : undefined;
+    let settling: ReturnType<typeof setTimeout> | undefined;
+    const type = (now: readonly Typed[]) => {
+      latest.current = now;
+      clearTimeout(settling);
+      if (now.length > 0) setTyped(now);
+      // Saved or given up: what is typed stays drawn until it is known what is saved now.
+      else settling = setTimeout(back, SETTLE_MS);
+    };
+    const disconnect = initial.base ? connectShopWindow({ redraw: back, type }) : undefined;
     return () => {
+      clearTimeout(settling);
       window.removeEventListener('popstate', back);
       disconnect?.();
     };

@@ -100,10 +100,23 @@ function mergeObjects(
   return { value, clashes };
 }
 
+/** Objects that are sets of values of their own, such as specs by attribute: merged value by value. */
+export function mergeRecords(
+  base: Record<string, unknown>,
+  theirs: Record<string, unknown>,
+  ours: Record<string, unknown>,
+): Merged<Record<string, unknown>> {
+  const all = Object.fromEntries(Object.keys({ ...base, ...theirs, ...ours }).map((key) => [key, undefined]));
+  const merged = mergeObjects({ ...all, ...base }, { ...all, ...theirs }, { ...all, ...ours });
+  const value = Object.fromEntries(Object.entries(merged.value).filter(([, each]) => each !== undefined));
+  return { ...merged, value };
+}
+
 /** Things with an id are merged field by field; other objects, such as a rule, are one value. */
 const isThing = (value: unknown): value is Record<string, unknown> => isObject(value) && keyOf(value) !== undefined;
 
-function mergeValues(base: unknown, theirs: unknown, ours: unknown): Merged<unknown> {
+/** One value that two people may have changed; what cannot both stand is a clash, at `path` inside the value. */
+export function mergeValues(base: unknown, theirs: unknown, ours: unknown): Merged<unknown> {
   if (isSame(theirs, base) || isSame(theirs, ours)) return { value: ours, clashes: [] };
   if (isSame(ours, base)) return { value: theirs, clashes: [] };
   if (isKeyed(base) && isKeyed(theirs) && isKeyed(ours)) return mergeLists(base, theirs, ours);

@@ -13,6 +13,9 @@ export interface Action {
 interface Props {
   actions: readonly Action[];
   inputId: string;
+  className: string;
+  /** the field was left */
+  left: () => void;
 }
 
 interface Hit {
@@ -33,7 +36,7 @@ const addresses = {
 };
 
 /** One field that finds goods, groups and pages, and does anything that has a name. */
-export function FindOrDo({ actions, inputId }: Props) {
+export function FindOrDo({ actions, inputId, className, left }: Props) {
   const [typed, setTyped] = useState('');
   const { data } = useFound(typed);
   const navigate = useNavigate();
@@ -61,7 +64,7 @@ export function FindOrDo({ actions, inputId }: Props) {
         setTimeout(() => input.current?.blur());
       }}
     >
-      <div className="relative w-[230px] min-w-0 shrink max-md:hidden">
+      <div className={`relative min-w-0 shrink md:w-[230px] ${className}`}>
         <ComboboxInput
           ref={input}
           id={inputId}
@@ -69,6 +72,7 @@ export function FindOrDo({ actions, inputId }: Props) {
           placeholder="Find or do anything"
           value={typed}
           autoComplete="off"
+          onBlur={left}
           onChange={(event) => setTyped(event.target.value)}
           className="w-full rounded-lg border border-line bg-sheet py-[5px] pl-3 pr-8 hover:border-ink-3"
         />

@@ -4,6 +4,10 @@ import { FeaturedOrder } from '../bulk/featured-order';
 import { JobStrip } from '../bulk/job-strip';
 import { NewProduct } from '../goods/new-product';
 import { ErrorBoundary } from './error-boundary';
+import { Drawer } from '../ui/drawer';
+import { useIsNarrow } from '../ui/use-media';
+import { LeaveGuard } from './leave-guard';
+import { localUndo } from '../ui/local-undo';
 import { useShortcuts, type Shortcut } from './keyboard';
 import { useLiveUpdates } from './live-updates';
 import { useUndo } from './queries';
@@ -29,7 +33,12 @@ export function Frame() {
   const windowState = useMemo(() => ({ path, setPath, note, setNote }), [path, note]);
   useLiveUpdates();
 
-  const toggleWindow = useCallback(() => setWindowOpen((isOpen) => !isOpen), []);
+  const isNarrow = useIsNarrow();
+  const [isOverlay, setOverlay] = useState(false);
+  const toggleWindow = useCallback(
+    () => (isNarrow ? setOverlay((isOpen) => !isOpen) : setWindowOpen((isOpen) => !isOpen)),
+    [isNarrow],
+  );
   useEffect(() => localStorage.setItem('dispona.window.away', isWindowOpen ? 'no' : 'yes'), [isWindowOpen]);
 
   const { mutate: runUndo } = undo;
@@ -45,8 +54,8 @@ export function Frame() {
       { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
       { keys: 'g l', words: 'go to the review', run: go('/review') },
       { keys: 'g h', words: 'go to the history', run: go('/history') },
-      { keys: 'mod+z', words: 'undo', run: runUndo, whileTyping: true },
-      { keys: 'shift+mod+z', words: 'redo', run: runRedo, whileTyping: true },
+      { keys: 'mod+z', words: 'undo your last change', run: () => localUndo.undo() || runUndo() },
+      { keys: 'shift+mod+z', words: 'redo', run: () => localUndo.redo() || runRedo() },
       { keys: '?', words: 'this list', run: () => setKeysOpen(true) },
     ];
   }, [navigate, runUndo, runRedo, toggleWindow]);
@@ -63,18 +72,41 @@ export function Frame() {
   return (
     <WindowContext value={windowState}>
       <div className="flex h-full flex-col">
-        <ShelfEdge actions={actions} findId={FIND_ID} />
+        <a
+          href="#content"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:rounded-lg focus:bg-sheet focus:p-3"
+          onClick={(event) => {
+            event.preventDefault();
+            document.getElementById('content')?.focus();
+          }}
+        >
+          To the content
+        </a>
+        <ShelfEdge
+          actions={actions}
+          findId={FIND_ID}
+          undo={undo}
+          redo={redo}
+          showKeys={() => setKeysOpen(true)}
+          showWindow={toggleWindow}
+        />
         <div className="flex min-h-0 flex-1">
-          <main className="flex min-w-0 flex-1 flex-col">
+          <main id="content" tabIndex={-1} className="flex min-w-0 flex-1 flex-col outline-none">
             <ErrorBoundary resetKey={pathname}>
               <Outlet context={{ newProduct: () => setNewOpen(true), orderFeatured: () => setOrdering(true) }} />
             </ErrorBoundary>
           </main>
-          {isWindowOpen && <ShopWindow putAway={toggleWindow} />}
+          {isWindowOpen && !isNarrow && <ShopWindow putAway={toggleWindow} />}
         </div>
         <JobStrip />
         <Tray />
       </div>
+      <LeaveGuard />
+      {isNarrow && isOverlay && (
+        <Drawer title="Shop window" isWide close={() => setOverlay(false)}>
+          <ShopWindow isAlone putAway={() => setOverlay(false)} />
+        </Drawer>
+      )}
       <ShortcutList shortcuts={shortcuts} isOpen={isKeysOpen} close={() => setKeysOpen(false)} />
       {isOrdering && <FeaturedOrder close={() => setOrdering(false)} />}
       <NewProduct isOpen={isNewOpen} close={() => setNewOpen(false)} />

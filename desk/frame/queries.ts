@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
-import { call, CallError, setToken } from '../api';
+import { call, CallError, setToken, wordsOf } from '../api';
 
 export function useSession() {
   return useQuery({
@@ -59,18 +59,43 @@ export function useFound(q: string) {
   });
 }
 
-/** Undo and redo, and what was undone, in words. */
+/** Undo and redo of this person's changes: which one that is, is told before; and after, what was done. */
 export function useUndo() {
-  const run = (route: typeof routes.desk.undo, word: string) => ({
-    mutationFn: () => call(route),
+  const client = useQueryClient();
+  const { data: status } = useStatus();
+  const parts = (
+    route: typeof routes.desk.undo,
+    word: string,
+    next: { id: number; label: string } | null | undefined,
+  ) => ({
+    mutationFn: () => call(route, { query: { of: next?.id } }),
     onSuccess: (change: { label: string }) => void toast(`${word}: ${change.label}`),
     onError: (error: unknown) => {
       const detail = error instanceof CallError ? error.problem.detail : undefined;
-      toast.error((error as Error).message, { description: detail });
+      toast.error(wordsOf(error), { description: detail });
     },
+    onSettled: () => client.invalidateQueries({ queryKey: ['status'] }),
   });
   return {
-    undo: useMutation(run(routes.desk.undo, 'Undone')),
-    redo: useMutation(run(routes.desk.redo, 'Done again')),
+    undo: { ...useMutation(parts(routes.desk.undo, 'Undone', status?.undo)), next: status?.undo ?? null },
+    redo: { ...useMutation(parts(routes.desk.redo, 'Done again', status?.redo)), next: status?.redo ?? null },
+  };
+}
+
+/** Says what was just done, with a way to take back that very change. */
+export function useTakeBack() {
+  const client = useQueryClient();
+  const { mutate } = useMutation({
+    mutationFn: (id: number) => call(routes.history.reverse, { params: { id: String(id) } }),
+    onSuccess: ({ label }) => void toast(`Undone: ${label}`),
+    onError: (error) => void toast.error(wordsOf(error)),
+  });
+  return {
+    offer: (words: string) => {
+      const read = client.fetchQuery({ queryKey: ['status'], queryFn: () => call(routes.desk.status), staleTime: 0 });
+      void read.then(({ undo }) =>
+        toast(words, undo ? { action: { label: 'Undo', onClick: () => mutate(undo.id) } } : undefined),
+      );
+    },
   };
 }

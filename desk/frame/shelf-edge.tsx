@@ -1,10 +1,10 @@
 import clsx from 'clsx';
-import { History as HistoryIcon, KeyRound, LogOut } from 'lucide-react';
+import { Redo2, Search, Undo2, type LucideIcon } from 'lucide-react';
 import { useState } from 'react';
 import { Link, NavLink } from 'react-router';
-import { ChangePassword } from './change-password';
 import { FindOrDo, type Action } from './find-or-do';
-import { useEnter, useStatus } from './queries';
+import { useStatus, type useUndo } from './queries';
+import { YourMenu } from './your-menu';
 
 export const desks = [
   { to: '/goods', words: 'Goods' },
@@ -12,19 +12,41 @@ export const desks = [
   { to: '/shopfront', words: 'Shopfront' },
 ];
 
+type Reversing = ReturnType<typeof useUndo>['undo'];
+
 interface Props {
   actions: readonly Action[];
   findId: string;
+  undo: Reversing;
+  redo: Reversing;
+  showKeys: () => void;
+  showWindow: () => void;
+}
+
+/** Takes back your last change, or does it again; which one that is, it says before. */
+function Reversal({ icon: Icon, word, keys, of }: { icon: LucideIcon; word: string; keys: string; of: Reversing }) {
+  const words = of.next ? `${word}: ${of.next.label} (${keys})` : `Nothing to ${word.toLowerCase()}`;
+  return (
+    <button
+      type="button"
+      title={words}
+      aria-label={words}
+      disabled={!of.next || of.isPending}
+      onClick={() => of.mutate()}
+      className="grid size-7 place-items-center rounded-md text-ink-2 hover:text-ink disabled:opacity-40"
+    >
+      <Icon size={16} aria-hidden="true" />
+    </button>
+  );
 }
 
 /** The top bar: a shelf on whose ink edge the desks stand. */
-export function ShelfEdge({ actions, findId }: Props) {
+export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }: Props) {
   const { data: status } = useStatus();
-  const { signOut } = useEnter();
-  const [isChanging, setChanging] = useState(false);
+  const [isFinding, setFinding] = useState(false);
   const changes = status?.changes ?? 0;
   return (
-    <header className="flex h-[50px] shrink-0 items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-2 max-md:pl-2">
+    <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-2 max-md:pl-2">
       <Link to="/goods" className="flex items-center gap-2.5 self-center rounded-md">
         <svg viewBox="0 0 24 20" className="w-6" aria-hidden="true">
           <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
@@ -49,8 +71,24 @@ export function ShelfEdge({ actions, findId }: Props) {
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex min-w-0 items-center gap-3 self-center">
-        <FindOrDo actions={actions} inputId={findId} />
+      <div className="ml-auto flex min-w-0 items-center gap-3 self-center max-md:gap-1">
+        <button
+          type="button"
+          aria-label="Find or do"
+          onClick={() => {
+            setFinding(true);
+            setTimeout(() => document.getElementById(findId)?.focus());
+          }}
+          className="grid size-8 place-items-center rounded-md text-ink-2 md:hidden"
+        >
+          <Search size={16} aria-hidden="true" />
+        </button>
+        <FindOrDo
+          actions={actions}
+          inputId={findId}
+          className={isFinding ? 'max-md:absolute max-md:inset-x-2 max-md:z-30' : 'max-md:hidden'}
+          left={() => setFinding(false)}
+        />
         <NavLink
           to="/review"
           className={({ isActive }) =>
@@ -69,36 +107,19 @@ export function ShelfEdge({ actions, findId }: Props) {
             'All is live'
           )}
         </NavLink>
-        <NavLink
-          to="/history"
-          title="History: what was changed, and the way back"
-          className={({ isActive }) =>
-            clsx('rounded-md p-1 hover:text-ink max-md:hidden', isActive ? 'text-ink' : 'text-ink-2')
-          }
-        >
-          <HistoryIcon size={16} aria-hidden="true" />
-          <span className="sr-only">History</span>
-        </NavLink>
-        <button
-          type="button"
-          title="Change your password"
-          onClick={() => setChanging(true)}
-          className="rounded-md p-1 text-ink-2 hover:text-ink max-md:hidden"
-        >
-          <KeyRound size={15} aria-hidden="true" />
-          <span className="sr-only">Change your password</span>
-        </button>
-        <button
-          type="button"
-          title="Sign out"
-          onClick={() => signOut.mutate()}
-          className="rounded-md p-1 text-ink-2 hover:text-ink max-md:hidden"
-        >
-          <LogOut size={15} aria-hidden="true" />
-          <span className="sr-only">Sign out</span>
-        </button>
+        <span className="flex max-md:hidden">
+          <Reversal icon={Undo2} word="Undo" keys="Ctrl/Cmd + Z" of={undo} />
+          <Reversal icon={Redo2} word="Redo" keys="Shift + Ctrl/Cmd + Z" of={redo} />
+        </span>
+        <YourMenu
+          showKeys={showKeys}
+          onPhone={[
+            { words: undo.next ? `Undo: ${undo.next.label}` : 'Nothing to undo', run: undo.mutate, isOff: !undo.next },
+            { words: redo.next ? `Redo: ${redo.next.label}` : 'Nothing to redo', run: redo.mutate, isOff: !redo.next },
+            { words: 'Shop window', run: showWindow },
+          ]}
+        />
       </div>
-      {isChanging && <ChangePassword close={() => setChanging(false)} />}
     </header>
   );
 }

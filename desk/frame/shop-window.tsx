@@ -1,7 +1,8 @@
 import clsx from 'clsx';
 import { ExternalLink, Monitor, PanelRightClose, Smartphone } from 'lucide-react';
 import { useContext, useEffect, useRef, useState } from 'react';
-import { REDRAW } from '../../contract/shop-window';
+import { REDRAW, type TypedMessage } from '../../contract/shop-window';
+import { typedDrafts } from '../ui/typed-drafts';
 import { onShopChanged } from './live-updates';
 import { WindowContext } from './window-state';
 
@@ -12,16 +13,18 @@ const stored = (key: string, fallback: number) => Number(localStorage.getItem(ke
 
 interface Props {
   putAway: () => void;
+  /** it has the whole screen, as on a phone */
+  isAlone?: boolean;
 }
 
 /** The real storefront beside the work, from the working copy, as wide as a desk or a phone. */
-export function ShopWindow({ putAway }: Props) {
+export function ShopWindow({ putAway, isAlone = false }: Props) {
   const { path, note } = useContext(WindowContext);
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
   const [paneWidth, setPaneWidth] = useState(() => stored('dispona.window', LIMITS.usual));
   const [device, setDevice] = useState<keyof typeof WIDTHS>('phone');
-  const [height, setHeight] = useState(600);
+  const [{ height, width }, setSize] = useState({ height: 600, width: 316 });
 
   useEffect(() => {
     const target = frame.current?.contentWindow;
@@ -29,18 +32,31 @@ export function ShopWindow({ putAway }: Props) {
     if (target && target.location.pathname + target.location.search !== wanted) target.location.replace(wanted);
   }, [path]);
 
-  useEffect(() => onShopChanged(() => frame.current?.contentWindow?.postMessage(REDRAW, window.location.origin)), []);
+  useEffect(() => {
+    const send = (message: TypedMessage | typeof REDRAW) =>
+      frame.current?.contentWindow?.postMessage(message, window.location.origin);
+    const type = () => send({ dispona: 'typed', typed: typedDrafts.all() });
+    const onMessage = ({ origin, source, data }: MessageEvent<unknown>) => {
+      const isOurs = origin === window.location.origin && source === frame.current?.contentWindow;
+      if (isOurs && data === REDRAW && typedDrafts.all().length > 0) type();
+    };
+    const stops = [onShopChanged(() => send(REDRAW)), typedDrafts.subscribe(type)];
+    window.addEventListener('message', onMessage);
+    return () => {
+      window.removeEventListener('message', onMessage);
+      for (const stop of stops) stop();
+    };
+  }, []);
 
   useEffect(() => {
     const element = pane.current;
     if (!element) return;
-    const observer = new ResizeObserver(() => setHeight(element.clientHeight));
+    const observer = new ResizeObserver(() => setSize({ height: element.clientHeight, width: element.clientWidth }));
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
 
-  const drawn = paneWidth - 24;
-  const scale = Math.min(1, drawn / WIDTHS[device]);
+  const scale = Math.min(1, width / WIDTHS[device]);
   const resize = (width: number) => {
     const next = Math.max(LIMITS.min, Math.min(LIMITS.max, width));
     setPaneWidth(next);
@@ -61,27 +77,29 @@ export function ShopWindow({ putAway }: Props) {
   return (
     <aside
       aria-label="Shop window"
-      className="relative flex shrink-0 flex-col border-l border-line bg-edge max-lg:hidden"
-      style={{ width: paneWidth }}
+      className={clsx('relative flex flex-col bg-edge', isAlone ? 'min-h-0 flex-1' : 'shrink-0 border-l border-line')}
+      style={isAlone ? undefined : { width: paneWidth }}
     >
-      <div
-        role="separator"
-        aria-orientation="vertical"
-        aria-label="Width of the shop window"
-        aria-valuenow={paneWidth}
-        aria-valuemin={LIMITS.min}
-        aria-valuemax={LIMITS.max}
-        tabIndex={0}
-        className="absolute inset-y-0 -left-1 z-10 w-2 cursor-col-resize"
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowLeft') resize(paneWidth + 20);
-          if (event.key === 'ArrowRight') resize(paneWidth - 20);
-        }}
-        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-        onPointerMove={(event) => {
-          if (event.buttons === 1) resize(window.innerWidth - event.clientX);
-        }}
-      />
+      {!isAlone && (
+        <div
+          role="separator"
+          aria-orientation="vertical"
+          aria-label="Width of the shop window"
+          aria-valuenow={paneWidth}
+          aria-valuemin={LIMITS.min}
+          aria-valuemax={LIMITS.max}
+          tabIndex={0}
+          className="absolute inset-y-0 -left-1 z-10 w-2 cursor-col-resize"
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowLeft') resize(paneWidth + 20);
+            if (event.key === 'ArrowRight') resize(paneWidth - 20);
+          }}
+          onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+          onPointerMove={(event) => {
+            if (event.buttons === 1) resize(window.innerWidth - event.clientX);
+          }}
+        />
+      )}
       <div className="flex h-11 items-center gap-2 px-3">
         <h2 className="mr-auto font-semibold">Shop window</h2>
         {button('wide', 'Wide', <Monitor size={13} aria-hidden="true" />)}
@@ -96,15 +114,17 @@ export function ShopWindow({ putAway }: Props) {
           <ExternalLink size={14} aria-hidden="true" />
           <span className="sr-only">Open in a tab</span>
         </a>
-        <button
-          type="button"
-          onClick={putAway}
-          title="Put away (W)"
-          className="rounded-md p-1 text-ink-2 hover:text-ink"
-        >
-          <PanelRightClose size={14} aria-hidden="true" />
-          <span className="sr-only">Put the shop window away</span>
-        </button>
+        {!isAlone && (
+          <button
+            type="button"
+            onClick={putAway}
+            title="Put away (W)"
+            className="rounded-md p-1 text-ink-2 hover:text-ink"
+          >
+            <PanelRightClose size={14} aria-hidden="true" />
+            <span className="sr-only">Put the shop window away</span>
+          </button>
+        )}
       </div>
       <div ref={pane} className="sheet relative mx-3 mb-3 min-h-0 flex-1 overflow-hidden">
         <iframe

@@ -148,13 +148,13 @@ function Editor({ whole }: { whole: Whole }) {
         <h1 className="max-w-[50%] truncate font-display text-xl font-bold">{editor.value('name')}</h1>
         <GroupLifeTag life={category.life} />
         <Ways ways={category.ways} />
-        <SaveStateWords state={editor.state} problem={editor.problem} retry={editor.retry} />
+        <SaveStateWords save={editor.save} />
         <span className="ml-auto flex items-center">
           <Actions row={category} />
         </span>
       </header>
       <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-3.5 pb-8">
-        <Clashes save={editor} />
+        <Clashes save={editor.save} />
         <CategoryGoods whole={whole} editor={editor} currency={settings?.currency ?? 'EUR'} />
         <section className="sheet flex flex-col gap-3 p-3.5" aria-label="Page of the category">
           <OrderField order={editor.value('order')} change={(order) => editor.change({ order })} />

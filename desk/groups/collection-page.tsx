@@ -39,7 +39,7 @@ function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
       </h1>
       <GroupLifeTag life={shelf.life} />
       <Ways ways={shelf.ways} />
-      <SaveStateWords state={editor.state} problem={editor.problem} retry={editor.retry} />
+      <SaveStateWords save={editor.save} />
       <span className="ml-auto flex items-center">
         <Button
           look="bare"
@@ -137,7 +137,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
               <RuleField
                 rule={rule}
                 change={(next) => editor.change({ rule: next })}
-                error={editor.errors.rule}
+                error={editor.error('rule')}
                 tryWith={tryWith}
               />
               <div className="mt-3 border-t border-line pt-3">
@@ -155,7 +155,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
           </details>
         </div>
         <div className="flex min-w-0 flex-1 flex-col gap-3 overflow-y-auto p-3.5 pb-8 max-md:overflow-visible">
-          <Clashes save={editor} />
+          <Clashes save={editor.save} />
           {shelf.warning && <p className="font-semibold text-rose">{shelf.warning}</p>}
           {isRule ? (
             <RuleGoods tried={tried} editor={editor} currency={currency} />

@@ -14,8 +14,8 @@ function SizeField({ label, name, editor }: { label: string; name: 'fewest' | 'm
       label={label}
       inputMode="numeric"
       value={value === null || Number.isNaN(value) ? '' : String(value)}
-      error={editor.errors[name]}
-      unsaved={name in editor.drafts}
+      error={editor.error(name)}
+      unsaved={editor.isUnsaved(name)}
       onChange={(event) => editor.change({ [name]: sizeOf(event.target.value) })}
     />
   );
@@ -29,8 +29,8 @@ export function CollectionTerms({ editor }: { editor: CollectionEditor }) {
       label={label}
       value={editor.value(name)}
       timeZone={settings?.timeZone ?? 'UTC'}
-      error={editor.errors[name]}
-      unsaved={name in editor.drafts}
+      error={editor.error(name)}
+      unsaved={editor.isUnsaved(name)}
       change={(at) => editor.change({ [name]: at })}
     />
   );

@@ -91,12 +91,12 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
     >
       <div className="flex items-center gap-2">
         <h2 className="truncate font-display text-[15px] font-bold">{row.name}</h2>
-        <SaveStateWords state={editor.state} problem={editor.problem} retry={editor.retry} />
+        <SaveStateWords save={editor.save} />
         <Link to={`/groups/${many}`} className="ml-auto text-ink-2 hover:text-ink">
           Close
         </Link>
       </div>
-      <Clashes save={editor} />
+      <Clashes save={editor.save} />
       <Link to={goodsWith(kind, row.id)} className="font-semibold text-petrol hover:underline">
         {products(row.count)}
       </Link>

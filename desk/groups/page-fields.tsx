@@ -11,7 +11,10 @@ import type { GroupEditor } from './use-group-editor';
 export type PageFields = Pick<
   Category,
   'id' | 'name' | 'slug' | 'text' | 'picture' | 'metaTitle' | 'metaDescription' | 'noindex'
->;
+> & {
+  /** what the picture shows, saved as a field of its own */
+  alt?: string;
+};
 
 interface Props {
   kind: GroupKind;
@@ -27,7 +30,6 @@ function PictureField({ kind, id, editor }: Pick<Props, 'kind' | 'id' | 'editor'
   const send = useGroupPicture(kind, id);
   const input = useRef<HTMLInputElement>(null);
   const picture = editor.value('picture');
-  const alt = 'alt' in editor.drafts ? String(editor.drafts.alt) : (picture?.alt ?? '');
   return (
     <div className="flex items-start gap-3">
       <button
@@ -64,12 +66,7 @@ function PictureField({ kind, id, editor }: Pick<Props, 'kind' | 'id' | 'editor'
       />
       {picture ? (
         <div className="min-w-0 flex-1">
-          <TextField
-            label="What the picture shows"
-            value={alt}
-            error={editor.errors.alt}
-            onChange={(event) => editor.change({ alt: event.target.value })}
-          />
+          <TextField label="What the picture shows" {...editor.bind('alt')} />
           <Button look="bare" className="mt-1" onClick={() => editor.change({ picture: null })}>
             <Trash2 size={12} aria-hidden="true" /> Take it away
           </Button>

@@ -1,32 +1,63 @@
+import { useCallback } from 'react';
 import type { Shelf } from '../../contract/groups';
-import { useAutosave } from '../use-autosave';
+import type { Autosave, Parcel } from '../autosave/autosave';
+import { isUnsaved, valueAt, type Values } from '../autosave/step';
+import { useAutosave, useProgress } from '../autosave/use-autosave';
 
-type Values = Record<string, unknown>;
+export interface GroupEditor<T extends object> {
+  save: Autosave;
+  value: <K extends keyof T & string>(key: K) => T[K];
+  error: (key: string) => string | undefined;
+  isUnsaved: (key: string) => boolean;
+  change: (values: Values) => void;
+  /** what a text field needs */
+  bind: (key: keyof T & string) => {
+    value: string;
+    error: string | undefined;
+    unsaved: boolean;
+    onChange: (event: { target: { value: string } }) => void;
+  };
+}
 
 /** Fields of one group that save themselves: what is shown is what was typed, until it is saved. */
-export function useGroupEditor<T extends object>(shown: T, save: (values: Values, was: Values) => Promise<unknown>) {
-  const auto = useAutosave({
-    seen: 0,
-    shown: shown as Values,
-    save: async (values, _seen, was) => {
-      await save(values, was);
-      return 0;
+export function useGroupEditor<T extends object>(
+  group: T,
+  write: (values: Values, was: Values) => Promise<object>,
+): GroupEditor<T> {
+  const shown = useCallback(
+    (key: string): unknown => {
+      if (key !== 'alt') return group[key as keyof T];
+      // The words about a picture are saved as a field of their own.
+      return (group as { picture?: { alt: string } | null }).picture?.alt ?? '';
+    },
+    [group],
+  );
+  const save = useAutosave(shown, 0, {
+    save: async ({ values, was }: Parcel) => {
+      const answer = (await write(values, was)) as Record<string, unknown>;
+      return {
+        saved: Object.fromEntries(Object.keys(values).flatMap((key) => (key in answer ? [[key, answer[key]]] : []))),
+      };
     },
     keyOf: (path) => String(path[0]),
   });
-  const value = <K extends keyof T & string>(key: K) => (key in auto.drafts ? auto.drafts[key] : shown[key]) as T[K];
+  const progress = useProgress(save, (now) => now);
+  const value = <K extends keyof T & string>(key: K) => valueAt(progress, key) as T[K];
+  const error = (key: string) => (progress.drafts[key]?.clash ? undefined : progress.drafts[key]?.message);
+  const isOpen = (key: string) => isUnsaved(progress.drafts[key]);
   return {
-    ...auto,
+    save,
     value,
-    /** what a text field needs */
-    bind: (key: keyof T & string) => ({
+    error,
+    isUnsaved: isOpen,
+    change: save.change,
+    bind: (key) => ({
       value: String(value(key) ?? ''),
-      error: auto.errors[key],
-      unsaved: key in auto.drafts,
-      onChange: (event: { target: { value: string } }) => auto.change({ [key]: event.target.value }),
+      error: error(key),
+      unsaved: isOpen(key),
+      onChange: (event) => save.change({ [key]: event.target.value }),
     }),
   };
 }
 
-export type GroupEditor<T extends object> = ReturnType<typeof useGroupEditor<T>>;
 export type CollectionEditor = GroupEditor<Shelf>;

@@ -110,9 +110,6 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
       setAnchor({ row: 0, column: 0 });
       setFocus(last);
       setBlock(blockOf({ row: 0, column: 0 }, last));
-    } else if (isCommand && event.key.toLowerCase() === 'z' && !event.shiftKey && sheet.canTakeBack) {
-      sheet.takeBack();
-      event.stopPropagation();
     } else return;
     event.preventGridDefault();
     event.preventDefault();

@@ -2,16 +2,18 @@ import { useQuery } from '@tanstack/react-query';
 import { Columns3 } from 'lucide-react';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useBlocker, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
 import { EMPTY_RULE, ruleSchema } from '../../core/rules/rule';
 import { call, CallError, wordsOf } from '../api';
+import { unsaved } from '../autosave/unsaved';
 import { useJobs, type WhichInput } from '../bulk/queries';
 import { useTrayWhich } from '../frame/tray-store';
 import { useGoodsFields, useSpecSheets } from '../goods/queries';
 import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
+import { useLocalUndo } from '../ui/local-undo';
+import { useTitle } from '../ui/use-title';
 import { Select } from '../ui/select';
 import { Empty, Failed, Loading } from '../ui/states';
 import { TickList } from '../ui/tick-list';
@@ -122,27 +124,31 @@ export default function SheetPage() {
   const products = useMemo(() => data?.products ?? [], [data]);
   const sheet = useSheet(products, isByVariant);
 
+  const [holder] = useState(() => ({}));
+  const { takeBack, doAgain, changed, wrong } = sheet;
+  const open = changed + wrong;
+  useTitle('Sheet');
+  useLocalUndo({ undo: takeBack, redo: doAgain });
+  useEffect(() => {
+    if (open === 0) return;
+    const words = open === 1 ? 'One cell of the sheet is not saved.' : `${open} cells of the sheet are not saved.`;
+    unsaved.set(holder, { problems: [words], isOnItsWay: false });
+    return () => unsaved.clear(holder);
+  }, [open, holder]);
+
   // A draft answers for the state in which it was typed, even when the sheet was read again since.
   useEffect(() => {
-    if (sheet.changed === 0) seenAtFirst.current = undefined;
+    if (open === 0) seenAtFirst.current = undefined;
     else seenAtFirst.current ??= data?.seen;
-  }, [sheet.changed, data?.seen]);
-
-  const blocker = useBlocker(sheet.changed > 0);
-  useEffect(() => {
-    if (sheet.changed === 0) return;
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [sheet.changed]);
+  }, [open, data?.seen]);
 
   const { data: jobs } = useJobs();
   const job = jobs?.jobs.find(({ id }) => id === saving);
-  const { clear } = sheet;
+  const { settle } = sheet;
   useEffect(() => {
     if (!job || job.state === 'running' || job.state === 'waiting') return;
     setSaving(undefined);
-    if (job.state === 'done') clear();
+    if (job.state === 'done') settle();
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [job?.state]);
 
@@ -153,14 +159,14 @@ export default function SheetPage() {
       .then((begun) => {
         if (begun.state !== 'done') return setSaving(begun.id);
         setSaving(undefined);
-        sheet.clear();
+        sheet.settle();
         toast(begun.outcome, { description: 'Ctrl + Z takes it back.' });
         void refetch();
       })
       .catch((problem: unknown) => {
         setSaving(undefined);
         if (problem instanceof CallError) sheet.refuse(changes, problem.errors);
-        toast.error(wordsOf(problem), { description: 'Nothing was saved; the cells say why.' });
+        toast.error(wordsOf(problem), { description: 'Nothing was saved yet; the cells say why. The others can be.' });
       });
   };
 
@@ -188,13 +194,13 @@ export default function SheetPage() {
                 ? 'Saving …'
                 : ''}
           </span>
-          {sheet.changed > 0 && (
+          {open > 0 && (
             <Button onClick={sheet.clear} disabled={saving !== undefined}>
               As it was
             </Button>
           )}
-          <Button look="main" disabled={sheet.changed === 0 || sheet.wrong > 0 || saving !== undefined} onClick={save}>
-            Save {sheet.changed > 0 ? `${sheet.changed} ${sheet.changed === 1 ? 'cell' : 'cells'}` : ''}
+          <Button look="main" disabled={changed === 0 || saving !== undefined} onClick={save}>
+            Save {changed > 0 && `${wrong > 0 ? 'the other ' : ''}${changed} ${changed === 1 ? 'cell' : 'cells'}`}
           </Button>
         </span>
       </div>
@@ -213,19 +219,6 @@ export default function SheetPage() {
           column={columns[block?.left ?? 0] ?? columns[0]!}
           close={() => setWorking(false)}
         />
-      )}
-      {blocker.state === 'blocked' && (
-        <Dialog title="Leave without saving?" isOpen close={blocker.reset}>
-          <p className="text-ink-2">{sheet.changed} cells of the sheet are not saved.</p>
-          <div className="mt-4 flex justify-end gap-2">
-            <Button look="danger" onClick={blocker.proceed}>
-              Leave them
-            </Button>
-            <Button look="main" onClick={blocker.reset}>
-              Stay
-            </Button>
-          </div>
-        </Dialog>
       )}
     </div>
   );

@@ -32,7 +32,7 @@ export interface Sheet {
   errorAt: (row: SheetRow, column: SheetColumn) => string | undefined;
   /** takes what was typed into cells; those that cannot be edited stay. Answers how many stayed. */
   type: (cells: readonly TypedCell[]) => number;
-  /** number of cells to be saved, and of those that cannot be */
+  /** number of cells that can be saved, and of those that cannot be */
   changed: number;
   wrong: number;
   /** why the first of those cannot be */
@@ -42,8 +42,11 @@ export interface Sheet {
   /** shows what the server refused at its cells */
   refuse: (changes: readonly SheetChange[], errors: readonly FieldError[]) => void;
   clear: () => void;
-  takeBack: () => void;
-  canTakeBack: boolean;
+  /** ends the cells that were saved; those that cannot be stay as they were typed */
+  settle: () => void;
+  /** takes back what was typed last, or does it again; false when there is nothing of that sort */
+  takeBack: () => boolean;
+  doAgain: () => boolean;
 }
 
 const cellKey = (row: SheetRow, column: SheetColumn) =>
@@ -69,6 +72,7 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
   const [drafts, setDrafts] = useState<ReadonlyMap<string, Draft>>(new Map());
   const [errors, setErrors] = useState<ReadonlyMap<string, string>>(new Map());
   const [past, setPast] = useState<readonly ReadonlyMap<string, Draft>[]>([]);
+  const [future, setFuture] = useState<readonly ReadonlyMap<string, Draft>[]>([]);
   const rows = useMemo(() => rowsOf(products, isByVariant), [products, isByVariant]);
 
   const draftAt = (row: SheetRow, column: SheetColumn) => drafts.get(cellKey(row, column));
@@ -98,6 +102,7 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
       else next.set(key, { value: reading.value });
     }
     setPast([...past.slice(-99), drafts]);
+    setFuture([]);
     setDrafts(next);
     setErrors(mended);
     return stayed;
@@ -113,7 +118,8 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
       return change;
     };
     for (const [key, draft] of drafts) {
-      if (!('value' in draft)) continue;
+      // What cannot be saved holds up nothing else.
+      if (!('value' in draft) || errors.has(key)) continue;
       const [id, column] = key.split('\n') as [string, string];
       const attribute = attributeOf(column);
       const owner = owners.get(id);
@@ -156,6 +162,8 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
     setErrors(found);
   };
 
+  const canBeSaved = (key: string, draft: Draft) => 'value' in draft && !errors.has(key);
+  const open = [...drafts].filter(([key, draft]) => canBeSaved(key, draft)).length;
   const reasons = [
     ...errors.values(),
     ...[...drafts.values()].flatMap((draft) => ('typed' in draft ? [draft.problem] : [])),
@@ -170,8 +178,8 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
       return draft && 'typed' in draft ? draft.problem : errors.get(cellKey(row, column));
     },
     type,
-    changed: drafts.size,
-    wrong: reasons.length,
+    changed: open,
+    wrong: drafts.size - open,
     reason: reasons[0],
     changes,
     refuse,
@@ -179,14 +187,30 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
       setDrafts(new Map());
       setErrors(new Map());
       setPast([]);
+      setFuture([]);
+    },
+    settle: () => {
+      setDrafts(new Map([...drafts].filter(([key, draft]) => !canBeSaved(key, draft))));
+      setPast([]);
+      setFuture([]);
     },
     takeBack: () => {
       const before = past.at(-1);
-      if (!before) return;
+      if (!before) return drafts.size > 0;
       setDrafts(before);
       setErrors(new Map());
       setPast(past.slice(0, -1));
+      setFuture([...future, drafts]);
+      return true;
     },
-    canTakeBack: past.length > 0,
+    doAgain: () => {
+      const after = future.at(-1);
+      if (!after) return drafts.size > 0;
+      setDrafts(after);
+      setErrors(new Map());
+      setFuture(future.slice(0, -1));
+      setPast([...past, drafts]);
+      return true;
+    },
   };
 }

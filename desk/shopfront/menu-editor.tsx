@@ -2,6 +2,7 @@ import { CornerDownRight, Plus, X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { CallError, wordsOf } from '../api';
 import { Choose } from '../ui/choose';
+import { NameField } from '../ui/name-field';
 import { SortableRows } from '../ui/sortable-rows';
 import { useShopfrontWrites, type WantedMenu } from './queries';
 import { newId } from '../new-id';
@@ -24,14 +25,12 @@ function Line({ item, grip, change, remove, children }: LineProps) {
   return (
     <div className="flex items-center gap-1">
       {grip}
-      <input
+      <NameField
         aria-label={`Words in the menu for ${name ?? 'a deleted thing'}`}
-        defaultValue={item.label}
-        key={item.label}
+        value={item.label}
+        keep={(label) => change({ ...item, label })}
         placeholder={name ?? 'leads to something deleted'}
         maxLength={60}
-        onBlur={(event) => event.target.value !== item.label && change({ ...item, label: event.target.value })}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         className={`min-w-0 flex-1 rounded-md border border-transparent bg-transparent px-1.5 py-1 hover:border-line focus:border-line ${name ? 'placeholder:text-ink' : 'placeholder:text-rose'}`}
       />
       {children}

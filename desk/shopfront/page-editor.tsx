@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react';
+import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { AnswerOf } from '../../contract/route';
 import type { shopfrontRoutes } from '../../contract/shopfront';
@@ -12,7 +13,10 @@ import { SaveStateWords } from '../ui/save-state';
 import { SortableRows } from '../ui/sortable-rows';
 import { Empty } from '../ui/states';
 import { newId } from '../new-id';
-import { useAutosave } from '../use-autosave';
+import type { Typed } from '../../contract/shop-window';
+import type { Values } from '../autosave/step';
+import { useAutosave, useField, useText } from '../autosave/use-autosave';
+import { useDrawnDrafts } from '../autosave/use-drawn-drafts';
 import { useShopfrontWrites, type WantedPage, type WantedSection } from './queries';
 import { NEW_STRIP, SectionCard } from './section-card';
 
@@ -36,20 +40,34 @@ const starts: { words: string; make: () => WantedSection }[] = [
 /** A page as its sections in order. Everything saves by itself; what a section shows now stands below it. */
 export function PageEditor({ page, notes, onDeleted }: Props) {
   const { updatePage, deletePage } = useShopfrontWrites();
-  const save = useAutosave({
-    seen: 0,
-    shown: { ...page },
-    save: async (values, _seen, was) => {
-      await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage), was });
-      return 0;
-    },
-    keyOf: (path) => (path[0] === 'sections' ? 'sections' : String(path[0])),
+  const shown = useCallback((key: string): unknown => page[key as keyof typeof page], [page]);
+  const save = useAutosave(shown, 0, {
+    save: async ({ values, was }) => ({
+      saved: await updatePage.mutateAsync({ id: page.id, ...(values as WantedPage), was }),
+    }),
+    keyOf: (path) => String(path[0]),
   });
   useShopWindow(page.home ? '/' : `/page/${page.slug}`);
-  const sections = (save.drafts.sections as WantedSection[] | undefined) ?? page.sections;
+  const drawn = useCallback(
+    ({ sections }: Values): Typed => ({
+      of: 'page',
+      id: page.id,
+      sections: Object.fromEntries(
+        ((sections ?? []) as WantedSection[]).map((section) => [
+          section.id,
+          { title: section.title, text: section.kind === 'banner' ? section.text : undefined },
+        ]),
+      ),
+    }),
+    [page.id],
+  );
+  useDrawnDrafts(save, drawn);
+  const title = useText(save, 'title');
+  const slug = useText(save, 'slug');
+  const { value: sections, error: sectionsError } = useField<WantedSection[]>(save, 'sections');
   const setSections = (next: WantedSection[]) => save.change({ sections: next });
   const fieldErrors = (index: number): Record<string, string> => {
-    const checked = save.errors.sections ? sectionBodySchema.safeParse(sections[index]) : undefined;
+    const checked = sectionsError ? sectionBodySchema.safeParse(sections[index]) : undefined;
     return Object.fromEntries((checked?.error?.issues ?? []).map(({ path, message }) => [String(path[0]), message]));
   };
   return (
@@ -60,20 +78,10 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
         ) : (
           <>
             <div className="w-44">
-              <TextField
-                label="Title"
-                value={(save.drafts.title as string | undefined) ?? page.title}
-                error={save.errors.title}
-                onChange={(event) => save.change({ title: event.target.value })}
-              />
+              <TextField label="Title" {...title} />
             </div>
             <div className="w-44">
-              <TextField
-                label="Address"
-                value={(save.drafts.slug as string | undefined) ?? page.slug}
-                error={save.errors.slug}
-                onChange={(event) => save.change({ slug: event.target.value })}
-              />
+              <TextField label="Address" {...slug} />
             </div>
             <Button
               look="bare"
@@ -89,12 +97,12 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
             </Button>
           </>
         )}
-        <SaveStateWords state={save.state} problem={save.problem} retry={save.retry} />
+        <SaveStateWords save={save} />
       </div>
       <Clashes save={save} />
-      {save.errors.sections && (
+      {sectionsError && (
         <p role="alert" className="rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
-          Not saved yet: {save.errors.sections}
+          Not saved yet: {sectionsError}
         </p>
       )}
       {sections.length === 0 && (

@@ -1,8 +1,13 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { routes } from '../../contract';
 import { currencies, type Settings } from '../../core/placement/page';
 import { call } from '../api';
-import { useAutosave } from '../use-autosave';
+import type { Typed } from '../../contract/shop-window';
+import type { Autosave } from '../autosave/autosave';
+import { everythingSaved } from '../autosave/unsaved';
+import { useAutosave, useField, useText } from '../autosave/use-autosave';
+import { useDrawnDrafts } from '../autosave/use-drawn-drafts';
+import type { Values } from '../autosave/step';
 import { Choose } from '../ui/choose';
 import { Clashes } from '../ui/clashes';
 import { Dialog } from '../ui/dialog';
@@ -50,51 +55,46 @@ function SynonymsField({
   );
 }
 
+function RateField({ save, name, label }: { save: Autosave; name: 'taxRate' | 'reducedTaxRate'; label: string }) {
+  const { value, change, ...rest } = useField<number>(save, name);
+  return (
+    <MeasureField
+      label={label}
+      shown={`${value / 100} %`}
+      read={readPercent}
+      change={(next) => change(next as number)}
+      className="!w-24 text-right"
+      {...rest}
+    />
+  );
+}
+
+const drawnSettings = ({ name, tagline }: Values): Typed => ({
+  of: 'shop',
+  fields: { name: name as string | undefined, tagline: tagline as string | undefined },
+});
+
 /** What holds for the whole shop: its name, its money and its clock. */
 export function ShopSettings({ settings, close }: { settings: Settings; close: () => void }) {
-  const save = useAutosave({
-    seen: 0,
-    shown: settings,
-    save: async (values, _seen, was) => {
-      await call(routes.shopfront.setSettings, { body: { ...(values as Partial<Settings>), was } });
-      return 0;
-    },
+  const shown = useCallback((key: string): unknown => settings[key as keyof Settings], [settings]);
+  const save = useAutosave(shown, 0, {
+    save: async ({ values, was }) => ({
+      saved: await call(routes.shopfront.setSettings, { body: { ...(values as Partial<Settings>), was } }),
+    }),
     keyOf: (path) => String(path[0]),
   });
-  const bind = <K extends keyof Settings>(name: K) => ({
-    value: (name in save.drafts ? save.drafts[name] : settings[name]) as Settings[K],
-    error: save.errors[name],
-    unsaved: name in save.drafts,
-    change: (value: Settings[K]) => save.change({ [name]: value }),
-  });
-  const rate = (name: 'taxRate' | 'reducedTaxRate', label: string) => {
-    const { value, change, ...rest } = bind(name);
-    return (
-      <MeasureField
-        label={label}
-        shown={`${value / 100} %`}
-        read={readPercent}
-        change={(next) => change(next as number)}
-        className="!w-24 text-right"
-        {...rest}
-      />
-    );
-  };
-  const text = (name: 'name' | 'tagline', label: string, hint?: string) => {
-    const { value, change, ...rest } = bind(name);
-    return (
-      <TextField label={label} hint={hint} value={value} onChange={(event) => change(event.target.value)} {...rest} />
-    );
-  };
-  const currency = bind('currency');
-  const included = bind('taxIncluded');
-  const zone = bind('timeZone');
-  const synonyms = bind('synonyms');
+  useDrawnDrafts(save, drawnSettings);
+  const name = useText(save, 'name');
+  const tagline = useText(save, 'tagline');
+  const currency = useField<Settings['currency']>(save, 'currency');
+  const included = useField<boolean>(save, 'taxIncluded');
+  const zone = useField<string>(save, 'timeZone');
+  const synonyms = useField<string[][]>(save, 'synonyms');
   return (
-    <Dialog title="The shop" isOpen close={close}>
+    <Dialog title="The shop" isOpen close={() => void everythingSaved().then((isSaved) => isSaved && close())}>
       <div className="flex flex-col gap-3">
-        {text('name', 'Name')}
-        {text('tagline', 'In one sentence', 'for search engines and the foot of each page')}
+        <TextField label="Name" {...name} />
+        <TextField label="In one sentence" hint="for search engines and the foot of each page" {...tagline} />
         <div className="flex flex-wrap items-end gap-4">
           <div>
             <span className="mb-1 block font-semibold">Currency</span>
@@ -106,8 +106,8 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
               className="w-24 !py-[6px]"
             />
           </div>
-          {rate('taxRate', 'Tax')}
-          {rate('reducedTaxRate', 'Reduced tax')}
+          <RateField save={save} name="taxRate" label="Tax" />
+          <RateField save={save} name="reducedTaxRate" label="Reduced tax" />
         </div>
         <Tick label="Prices contain the tax" checked={included.value} change={included.change} />
         <div>
@@ -127,7 +127,7 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
           Amounts stay as they are when the currency changes. Shoppers see all of this with the next edition.
         </p>
         <Clashes save={save} />
-        <SaveStateWords state={save.state} problem={save.problem} retry={save.retry} />
+        <SaveStateWords save={save} />
       </div>
     </Dialog>
   );

@@ -46,7 +46,9 @@ const words: Readonly<Record<string, string>> = {
  */
 export function mergedFields<T extends object>(current: object, fields: T, was: Was): T {
   if (!was) return fields;
-  const { fields: merged, clashes } = mergeFields({ ...current, ...was }, current, fields);
+  const { picture } = current as { picture?: { alt: string } | null };
+  const stands = { ...current, alt: picture?.alt ?? '' };
+  const { fields: merged, clashes } = mergeFields({ ...stands, ...was }, stands, fields);
   if (clashes.length > 0)
     throw clash(
       clashes.map(({ path, theirs }) => ({

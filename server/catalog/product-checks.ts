@@ -1,3 +1,5 @@
+import type { Was } from '../../contract/was';
+import { mergeRecords, mergeValues } from '../../core/catalog/three-way';
 import { relationKinds, type Product, type RelationKind } from '../../core/catalog/product';
 import { specProblem } from '../../core/catalog/spec';
 import { canonicalJson } from '../../core/editions/canonical-json';
@@ -11,6 +13,8 @@ import { bundleProblems } from './bundle-checks';
 import type { Catalog } from './catalog';
 import { fieldWords } from './field-words';
 import { fileProblems } from './file-writes';
+import { clash } from '../problem';
+import { cleanRichText } from '../security/rich-text';
 
 export type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
 
@@ -19,6 +23,33 @@ function fieldOf(product: Product, name: keyof Fields): unknown {
   return name in product.relations
     ? product.relations[name as RelationKind]
     : product[name as Exclude<keyof Fields, RelationKind>];
+}
+
+/**
+ * The fields that a person wants to change, merged with what others changed since that person saw `was`: lists item by item,
+ * specs attribute by attribute. Refuses with a clash where both changed the same thing.
+ */
+export function mergedProductFields(product: Product, wanted: Fields, was: Was): Fields {
+  if (!was) return wanted;
+  const errors: FieldError[] = [];
+  const merged: Record<string, unknown> = { ...wanted };
+  for (const name of (Object.keys(wanted) as (keyof Fields)[]).filter((each) => each in was)) {
+    const base = name === 'description' ? cleanRichText(String(was[name])) : was[name];
+    const clean = name === 'description' ? cleanRichText(wanted[name]!) : wanted[name];
+    const { value, clashes } =
+      name === 'specs'
+        ? mergeRecords(base as Product['specs'], product.specs, wanted.specs!)
+        : mergeValues(base, fieldOf(product, name), clean);
+    merged[name] = value;
+    for (const { path, theirs } of clashes)
+      errors.push({
+        path: ['fields', name, ...path],
+        message: `The ${fieldWords[name]} was changed by somebody else.`,
+        theirs: name === 'specs' ? theirs : fieldOf(product, name),
+      });
+  }
+  if (errors.length > 0) throw clash(errors);
+  return merged as Fields;
 }
 
 /** Fields that somebody else changed since `seen`, and that would be overwritten. */

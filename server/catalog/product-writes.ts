@@ -1,3 +1,4 @@
+import type { Was } from '../../contract/was';
 import { freeSlug, slugFrom } from '../../core/catalog/slug';
 import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
 import { type Product, type ProductKind } from '../../core/catalog/product';
@@ -19,7 +20,7 @@ import { clash, invalid, invalidField, needsConfirmation } from '../problem';
 import { cleanRichText } from '../security/rich-text';
 import { refuseBecomingBundle } from './bundle-checks';
 import type { Catalog } from './catalog';
-import { clashesOf, misfitsOf, unknownOf, type Fields } from './product-checks';
+import { clashesOf, mergedProductFields, misfitsOf, unknownOf, type Fields } from './product-checks';
 import { productOrRefuse, type UserId } from './product-or-refuse';
 import { fieldWords } from './field-words';
 import { newVariant } from './variant-writes';
@@ -71,9 +72,10 @@ export function changeProduct(
   catalog: Catalog,
   user: UserId,
   id: string,
-  { seen, fields: typed, confirmed = false }: { seen: number; fields: Fields; confirmed?: boolean },
+  { seen, fields: wanted, was, confirmed = false }: { seen: number; fields: Fields; was?: Was; confirmed?: boolean },
 ): void {
   const product = productOrRefuse(catalog, id);
+  const typed = mergedProductFields(product, wanted, was);
   const isOtherKind = typed.kind !== undefined && typed.kind !== product.kind;
   if (isOtherKind && typed.kind === 'bundle') {
     const problem = refuseBecomingBundle(catalog, product);
@@ -90,7 +92,7 @@ export function changeProduct(
   if (misfits.length > 0) throw invalid(misfits);
   if (plain.slug && isSlugTaken(db, 'product', plain.slug, id))
     throw invalidField(['fields', 'slug'], 'Another product has this address already.');
-  const clashes = clashesOf(catalog, product, seen, fields);
+  const clashes = clashesOf(catalog, product, seen, fields).filter(({ path }) => !(String(path[1]) in (was ?? {})));
   if (clashes.length > 0) throw clash(clashes);
   if (plain.featured && !product.featured) (plain as Partial<ProductFields>).featuredPlace = nextFeaturedPlace(db);
   const isUnseen = !catalog.live.hashes.has(`product:${id}`);

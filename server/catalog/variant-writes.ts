@@ -153,7 +153,7 @@ export function checkVariants(
   const errors: FieldError[] = [];
   const clashes: FieldError[] = [];
   const next = new Map(product.variants.map((variant) => [variant.id, variant]));
-  changes.forEach(({ id: variantId, fields }, i) => {
+  changes.forEach(({ id: variantId, fields, was = {} }, i) => {
     const variant = next.get(variantId);
     const path = (name: string) => ['changes', i, 'fields', name];
     if (!variant) throw notFound('This variant does not exist any more.');
@@ -161,8 +161,13 @@ export function checkVariants(
       errors.push({ path: path('pictureId'), message: 'This picture was deleted. Choose another.' });
     for (const name of Object.keys(fields) as (keyof typeof variantColumns)[]) {
       const table = name === 'stock' ? 'stock' : 'variant';
-      const columns = journal.columnsChangedSince(seen, `product:${product.id}`, table, JSON.stringify([variantId]));
-      if (columns.has(variantColumns[name]) && canonicalJson(variant[name]) !== canonicalJson(fields[name]))
+      const isTouched =
+        name in was
+          ? canonicalJson(was[name]) !== canonicalJson(variant[name])
+          : journal
+              .columnsChangedSince(seen, `product:${product.id}`, table, JSON.stringify([variantId]))
+              .has(variantColumns[name]);
+      if (isTouched && canonicalJson(variant[name]) !== canonicalJson(fields[name]))
         clashes.push({
           path: path(name),
           message: `The ${variantWords[name]} was changed by somebody else.`,

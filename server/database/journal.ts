@@ -83,6 +83,11 @@ function committed<T>(transaction: { immediate: () => ChangeResult<T> }): Change
 
 const cannot = { undo: 'This cannot be undone', redo: 'This cannot be done again' };
 
+function known(id: number | undefined, word: 'undo' | 'redo'): number {
+  if (id === undefined) throw new CannotUndoError(`There is nothing to ${word}.`);
+  return id;
+}
+
 type Listener = (result: { changeId: number; subjects: string[] }) => void;
 
 /** The one way to write to the working catalog, and the way back. */
@@ -109,12 +114,12 @@ export class Journal {
 
   /** Takes back the person's latest change that still stands. */
   undo(actor: Actor): ChangeResult<ChangeRow> {
-    return this.#reverse(this.nextUndo(actor.userId), 'undo', actor);
+    return this.#reverse(known(this.nextUndo(actor.userId), 'undo'), 'undo', actor);
   }
 
   /** Does again what the person undid last, unless they have changed something since. */
   redo(actor: Actor): ChangeResult<ChangeRow> {
-    return this.#reverse(this.nextRedo(actor.userId), 'redo', actor);
+    return this.#reverse(known(this.nextRedo(actor.userId), 'redo'), 'redo', actor);
   }
 
   /** Takes back one change, whoever made it and whatever came after: refused where the same rows were touched again. */
@@ -140,20 +145,19 @@ export class Journal {
     return this.db.prepare(`SELECT count(*) FROM journal WHERE change_id = ?`).pluck().get(changeId) as number;
   }
 
-  /** The change that undo would take back. */
-  nextUndo(userId: string | null): number {
+  /** The change that undo would take back; undefined when there is none. */
+  nextUndo(userId: string | null): number | undefined {
     const target = this.db
       .prepare(
         `SELECT id FROM change WHERE kind = 'edit' AND undone = 0 AND user_id IS ?
          ORDER BY id DESC LIMIT 1`,
       )
       .get(userId) as { id: number } | undefined;
-    if (!target) throw new CannotUndoError('There is nothing to undo.');
-    return target.id;
+    return target?.id;
   }
 
-  /** The change that redo would do again. */
-  nextRedo(userId: string | null): number {
+  /** The change that redo would do again; undefined when there is none. */
+  nextRedo(userId: string | null): number | undefined {
     const target = this.db
       .prepare(
         `SELECT target.id FROM change AS target JOIN change AS undo ON undo.of_change = target.id AND undo.kind = 'undo'
@@ -162,8 +166,7 @@ export class Journal {
          ORDER BY undo.id DESC LIMIT 1`,
       )
       .get({ user: userId }) as { id: number } | undefined;
-    if (!target) throw new CannotUndoError('There is nothing to redo.');
-    return target.id;
+    return target?.id;
   }
 
   /** The latest changes, newest first; of one subject when told. */

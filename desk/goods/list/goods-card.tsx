@@ -1,7 +1,7 @@
 import clsx from 'clsx';
-import { Star } from 'lucide-react';
 import { Link } from 'react-router';
 import { formatPriceRange } from '../../../core/catalog/money';
+import { FeaturedTag } from '../../ui/featured-tag';
 import { LifeTag } from '../../ui/swing-tag';
 import { Thumb } from '../../ui/thumb';
 import type { ListedRow } from '../queries';
@@ -36,7 +36,7 @@ export function GoodsCard({ row, currency, isInTray, isActive, pick, activate }:
         <Link to={`/goods/${row.id}`} className="truncate font-semibold hover:underline" title={row.title}>
           {row.title}
         </Link>
-        {row.featured && <Star size={11} className="shrink-0 fill-marigold text-marigold" aria-label="featured" />}
+        {row.featured && <FeaturedTag className="shrink-0" />}
       </span>
       <span className="narrow truncate">{formatPriceRange(row.price.min, row.price.max, currency)}</span>
       <span className="mt-auto flex items-center justify-between gap-2">

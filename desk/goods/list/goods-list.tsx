@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { RuleField } from '../../../contract/rule-field';
+import { isCommand } from '../../frame/keyboard';
 import { tray, useTray } from '../../frame/tray-store';
 import { CHUNK, useGoodsChunks, type GoodsAsked, type ListedRow } from '../queries';
 import { gridOf, type ListColumn } from './columns';
@@ -94,7 +95,7 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
     if (cell) setEditing({ id, field, at: cell.getBoundingClientRect() });
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.target !== scroller.current) return;
+    if (event.target !== scroller.current || (event.key !== ' ' && !isCommand(event))) return;
     const row = rowAt(active);
     const page = Math.max(1, shown.length - 12) * across;
     const steps: Record<string, number> = {

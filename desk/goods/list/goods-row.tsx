@@ -1,5 +1,4 @@
 import clsx from 'clsx';
-import { Star } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -8,6 +7,7 @@ import type { RuleField } from '../../../contract/rule-field';
 import { formatPriceRange } from '../../../core/catalog/money';
 import { call, wordsOf } from '../../api';
 import { dragsGoods } from '../../ui/goods-drag';
+import { FeaturedTag } from '../../ui/featured-tag';
 import { LifeTag } from '../../ui/swing-tag';
 import { Places } from '../../ui/places';
 import { Thumb } from '../../ui/thumb';
@@ -36,7 +36,7 @@ function Stock({ stock }: { stock: number | null }) {
 }
 
 /** Featured is written at once: it is one click, and the next takes it back. */
-function FeaturedStar({ row }: { row: ListedRow }) {
+function Feature({ row }: { row: ListedRow }) {
   const set = () =>
     call(routes.goods.feature, { body: { ids: [row.id], featured: !row.featured } }).catch((error: unknown) =>
       toast.error(wordsOf(error)),
@@ -49,11 +49,11 @@ function FeaturedStar({ row }: { row: ListedRow }) {
       title={row.featured ? 'Featured: click to end it' : 'Feature it'}
       onClick={() => void set()}
       className={clsx(
-        'shrink-0 rounded p-0.5',
-        !row.featured && 'hidden group-hover:block group-hover:opacity-60 group-focus-within:block',
+        'shrink-0 rounded px-0.5 text-xs font-normal text-ink-2 hover:text-ink hover:underline',
+        !row.featured && 'hidden group-focus-within:block group-hover:block',
       )}
     >
-      <Star size={11} className={row.featured ? 'fill-marigold text-marigold' : 'text-ink-2'} aria-hidden="true" />
+      {row.featured ? <FeaturedTag /> : 'feature'}
     </button>
   );
 }
@@ -129,7 +129,7 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
             <Link to={`/goods/${row.id}`} className="truncate font-semibold hover:underline" title={row.title}>
               <Marked text={row.title} words={asked.text} />
             </Link>
-            <FeaturedStar row={row} />
+            <Feature row={row} />
           </span>
           <span className="flex items-center gap-1 text-xs text-ink-2">
             <span className="truncate">

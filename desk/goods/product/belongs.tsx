@@ -2,16 +2,15 @@ import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import type { ProductAnswer } from '../../../contract/goods';
 import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
 import { call, wordsOf } from '../../api';
 import { useCategoryWrites, useGroups } from '../../groups/queries';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
 import { TextField } from '../../ui/field';
 import { Select } from '../../ui/select';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 import { WhyCollections } from './why-collections';
 
@@ -77,13 +76,12 @@ function NewCategory({ name, categories, take, close }: NewCategoryProps) {
   );
 }
 
-export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; save: Autosave }) {
+export function Belongs({ productId, save }: { productId: string; save: Autosave }) {
   const { data } = useGroups();
-  const current = <T,>(name: string, saved: T): T => (name in save.drafts ? (save.drafts[name] as T) : saved);
-  const categoryIds = current('categoryIds', product.categoryIds);
-  const tagIds = current('tagIds', product.tagIds);
-  const brandId = current('brandId', product.brandId);
-  const supplier = fieldOf(product, save, 'supplier');
+  const { value: categoryIds, error: categoryError } = useProductField(save, 'categoryIds');
+  const { value: tagIds, error: tagError } = useProductField(save, 'tagIds');
+  const { value: brandId, error: brandError } = useProductField(save, 'brandId');
+  const supplier = useProductField(save, 'supplier');
   const names = new Map(
     [...(data?.categories ?? []), ...(data?.tags ?? []), ...(data?.brands ?? [])].map((each) => [each.id, each.name]),
   );
@@ -188,12 +186,12 @@ export function Belongs({ answer: { product }, save }: { answer: ProductAnswer; 
           className="!w-60"
         />
         <span className="font-semibold">Collections</span>
-        <WhyCollections id={product.id} />
+        <WhyCollections id={productId} />
       </div>
-      {Object.entries(save.errors)
-        .filter(([key]) => ['categoryIds', 'tagIds', 'brandId'].includes(key))
-        .map(([key, message]) => (
-          <p key={key} role="alert" className="mt-2 text-rose-ink">
+      {[categoryError, tagError, brandError]
+        .filter((message) => message !== undefined)
+        .map((message) => (
+          <p key={message} role="alert" className="mt-2 text-rose-ink">
             {message}
           </p>
         ))}

@@ -6,7 +6,7 @@ import { formatMoney, formatPriceRange } from '../../../core/catalog/money';
 import { EMPTY_RULE } from '../../../core/rules/rule';
 import { newId } from '../../new-id';
 import { RuleField } from '../../rules/rule-field';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
@@ -15,7 +15,7 @@ import { Select } from '../../ui/select';
 import { SortableRows } from '../../ui/sortable-rows';
 import { Thumb } from '../../ui/thumb';
 import { PickedProducts } from '../picked-products';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
 /** A bundle that can be made so few times is about to run out. */
@@ -198,8 +198,8 @@ function Outcome({ facts, slots, currency }: { facts: Facts; slots: readonly Slo
 
 /** What a bundle is made of, and how its price comes about. */
 export function BundlePart({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
-  const { product, currency, bundle: facts } = answer;
-  const { value, error, change } = fieldOf(product, save, 'bundle');
+  const { currency, bundle: facts } = answer;
+  const { value, error, change } = useProductField(save, 'bundle');
   const bundle: Bundle = value ?? EMPTY_BUNDLE;
   const { slots, pricing } = bundle;
   const setSlots = (next: Slot[]) => change({ ...bundle, slots: next });

@@ -1,6 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { Columns3 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Product } from '../../../core/catalog/product';
 import { columnOf, columnsOf, usualColumns, variantColumns, type ColumnName } from './variant-columns';
 
@@ -20,12 +20,17 @@ function kept(): ColumnName[] {
 export function useColumns(product: Product): [ColumnName[], (columns: ColumnName[]) => void] {
   const { unitPricing } = product;
   const [columns, setColumns] = useState(kept);
-  const wanted = unitPricing !== null && !columns.includes('content') ? [...columns, 'content' as const] : columns;
+  const { kind, bundle } = product;
+  // The same list while nothing of it changed: the rows of the table depend on it.
+  const shown = useMemo(() => {
+    const wanted = unitPricing !== null && !columns.includes('content') ? [...columns, 'content' as const] : columns;
+    return columnsOf({ kind, unitPricing, bundle }).filter((name) => wanted.includes(name));
+  }, [columns, kind, unitPricing, bundle]);
   const choose = (next: ColumnName[]) => {
     localStorage.setItem(KEPT, JSON.stringify(next));
     setColumns(next);
   };
-  return [columnsOf(product).filter((name) => wanted.includes(name)), choose];
+  return [shown, choose];
 }
 
 export function ColumnChoice({

@@ -1,18 +1,17 @@
-import type { ProductAnswer } from '../../../contract/goods';
 import type { PackageSize } from '../../../core/catalog/product';
 import { packageWords, readSize, weightWords } from '../../../core/catalog/units';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
 import { readWeight, readWholeOrNone } from '../../ui/readings';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
-export function Delivery({ answer: { product }, save }: { answer: ProductAnswer; save: Autosave }) {
-  const weight = fieldOf(product, save, 'weight');
-  const size = fieldOf(product, save, 'size');
-  const sort = fieldOf(product, save, 'packageSort');
-  const days = fieldOf(product, save, 'dispatchDays');
+export function Delivery({ save }: { save: Autosave }) {
+  const weight = useProductField(save, 'weight');
+  const size = useProductField(save, 'size');
+  const sort = useProductField(save, 'packageSort');
+  const days = useProductField(save, 'dispatchDays');
   return (
     <Part
       id="delivery"

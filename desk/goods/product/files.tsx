@@ -6,7 +6,7 @@ import { MAX_FILE_BYTES, sizeWords, type FileRole, type ProductFile } from '../.
 import { kindParts } from '../../../core/catalog/kinds';
 import { variantName } from '../../../core/catalog/variants';
 import { upload, wordsOf } from '../../api';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { MeasureField } from '../../ui/measure-field';
 import { readWholeOrNone } from '../../ui/readings';
@@ -14,7 +14,7 @@ import { Select } from '../../ui/select';
 import { SortableRows } from '../../ui/sortable-rows';
 import { TextField } from '../../ui/field';
 import { useKeepProduct } from '../queries';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
 const roleWords: Record<FileRole, { title: string; hint: string; add: string }> = {
@@ -85,7 +85,7 @@ function Role({ role, answer, save }: { role: FileRole; answer: ProductAnswer; s
   const keep = useKeepProduct();
   const input = useRef<HTMLInputElement>(null);
   const [coming, setComing] = useState<Coming[]>([]);
-  const { value: files, change } = fieldOf(product, save, 'files');
+  const { value: files, change } = useProductField(save, 'files');
   const own = files.filter((file) => file.role === role);
   const others = files.filter((file) => file.role !== role);
   const words = roleWords[role];
@@ -172,9 +172,9 @@ function Role({ role, answer, save }: { role: FileRole; answer: ProductAnswer; s
 export function Files({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
   const { product } = answer;
   const isDigital = kindParts[product.kind].downloads;
-  const limit = fieldOf(product, save, 'downloadLimit');
-  const days = fieldOf(product, save, 'downloadDays');
-  const { error } = fieldOf(product, save, 'files');
+  const limit = useProductField(save, 'downloadLimit');
+  const days = useProductField(save, 'downloadDays');
+  const { error } = useProductField(save, 'files');
   const shown = (value: number | null) => (value === null ? '' : String(value));
   return (
     <Part id="files" title={isDigital ? 'Files' : 'Manuals'} hint="up to 300 MB each">

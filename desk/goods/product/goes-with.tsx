@@ -5,10 +5,10 @@ import { relationKinds, type Relation, type RelationKind } from '../../../core/c
 import { EMPTY_RULE } from '../../../core/rules/rule';
 import { call, wordsOf } from '../../api';
 import { RuleField } from '../../rules/rule-field';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { Select } from '../../ui/select';
 import { PickedProducts } from '../picked-products';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
 const kindWords: Record<RelationKind, { title: string; hint: string }> = {
@@ -32,7 +32,7 @@ interface RowProps {
 
 function RelationRow({ kind, answer, save }: RowProps) {
   const { product, related } = answer;
-  const { value: relation, error, change } = fieldOf(product, save, kind);
+  const { value: relation, error, change } = useProductField(save, kind);
   const bothWays = (id: string, title: string) => {
     call(routes.goods.relateBack, { params: { id: product.id }, body: { kind, to: id } })
       .then(() => toast(`${title} now leads back here.`))

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { TextArea, TextField } from '../../ui/field';
 import { Tick } from '../../ui/tick';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
 /** Widths that result pages commonly give a title and two lines of description, CSS pixels. */
@@ -39,11 +39,11 @@ function Room({ text, font, width }: { text: string; font: string; width: number
 }
 
 export function InSearch({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
-  const { product, meta } = answer;
-  const title = fieldOf(product, save, 'metaTitle');
-  const description = fieldOf(product, save, 'metaDescription');
-  const slug = fieldOf(product, save, 'slug');
-  const noindex = fieldOf(product, save, 'noindex');
+  const { meta } = answer;
+  const title = useProductField(save, 'metaTitle');
+  const description = useProductField(save, 'metaDescription');
+  const slug = useProductField(save, 'slug');
+  const noindex = useProductField(save, 'noindex');
   const [usual] = useState(() => window.location.host);
   const shownTitle = title.value || meta.title;
   const shownDescription = description.value || meta.description;

@@ -6,14 +6,14 @@ import { plainAmount } from '../../../core/catalog/money';
 import { productKinds, type Product, type ProductKind } from '../../../core/catalog/product';
 import { durationWords, readDuration } from '../../../core/catalog/units';
 import { call } from '../../api';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { useConfirmedWrite } from '../../ui/confirm';
 import { MeasureField } from '../../ui/measure-field';
 import { Select } from '../../ui/select';
 import { Tick } from '../../ui/tick';
 import { kindLabels } from '../new-product';
 import { useKeepProduct } from '../queries';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
 /** Makes the product one of another kind; says first what that would lose. */
@@ -40,8 +40,8 @@ export function KindChoice({ answer: { product, revision } }: { answer: ProductA
 
 const USUAL_OWN_VALUE: NonNullable<Product['ownValue']> = { from: 1_000, upTo: 20_000 };
 
-function OwnValue({ answer: { product }, save }: { answer: ProductAnswer; save: Autosave }) {
-  const { value, error, change } = fieldOf(product, save, 'ownValue');
+function OwnValue({ save }: { save: Autosave }) {
+  const { value, error, change } = useProductField(save, 'ownValue');
   return (
     <Part
       id="gift-card"
@@ -77,11 +77,10 @@ function OwnValue({ answer: { product }, save }: { answer: ProductAnswer; save: 
 }
 
 /** The part that only products of this kind have. */
-export function KindPart({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
-  const { product } = answer;
-  const parts = kindParts[product.kind];
-  const duration = fieldOf(product, save, 'duration');
-  if (parts.ownValue) return <OwnValue answer={answer} save={save} />;
+export function KindPart({ kind, save }: { kind: ProductKind; save: Autosave }) {
+  const parts = kindParts[kind];
+  const duration = useProductField(save, 'duration');
+  if (parts.ownValue) return <OwnValue save={save} />;
   if (!parts.duration) return null;
   return (
     <Part id="service" title="Service" hint="the column Places limits how many can book; leave it empty for no limit">

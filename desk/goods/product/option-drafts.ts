@@ -1,9 +1,11 @@
 import { fold } from '../../../core/catalog/identity';
 import type { Option } from '../../../core/catalog/product';
+import { mergeValues } from '../../../core/catalog/three-way';
 import { isSameName } from '../../../core/catalog/same-name';
 
-/** An option value as it is being edited; one without an id is new. */
+/** An option value as it is being edited; one without an id is new. `key` stays the same when it gets one. */
 export interface OptionValueDraft {
+  key: string;
   id: string | null;
   name: string;
   swatch: string | null;
@@ -11,6 +13,7 @@ export interface OptionValueDraft {
 }
 
 export interface OptionDraft {
+  key: string;
   id: string | null;
   name: string;
   listId: string | null;
@@ -44,6 +47,39 @@ export const isOfColours = ({ name, values }: OptionDraft) =>
   values.some((value) => value.swatch) || /colou?r/i.test(name);
 
 const isSame = (a: { name: string }, b: { name: string }) => isSameName(a.name, b.name);
+
+/** Saved options as they are edited; `keys` knows under which key something with an id is on screen already. */
+export function draftsOf(options: readonly Option[], keys: ReadonlyMap<string, string>): OptionDraft[] {
+  const keyed = <T extends { id: string }>(item: T) => ({ ...item, key: keys.get(item.id) ?? item.id });
+  return options.map((option) => ({ ...keyed(option), values: option.values.map(keyed) }));
+}
+
+/** Options that can be saved: those with a value. */
+export const complete = (rows: readonly OptionDraft[]) => rows.filter(({ values }) => values.length > 0);
+
+/**
+ * Options as this person wants them, with what somebody else changed since `base`. Where both changed the same thing, this
+ * person's stands: it is on their screen.
+ */
+export function rebased(
+  rows: readonly OptionDraft[],
+  base: readonly Option[],
+  theirs: readonly Option[],
+): OptionDraft[] {
+  const plain = rows.map(({ key: _key, ...row }) => ({
+    ...row,
+    values: row.values.map(({ key: _valueKey, ...value }) => value),
+  }));
+  const keys = new Map(
+    rows.flatMap((row) => [row, ...row.values]).flatMap(({ id, key }) => (id === null ? [] : [[id, key] as const])),
+  );
+  const merged = mergeValues(base, theirs, plain).value as Option[];
+  return draftsOf(merged, keys).map((row, at) => ({
+    ...row,
+    key: row.key ?? rows.find(({ name }) => name === row.name)?.key ?? `row ${at}`,
+    values: row.values.map((value) => ({ ...value, key: value.key ?? `${row.name} ${value.name}` })),
+  }));
+}
 
 /** Options that were edited while they were being saved, with the ids that saving gave to what was new. */
 export function withIds(rows: readonly OptionDraft[], saved: readonly Option[]): OptionDraft[] {

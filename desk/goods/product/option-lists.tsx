@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { fold } from '../../../core/catalog/identity';
 import type { OptionList } from '../../../core/catalog/option-list';
 import { wordsOf } from '../../api';
+import { newId } from '../../new-id';
 import { Button } from '../../ui/button';
 import { OptionListEditor } from '../option-list-editor';
 import { useCreateOptionList, useOptionLists } from '../queries';
@@ -23,7 +24,7 @@ export function OptionLists({ row, change }: { row: OptionDraft; change: (row: O
     change({
       ...row,
       listId: list.id,
-      values: [...row.values, ...choices.map((choice) => ({ id: null, pictureId: null, ...choice }))],
+      values: [...row.values, ...choices.map((choice) => ({ key: newId('q'), id: null, pictureId: null, ...choice }))],
     });
   const keepAsList = () =>
     create.mutate(

@@ -3,13 +3,17 @@ import { arrayMove, rectSortingStrategy, SortableContext } from '@dnd-kit/sortab
 import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { Picture } from '../../../core/catalog/product';
+import { newId } from '../../new-id';
 import { useDragSensors } from '../../ui/drag';
+import { NameField } from '../../ui/name-field';
 import { colourOf, isOfColours, type OptionDraft } from './option-drafts';
 import { OptionLists } from './option-lists';
 import { OptionValue } from './option-value';
 
 interface Props {
   row: OptionDraft;
+  /** the cursor goes on to its values */
+  isNamedJustNow: boolean;
   /** what the option is dragged by */
   grip: ReactNode;
   pictures: readonly Picture[];
@@ -20,15 +24,15 @@ interface Props {
 }
 
 /** One option: its name and its values one after the other. */
-export function OptionRow({ row, grip, pictures, errors, change, removeValue, remove }: Props) {
+export function OptionRow({ row, isNamedJustNow, grip, pictures, errors, change, removeValue, remove }: Props) {
   const [typed, setTyped] = useState('');
   const sensors = useDragSensors();
   const hasSwatches = isOfColours(row);
-  const keys = row.values.map(({ id, name }) => id ?? `new ${name}`);
+  const keys = row.values.map(({ key }) => key);
   const add = () => {
     const name = typed.trim();
     if (name === '') return;
-    const value = { id: null, name, swatch: hasSwatches ? colourOf(name) : null, pictureId: null };
+    const value = { key: newId('q'), id: null, name, swatch: hasSwatches ? colourOf(name) : null, pictureId: null };
     change({ ...row, values: [...row.values, value] });
     setTyped('');
   };
@@ -42,12 +46,10 @@ export function OptionRow({ row, grip, pictures, errors, change, removeValue, re
       <div className="flex items-start gap-2">
         <span className="flex shrink-0 items-center">
           {grip}
-          <input
+          <NameField
             aria-label="Name of the option"
-            defaultValue={row.name}
-            key={row.name}
-            onBlur={(event) => event.target.value !== row.name && change({ ...row, name: event.target.value })}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            value={row.name}
+            keep={(name) => change({ ...row, name })}
             className="w-24 rounded-md border border-transparent bg-transparent px-1 py-1 font-semibold hover:border-line focus:border-line"
           />
         </span>
@@ -71,6 +73,8 @@ export function OptionRow({ row, grip, pictures, errors, change, removeValue, re
           <input
             aria-label={`New value of ${row.name || 'this option'}`}
             placeholder="type, then Enter"
+            // It was named a moment ago: its values come next.
+            autoFocus={isNamedJustNow}
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
             onKeyDown={(event) => event.key === 'Enter' && add()}

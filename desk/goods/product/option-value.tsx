@@ -5,6 +5,7 @@ import { GripVertical, X } from 'lucide-react';
 import { mediaUrl } from '../../../core/placement/card';
 import type { Picture } from '../../../core/catalog/product';
 import { Button } from '../../ui/button';
+import { NameField } from '../../ui/name-field';
 import { PLAIN_SWATCH, type OptionValueDraft } from './option-drafts';
 
 interface Props {
@@ -100,13 +101,11 @@ export function OptionValue({ id, value, optionName, hasSwatches, pictures, chan
         <GripVertical size={12} aria-hidden="true" />
       </button>
       {(hasSwatches || value.swatch || value.pictureId) && <Swatch value={value} pictures={pictures} change={change} />}
-      <input
+      <NameField
         aria-label={`Value of ${optionName}`}
-        defaultValue={value.name}
-        key={value.name}
+        value={value.name}
+        keep={(name) => change({ ...value, name })}
         size={Math.max(3, value.name.length)}
-        onBlur={(event) => event.target.value !== value.name && change({ ...value, name: event.target.value })}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
         className="bg-transparent"
       />
       <button

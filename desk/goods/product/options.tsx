@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
 import { holdsWork, MAX_OPTIONS, variantName } from '../../../core/catalog/variants';
+import { newId } from '../../new-id';
 import { Button } from '../../ui/button';
 import { SortableRows } from '../../ui/sortable-rows';
 import { MergeValue } from './merge-value';
@@ -12,6 +13,8 @@ export function Options({ answer }: { answer: ProductAnswer }) {
   const { product } = answer;
   const { rows, isUnsaved, errors, save, discard, dialog } = useOptions(answer);
   const [naming, setNaming] = useState('');
+  /** key of the option that was just named: its values come next */
+  const [named, setNamed] = useState<string | null>(null);
   /** a value that is to go although variants with work in them have it */
   const [leaving, setLeaving] = useState<{ row: number; at: number } | null>(null);
 
@@ -26,11 +29,14 @@ export function Options({ answer }: { answer: ProductAnswer }) {
     if (canMerge && held(row, at).length > 0) setLeaving({ row, at });
     else save(without(row, at));
   };
-  const addOption = () => {
+  const addOption = (goesOn: boolean) => {
     const name = naming.trim();
-    if (name === '') return;
-    save([...rows, { id: null, name, listId: null, values: [] }]);
+    if (name === '') return false;
+    const key = newId('q');
+    save([...rows, { key, id: null, name, listId: null, values: [] }]);
     setNaming('');
+    setNamed(goesOn ? key : null);
+    return true;
   };
   const sizes = rows.filter((row) => row.values.length > 0).map((row) => row.values.length);
   return (
@@ -53,12 +59,13 @@ export function Options({ answer }: { answer: ProductAnswer }) {
       <SortableRows
         className="flex flex-col gap-2.5"
         items={rows}
-        keyOf={({ id, name }) => id ?? `new ${name}`}
+        keyOf={({ key }) => key}
         reorder={(next) => save(next)}
         draw={(row, grip, at) => (
           <OptionRow
             row={row}
             grip={rows.length > 1 && grip}
+            isNamedJustNow={row.key === named}
             pictures={product.pictures}
             removeValue={(value) => removeValue(at, value)}
             errors={[
@@ -77,8 +84,11 @@ export function Options({ answer }: { answer: ProductAnswer }) {
             placeholder="New option: colour, size …"
             value={naming}
             onChange={(event) => setNaming(event.target.value)}
-            onKeyDown={(event) => event.key === 'Enter' && addOption()}
-            onBlur={addOption}
+            onKeyDown={(event) => {
+              const goesOn = event.key === 'Enter' || (event.key === 'Tab' && !event.shiftKey);
+              if (goesOn && addOption(true)) event.preventDefault();
+            }}
+            onBlur={() => addOption(false)}
             className="w-56 rounded-lg border border-dashed border-ink-3 bg-transparent px-2.5 py-1"
           />
         )}

@@ -11,7 +11,7 @@ import {
 } from '../../../core/catalog/product';
 import { formatMoney } from '../../../core/catalog/money';
 import { effectivePrice, lessPercent, unitPricingWords } from '../../../core/pricing/price';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';
@@ -19,7 +19,7 @@ import { MomentField } from '../../ui/moment-field';
 import { readReduction, readWhole } from '../../ui/readings';
 import { Select } from '../../ui/select';
 import { Tick } from '../../ui/tick';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 
 const taxWords: Record<Product['taxClass'], string> = { standard: 'Standard', reduced: 'Reduced', zero: 'No tax' };
 const soldOutWords: Record<WhenSoldOut, string> = {
@@ -31,7 +31,7 @@ const soldOutWords: Record<WhenSoldOut, string> = {
 
 function QuantityPrices({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
   const { product, currency } = answer;
-  const { value: tiers, error, unsaved, change } = fieldOf(product, save, 'quantityPrices');
+  const { value: tiers, error, unsaved, change } = useProductField(save, 'quantityPrices');
   const first = product.variants[0];
   const price = first && effectivePrice(product, first, Date.now() / 1000).price;
   const setAt = (at: number, tier: Partial<QuantityPrice>) =>
@@ -103,20 +103,21 @@ function QuantityPrices({ answer, save }: { answer: ProductAnswer; save: Autosav
 /** What of the price and the stock holds for all variants. */
 export function PriceTermsPart({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
   const { product, timeZone } = answer;
-  const bind = <K extends Parameters<typeof fieldOf>[2]>(name: K) => fieldOf(product, save, name);
-  const unit = bind('unitPricing');
-  const tax = bind('taxClass');
-  const soldOut = bind('whenSoldOut');
-  const onRequest = bind('priceOnRequest');
-  const hidden = bind('hidePriceWhenSoldOut');
-  const delay = bind('orderDelay');
+  const unit = useProductField(save, 'unitPricing');
+  const tax = useProductField(save, 'taxClass');
+  const soldOut = useProductField(save, 'whenSoldOut');
+  const onRequest = useProductField(save, 'priceOnRequest');
+  const hidden = useProductField(save, 'hidePriceWhenSoldOut');
+  const delay = useProductField(save, 'orderDelay');
+  const saleFrom = useProductField(save, 'saleFrom');
+  const saleUntil = useProductField(save, 'saleUntil');
   const hasSale = product.variants.some(({ salePrice }) => salePrice !== null);
   return (
     <div className="mt-4 grid gap-x-8 gap-y-4 border-t border-hair pt-4 lg:grid-cols-[26rem_1fr]">
       <div>
         <div className="flex flex-wrap gap-3">
-          <MomentField label="Sale from" timeZone={timeZone} {...bind('saleFrom')} />
-          <MomentField label="Sale until" timeZone={timeZone} {...bind('saleUntil')} />
+          <MomentField label="Sale from" timeZone={timeZone} {...saleFrom} />
+          <MomentField label="Sale until" timeZone={timeZone} {...saleUntil} />
         </div>
         <p className="mt-1 text-xs text-ink-2">
           {hasSale

@@ -1,5 +1,5 @@
-import { ChevronLeft, Star } from 'lucide-react';
-import { useState } from 'react';
+import { ChevronLeft } from 'lucide-react';
+import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import { Link, useNavigate, useParams } from 'react-router';
 import { routes } from '../../../contract';
@@ -7,8 +7,15 @@ import type { ProductAnswer } from '../../../contract/goods';
 import { momentWords } from '../../../core/catalog/moment';
 import { kindParts } from '../../../core/catalog/kinds';
 import { call, CallError, wordsOf } from '../../api';
+import type { Typed } from '../../../contract/shop-window';
+import type { Autosave } from '../../autosave/autosave';
+import { useDrawnDrafts } from '../../autosave/use-drawn-drafts';
+import { useValue } from '../../autosave/use-autosave';
+import type { Values } from '../../autosave/step';
 import { tray, useTray } from '../../frame/tray-store';
-import { useUndo } from '../../frame/queries';
+import { useTakeBack } from '../../frame/queries';
+import { FeaturedTag } from '../../ui/featured-tag';
+import { useTitle } from '../../ui/use-title';
 import { useShopWindow } from '../../frame/window-state';
 import { Button } from '../../ui/button';
 import { Clashes } from '../../ui/clashes';
@@ -28,7 +35,7 @@ import { KindChoice, KindPart } from './kind';
 import { Options } from './options';
 import { Pictures } from './pictures';
 import { specCount, Specs } from './specs';
-import { useProductAutosave, useVariantAutosave } from './use-product-autosave';
+import { useProductAutosave, useProductField, useVariantAutosave } from './use-product-autosave';
 import { VariantTable } from './variant-table';
 import { When } from './when';
 import { Words } from './words';
@@ -44,11 +51,92 @@ function lifeWords({ life, product, timeZone }: ProductAnswer): string | undefin
     : undefined;
 }
 
+const textOf = (value: unknown) => (typeof value === 'string' ? value : undefined);
+
+/** What of the fields being typed shoppers see. */
+const drawnFields = (id: string, { title, summary, description }: Values): Typed => ({
+  of: 'product',
+  id,
+  fields: { title: textOf(title), summary: textOf(summary), description: textOf(description) },
+  prices: {},
+});
+
+/** What of the cells being typed shoppers see. */
+function drawnPrices(id: string, values: Values): Typed {
+  const prices: Record<string, number> = {};
+  for (const [key, value] of Object.entries(values)) {
+    const [variantId, name] = key.split(' ') as [string, string];
+    if (name === 'price' && typeof value === 'number') prices[variantId] = value;
+  }
+  return { of: 'product', id, fields: {}, prices };
+}
+
+function Title({ save }: { save: Autosave }) {
+  const title = useValue<string>(save, 'title');
+  useTitle(title);
+  return (
+    <h1 className="min-w-0 truncate font-display text-xl font-bold md:max-w-[42%]" title={title}>
+      {title}
+    </h1>
+  );
+}
+
+function Feature({ save }: { save: Autosave }) {
+  const { value: isFeatured, change } = useProductField(save, 'featured');
+  return (
+    <Button
+      look="bare"
+      aria-pressed={isFeatured}
+      aria-label="Featured"
+      title={
+        isFeatured ? 'Featured goods come first in listings: click to end it' : 'Featured goods come first in listings'
+      }
+      onClick={() => change(!isFeatured)}
+    >
+      {isFeatured ? <FeaturedTag /> : 'Feature'}
+    </Button>
+  );
+}
+
+/** Puts the product on the shop or takes it off; shoppers see either with the next edition. */
+function OnTheShop({ save }: { save: Autosave }) {
+  const { value: standing, change } = useProductField(save, 'standing');
+  const navigate = useNavigate();
+  const set = (next: 'live' | 'off', words: string) => {
+    change(next);
+    toast(words, { action: { label: 'Review', onClick: () => void navigate('/review') } });
+  };
+  if (standing === 'live')
+    return (
+      <Button onClick={() => set('off', 'Shoppers no longer see it from the next edition on.')}>
+        Take off the shop
+      </Button>
+    );
+  return (
+    <Button
+      look="main"
+      title="Shoppers see it with the next edition"
+      onClick={() => set('live', 'Shoppers see it with the next edition.')}
+    >
+      Put on the shop
+    </Button>
+  );
+}
+
 function Editor({ answer }: { answer: ProductAnswer }) {
   const { product, life, places } = answer;
   const fields = useProductAutosave(answer);
   const cells = useVariantAutosave(answer);
-  const { undo } = useUndo();
+  const { id } = product;
+  useDrawnDrafts(
+    fields,
+    useCallback((values: Values) => drawnFields(id, values), [id]),
+  );
+  useDrawnDrafts(
+    cells,
+    useCallback((values: Values) => drawnPrices(id, values), [id]),
+  );
+  const takeBack = useTakeBack();
   const navigate = useNavigate();
   const copy = useCopyProduct();
   const [isCopying, setCopying] = useState(false);
@@ -62,16 +150,11 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           .map((place) => `${place.label}, ${place.position} of ${place.of}`)
           .join(' · ')}`,
   );
-  const worst =
-    [fields, cells].find((save) => save.state === 'failed') ??
-    [fields, cells].find((save) => save.state === 'refused') ??
-    (cells.state === 'idle' ? fields : cells);
-  const isLive = product.standing === 'live';
   const remove = () => {
     call(routes.goods.remove, { params: { id: product.id } })
       .then(() => {
         tray.drop([product.id]);
-        toast(`Deleted “${product.title}”`, { action: { label: 'Undo', onClick: () => undo.mutate() } });
+        takeBack.offer(`Deleted “${product.title}”`);
         return navigate('/goods');
       })
       .catch((error: unknown) => toast.error(wordsOf(error)));
@@ -123,25 +206,14 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <Link to="/goods" aria-label="Back to the goods" className="rounded-md p-1 text-ink-2 hover:text-ink">
             <ChevronLeft size={16} aria-hidden="true" />
           </Link>
-          <h1 className="min-w-0 truncate font-display text-xl font-bold md:max-w-[42%]" title={product.title}>
-            {(fields.drafts.title as string | undefined) ?? product.title}
-          </h1>
+          <Title save={fields} />
           <LifeTag life={life} words={lifeWords(answer)} />
-          <SaveStateWords state={worst.state} problem={worst.problem} retry={worst.retry} />
+          <SaveStateWords save={fields} beside={cells} />
           <div className="ml-auto flex flex-wrap items-center gap-2">
-            <Button
-              look="bare"
-              aria-pressed={product.featured}
-              title="Featured goods come first in listings"
-              onClick={() => fields.change({ featured: !product.featured })}
-            >
-              <Star size={14} className={product.featured ? 'fill-marigold text-marigold' : ''} aria-hidden="true" />
-              {product.featured ? 'Featured' : 'Feature'}
-            </Button>
+            <Feature save={fields} />
             <Button look="bare" aria-pressed={isPicked} onClick={() => tray.toggle(product.id)}>
               {isPicked ? 'Out of the tray' : 'Into the tray'}
             </Button>
-            <Button onClick={() => undo.mutate()}>Undo</Button>
             <Button
               disabled={copy.isPending}
               onClick={() =>
@@ -153,13 +225,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
             >
               Copy as new
             </Button>
-            {isLive ? (
-              <Button onClick={() => fields.change({ standing: 'off' })}>Take off shop</Button>
-            ) : (
-              <Button look="main" onClick={() => fields.change({ standing: 'live' })}>
-                Put on the shop
-              </Button>
-            )}
+            <OnTheShop save={fields} />
           </div>
         </div>
         <div className="flex flex-col gap-3 px-3 pb-6">
@@ -171,10 +237,10 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           {kind.options && <Options answer={answer} />}
           <VariantTable answer={answer} save={cells} fields={fields} />
           <Specs answer={answer} save={fields} />
-          {kind.delivery && <Delivery answer={answer} save={fields} />}
-          <KindPart answer={answer} save={fields} />
+          {kind.delivery && <Delivery save={fields} />}
+          <KindPart kind={product.kind} save={fields} />
           <Files answer={answer} save={fields} />
-          <Belongs answer={answer} save={fields} />
+          <Belongs productId={product.id} save={fields} />
           <GoesWith answer={answer} save={fields} />
           <InSearch answer={answer} save={fields} />
           <When answer={answer} save={fields} />

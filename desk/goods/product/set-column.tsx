@@ -31,7 +31,11 @@ const amountColumns: readonly ColumnName[] = ['price', 'salePrice', 'cost'];
 
 function plan(product: Product, cells: Cells, name: ColumnName, typed: string, ending: Ending): Plan {
   const rows = (after: (variant: Variant) => unknown): Plan => ({
-    rows: product.variants.map((variant) => ({ variant, before: cells.valueAt(variant, name), after: after(variant) })),
+    rows: product.variants.map((variant) => ({
+      variant,
+      before: cells.valueAt(variant.id, name),
+      after: after(variant),
+    })),
   });
   if (name === 'sku') {
     const skus = skusByPattern(typed, product.options, product.variants);
@@ -42,7 +46,7 @@ function plan(product: Product, cells: Cells, name: ColumnName, typed: string, e
     if (!change) return { problem: 'Type +5 %, -2, =cost*2.4, or an amount.' };
     if (change.what === 'empty' && name === 'price') return { problem: 'A price is needed.' };
     return rows((variant) => {
-      const amounts = Object.fromEntries(amountColumns.map((each) => [each, cells.valueAt(variant, each)]));
+      const amounts = Object.fromEntries(amountColumns.map((each) => [each, cells.valueAt(variant.id, each)]));
       return changedAmount(change, amounts[name] as number | null, amounts as unknown as Amounts, ending);
     });
   }

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
-import { specProblem, type SpecSheet, type SpecValue } from '../../../core/catalog/spec';
-import type { Autosave } from '../../use-autosave';
+import { specProblem, type Attribute, type SpecSheet, type SpecValue } from '../../../core/catalog/spec';
+import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
 import { TextField } from '../../ui/field';
@@ -10,7 +10,8 @@ import { Select } from '../../ui/select';
 import { useCreateSpecSheet, useSpecSheets } from '../queries';
 import { SpecSheetEditor } from '../spec-sheet-editor';
 import { SpecField } from '../spec-field';
-import { fieldOf } from './fields';
+import { specKey, useProductField } from './use-product-autosave';
+import { useField } from '../../autosave/use-autosave';
 import { Part } from './part';
 
 interface Props {
@@ -18,12 +19,31 @@ interface Props {
   save: Autosave;
 }
 
-function Values({ sheet, answer: { product }, save }: Props & { sheet: SpecSheet }) {
-  const { value: specs, error, change } = fieldOf(product, save, 'specs');
-  const set = (id: string, value: SpecValue | undefined) => {
-    const { [id]: _before, ...rest } = specs;
-    change(value === undefined ? rest : { ...rest, [id]: value });
-  };
+function SpecLine({ attribute, save }: { attribute: Attribute; save: Autosave }) {
+  const { value, error, change } = useField<SpecValue | undefined>(save, specKey(attribute.id));
+  const misfit = value === undefined ? undefined : specProblem(attribute, value);
+  const message = error ?? misfit;
+  return (
+    <div className="grid grid-cols-[9rem_1fr] items-start gap-2">
+      <span className="pt-1.5">
+        {attribute.name}
+        {attribute.required && value === undefined && (
+          <span className="ml-1.5 text-xs font-semibold text-rose">needed</span>
+        )}
+      </span>
+      <div>
+        <SpecField attribute={attribute} value={value} change={change} />
+        {message && (
+          <p role="alert" className="mt-1 text-rose-ink">
+            {message}
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Values({ sheet, save }: { sheet: SpecSheet; save: Autosave }) {
   const headings = [...new Set(sheet.attributes.map(({ heading }) => heading))];
   return (
     <>
@@ -33,45 +53,22 @@ function Values({ sheet, answer: { product }, save }: Props & { sheet: SpecSheet
           <div className="grid gap-x-6 gap-y-2 lg:grid-cols-2">
             {sheet.attributes
               .filter((attribute) => attribute.heading === heading)
-              .map((attribute) => {
-                const value = specs[attribute.id];
-                const isMissing = attribute.required && value === undefined;
-                const misfit = value === undefined ? undefined : specProblem(attribute, value);
-                return (
-                  <div key={attribute.id} className="grid grid-cols-[9rem_1fr] items-start gap-2">
-                    <span className="pt-1.5">
-                      {attribute.name}
-                      {isMissing && <span className="ml-1.5 text-xs font-semibold text-rose">needed</span>}
-                    </span>
-                    <div>
-                      <SpecField attribute={attribute} value={value} change={(next) => set(attribute.id, next)} />
-                      {misfit && (
-                        <p role="alert" className="mt-1 text-rose-ink">
-                          {misfit}
-                        </p>
-                      )}
-                    </div>
-                  </div>
-                );
-              })}
+              .map((attribute) => (
+                <SpecLine key={attribute.id} attribute={attribute} save={save} />
+              ))}
           </div>
         </fieldset>
       ))}
       {sheet.attributes.length === 0 && (
         <p className="text-ink-2">This sheet has no attributes yet. Edit it to add some.</p>
       )}
-      {error && (
-        <p role="alert" className="text-rose-ink">
-          {error}
-        </p>
-      )}
     </>
   );
 }
 
 /** Fields that only this product has. */
-function OwnFields({ answer: { product }, save }: Props) {
-  const { value: fields, error, change } = fieldOf(product, save, 'customFields');
+function OwnFields({ save }: { save: Autosave }) {
+  const { value: fields, error, change } = useProductField(save, 'customFields');
   const [naming, setNaming] = useState('');
   const add = () => {
     if (naming.trim() === '') return;
@@ -130,7 +127,7 @@ export function Specs({ answer, save }: Props) {
   const { data } = useSpecSheets();
   const create = useCreateSpecSheet();
   const [editing, setEditing] = useState<string | null>(null);
-  const chosen = fieldOf(answer.product, save, 'specSheetId');
+  const chosen = useProductField(save, 'specSheetId');
   const sheets = data?.sheets ?? [];
   const sheet = sheets.find(({ id }) => id === chosen.value);
   const edited = sheets.find(({ id }) => id === editing);
@@ -160,7 +157,7 @@ export function Specs({ answer, save }: Props) {
       }
     >
       {sheet ? (
-        <Values key={sheet.id} sheet={sheet} answer={answer} save={save} />
+        <Values key={sheet.id} sheet={sheet} save={save} />
       ) : (
         <div className="mb-3 flex flex-wrap items-center gap-3">
           {suggested && (
@@ -185,7 +182,7 @@ export function Specs({ answer, save }: Props) {
           />
         </div>
       )}
-      <OwnFields answer={answer} save={save} />
+      <OwnFields save={save} />
       {edited && <SpecSheetEditor key={edited.id} sheet={edited} close={() => setEditing(null)} />}
     </Part>
   );

@@ -1,26 +1,21 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Product, Variant } from '../../../core/catalog/product';
-import type { Autosave } from '../../use-autosave';
+import { useMemo, useRef, useLayoutEffect, useState } from 'react';
+import type { Product } from '../../../core/catalog/product';
+import type { Autosave } from '../../autosave/autosave';
+import { valueAt } from '../../autosave/step';
 import { cellKey } from './use-product-autosave';
-import { columnOf, valueOf, type ColumnName } from './variant-columns';
-
-/** What stands in a cell that cannot be read, kept as it was typed. */
-interface Unread {
-  typed: string;
-  problem: string;
-}
+import { columnOf, type ColumnName } from './variant-columns';
 
 export interface Cells {
-  unread: Readonly<Record<string, Unread>>;
-  /** what was wrong with a paste as a whole */
-  problem: string | null;
+  save: Autosave;
   /** takes what was typed: saves what can be read, keeps the rest with its reason */
-  type: (variant: Variant, name: ColumnName, typed: string) => void;
+  type: (variantId: string, name: ColumnName, typed: string) => void;
   /** puts a block of a spreadsheet in, its corner at this cell */
-  paste: (variant: Variant, name: ColumnName, block: string) => void;
+  paste: (variantId: string, name: ColumnName, block: string) => void;
+  /** takes over what stands in the cell above */
+  fillDown: (variantId: string, name: ColumnName) => void;
   /** sets values that are known to fit */
   set: (values: Record<string, unknown>) => void;
-  valueAt: (variant: Variant, name: ColumnName) => unknown;
+  valueAt: (variantId: string, name: ColumnName) => unknown;
 }
 
 const rowsOf = (block: string) =>
@@ -30,75 +25,55 @@ const rowsOf = (block: string) =>
     .split('\n')
     .map((row) => row.split('\t'));
 
-/** Typing and pasting into the table of variants, on top of what saves it. */
-export function useCells(product: Product, columns: readonly ColumnName[], save: Autosave): Cells {
-  const [unread, setUnread] = useState<Record<string, Unread>>({});
+/** Typing and pasting into the table of variants, on top of what saves it; and what was wrong with a paste as a whole. */
+export function useCells(product: Product, columns: readonly ColumnName[], save: Autosave): [Cells, string | null] {
   const [problem, setProblem] = useState<string | null>(null);
   const latest = useRef({ product, columns });
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = { product, columns };
   });
-  const { change } = save;
-
-  const take = useCallback(
-    (typed: readonly { variant: Variant; name: ColumnName; text: string }[]) => {
+  const cells = useMemo((): Cells => {
+    const take = (typed: readonly { variantId: string; name: ColumnName; text: string }[]) => {
       const values: Record<string, unknown> = {};
-      const wrong: Record<string, Unread> = {};
-      for (const { variant, name, text } of typed) {
+      for (const { variantId, name, text } of typed) {
         const reading = columnOf(name).read(text, latest.current.product);
-        const key = cellKey(variant.id, name);
-        if ('problem' in reading) wrong[key] = { typed: text, problem: reading.problem };
+        const key = cellKey(variantId, name);
+        if ('problem' in reading) save.refuse(key, text, reading.problem);
         else values[key] = reading.value;
       }
-      setUnread((before) => ({
-        ...Object.fromEntries(Object.entries(before).filter(([key]) => !(key in values))),
-        ...wrong,
-      }));
       setProblem(null);
-      if (Object.keys(values).length > 0) change(values);
-    },
-    [change],
-  );
-
-  const type = useCallback(
-    (variant: Variant, name: ColumnName, typed: string) => take([{ variant, name, text: typed }]),
-    [take],
-  );
-
-  const paste = useCallback(
-    (variant: Variant, name: ColumnName, block: string) => {
-      const { product: of, columns: shown } = latest.current;
-      const rows = rowsOf(block);
-      const top = of.variants.indexOf(of.variants.find(({ id }) => id === variant.id)!);
-      const left = shown.indexOf(name);
-      const widest = Math.max(...rows.map((row) => row.length));
-      const fits = [of.variants.length - top, shown.length - left] as const;
-      if (rows.length > fits[0] || widest > fits[1]) {
-        const [count, room, what] =
-          rows.length > fits[0] ? [rows.length, fits[0], 'rows'] : [widest, fits[1], 'columns'];
-        return setProblem(`The block has ${count} ${what}, but only ${room} fit from here. Nothing was pasted.`);
-      }
-      take(
-        rows.flatMap((row, down) =>
-          row.map((text, right) => ({ variant: of.variants[top + down]!, name: shown[left + right]!, text })),
-        ),
-      );
-    },
-    [take],
-  );
-
-  const set = useCallback(
-    (values: Record<string, unknown>) => {
-      setUnread((before) => Object.fromEntries(Object.entries(before).filter(([key]) => !(key in values))));
-      if (Object.keys(values).length > 0) change(values);
-    },
-    [change],
-  );
-
-  const valueAt = (variant: Variant, name: ColumnName) => {
-    const key = cellKey(variant.id, name);
-    return key in save.drafts ? save.drafts[key] : valueOf(variant, name);
-  };
-
-  return { unread, problem, type, paste, set, valueAt };
+      if (Object.keys(values).length > 0) save.change(values);
+    };
+    const valueOf = (variantId: string, name: ColumnName) => valueAt(save.progress(), cellKey(variantId, name));
+    const rowOf = (variantId: string) => latest.current.product.variants.findIndex(({ id }) => id === variantId);
+    return {
+      save,
+      valueAt: valueOf,
+      type: (variantId, name, text) => take([{ variantId, name, text }]),
+      set: save.change,
+      fillDown: (variantId, name) => {
+        const above = latest.current.product.variants[rowOf(variantId) - 1];
+        if (above) save.change({ [cellKey(variantId, name)]: valueOf(above.id, name) });
+      },
+      paste: (variantId, name, block) => {
+        const { product: of, columns: shown } = latest.current;
+        const rows = rowsOf(block);
+        const top = rowOf(variantId);
+        const left = shown.indexOf(name);
+        const widest = Math.max(...rows.map((row) => row.length));
+        const fits = [of.variants.length - top, shown.length - left] as const;
+        if (rows.length > fits[0] || widest > fits[1]) {
+          const [count, room, what] =
+            rows.length > fits[0] ? [rows.length, fits[0], 'rows'] : [widest, fits[1], 'columns'];
+          return setProblem(`The block has ${count} ${what}, but only ${room} fit from here. Nothing was pasted.`);
+        }
+        take(
+          rows.flatMap((row, down) =>
+            row.map((text, right) => ({ variantId: of.variants[top + down]!.id, name: shown[left + right]!, text })),
+          ),
+        );
+      },
+    };
+  }, [save]);
+  return [cells, problem];
 }

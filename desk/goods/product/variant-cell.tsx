@@ -1,27 +1,21 @@
 import clsx from 'clsx';
 import { memo, useState, type KeyboardEvent } from 'react';
-import type { Product, Variant } from '../../../core/catalog/product';
+import { unreadAt } from '../../autosave/step';
+import { useField, useProgress } from '../../autosave/use-autosave';
 import type { Cells } from './use-cells';
 import { cellKey } from './use-product-autosave';
-import { columnOf, type ColumnName } from './variant-columns';
+import { columnOf, type ColumnName, type PricedBy } from './variant-columns';
 
 interface Props {
-  product: Product;
-  variant: Variant;
-  /** of the row above, which Ctrl+D takes over; undefined in the first row */
-  aboveValue: unknown;
+  cells: Cells;
+  variantId: string;
   name: ColumnName;
   label: string;
-  value: unknown;
-  isUnsaved: boolean;
-  /** what was typed and cannot be read */
-  typed: string | undefined;
-  error: string | undefined;
+  pricedBy: PricedBy;
+  /** number of pieces at which little is left; null for none */
+  warnAt: number | null;
   /** that something is odd, though it is saved */
   note: string | undefined;
-  type: Cells['type'];
-  paste: Cells['paste'];
-  set: Cells['set'];
 }
 
 /** Moves to the next cell in the direction of an arrow; false when the arrow is needed inside the text. */
@@ -47,28 +41,31 @@ function walk(event: KeyboardEvent<HTMLInputElement>): boolean {
 }
 
 /** One cell of the table of variants: type, arrows, Enter, paste a block, Ctrl+D for what stands above. */
-export const VariantCell = memo(function VariantCell(props: Props) {
-  const { product, variant, aboveValue, name, label, value, isUnsaved, error, note } = props;
+export const VariantCell = memo(function VariantCell({ cells, variantId, name, label, pricedBy, warnAt, note }: Props) {
   const column = columnOf(name);
+  const key = cellKey(variantId, name);
+  const { value, error, unsaved } = useField<unknown>(cells.save, key);
+  const unread = useProgress(cells.save, (progress) => unreadAt(progress, key));
+  const noteId = `${variantId}-${name}-note`;
   const [editing, setEditing] = useState<string | null>(null);
-  const isLow =
-    name === 'stock' && typeof value === 'number' && (variant.warnAt === null ? value <= 0 : value <= variant.warnAt);
+  const isLow = name === 'stock' && typeof value === 'number' && value <= (warnAt ?? 0);
   return (
     <td className={clsx('relative border border-hair p-0', error && 'bg-rose-soft')}>
       <input
         data-cell={name}
-        data-row={variant.id}
-        data-unsaved={isUnsaved || editing !== null || undefined}
+        data-row={variantId}
+        data-unsaved={unsaved || undefined}
         aria-label={label}
         aria-invalid={error ? true : undefined}
+        aria-describedby={error ? noteId : undefined}
         title={error ?? note}
-        value={editing ?? props.typed ?? column.show(value, product)}
+        value={editing ?? unread ?? column.show(value, pricedBy)}
         inputMode={column.isNumber ? 'decimal' : 'text'}
         placeholder={column.placeholder}
         onFocus={(event) => event.target.select()}
         onChange={(event) => {
           setEditing(event.target.value);
-          props.type(variant, name, event.target.value);
+          cells.type(variantId, name, event.target.value);
         }}
         onBlur={() => setEditing(null)}
         onPaste={(event) => {
@@ -76,12 +73,13 @@ export const VariantCell = memo(function VariantCell(props: Props) {
           if (!/[\t\n]/.test(block.replace(/\n$/, ''))) return;
           event.preventDefault();
           setEditing(null);
-          props.paste(variant, name, block);
+          cells.paste(variantId, name, block);
         }}
         onKeyDown={(event) => {
           if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') {
             event.preventDefault();
-            if (aboveValue !== undefined) props.set({ [cellKey(variant.id, name)]: aboveValue });
+            setEditing(null);
+            cells.fillDown(variantId, name);
           } else if (!event.ctrlKey && !event.metaKey && !event.altKey && !event.shiftKey && walk(event))
             event.preventDefault();
         }}
@@ -94,6 +92,7 @@ export const VariantCell = memo(function VariantCell(props: Props) {
       />
       {error && (
         <p
+          id={noteId}
           role="alert"
           className="pointer-events-none absolute left-0 top-full z-10 mt-0.5 w-56 rounded-md bg-rose px-2 py-1 text-xs text-sheet shadow"
         >

@@ -1,7 +1,7 @@
 import { barcodeProblem } from '../../../core/catalog/barcode';
 import { kindParts } from '../../../core/catalog/kinds';
 import { plainAmount } from '../../../core/catalog/money';
-import type { PackageSize, Product, Variant } from '../../../core/catalog/product';
+import type { PackageSize, Product } from '../../../core/catalog/product';
 import { packageWords, readMeasure, readSize, weightWords } from '../../../core/catalog/units';
 import { unitPricingWords } from '../../../core/pricing/price';
 import { readAmount, readWeight } from '../../ui/readings';
@@ -23,14 +23,17 @@ export type ColumnName =
 
 export type Reading = { value: unknown } | { problem: string };
 
+/** What of the product decides how cells are read and shown. */
+export type PricedBy = Pick<Product, 'unitPricing'>;
+
 export interface VariantColumn {
   name: ColumnName;
   label: string;
   width: string;
   isNumber: boolean;
   placeholder: string;
-  show: (value: unknown, product: Product) => string;
-  read: (typed: string, product: Product) => Reading;
+  show: (value: unknown, product: PricedBy) => string;
+  read: (typed: string, product: PricedBy) => Reading;
 }
 
 const text = (value: unknown) => (value === null || value === undefined ? '' : String(value));
@@ -76,7 +79,7 @@ const measure = (
   name: ColumnName,
   label: string,
   placeholder: string,
-  baseOf: (product: Product) => string,
+  baseOf: (product: PricedBy) => string,
 ): VariantColumn => ({
   name,
   label,
@@ -87,7 +90,7 @@ const measure = (
   read: (typed, product) => (typed.trim() === '' ? { value: null } : readMeasure(typed, baseOf(product))),
 });
 
-const contentBase = ({ unitPricing }: Product) => (unitPricing === null ? '' : unitPricingWords[unitPricing].base);
+const contentBase = ({ unitPricing }: PricedBy) => (unitPricing === null ? '' : unitPricingWords[unitPricing].base);
 
 /** All columns of the table of variants, in the order in which they stand. */
 export const variantColumns: readonly VariantColumn[] = [
@@ -122,13 +125,17 @@ export const variantColumns: readonly VariantColumn[] = [
 ];
 
 /** The heading of a column: what services count are places. */
-export const columnLabel = ({ name, label }: VariantColumn, { kind }: Product) =>
+export const columnLabel = ({ name, label }: VariantColumn, { kind }: Pick<Product, 'kind'>) =>
   name === 'stock' && kind === 'service' ? 'Places' : label;
 
 const deliveryColumns: ReadonlySet<ColumnName> = new Set(['weight', 'size', 'packageSort', 'dispatchDays']);
 
 /** The columns that a product of its kind, priced in its way, can have. */
-export function columnsOf({ kind, unitPricing, bundle }: Product): ColumnName[] {
+export function columnsOf({
+  kind,
+  unitPricing,
+  bundle,
+}: Pick<Product, 'kind' | 'unitPricing' | 'bundle'>): ColumnName[] {
   const parts = kindParts[kind];
   const isOfParts = bundle?.pricing.how === 'parts';
   return variantColumns
@@ -147,5 +154,3 @@ export const columnOf = (name: ColumnName) => variantColumns.find((column) => co
 
 /** Columns that are shown unless the seller chose others. */
 export const usualColumns: readonly ColumnName[] = ['sku', 'price', 'salePrice', 'cost', 'stock', 'warnAt'];
-
-export const valueOf = (variant: Variant, name: ColumnName): unknown => variant[name];

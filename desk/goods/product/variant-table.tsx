@@ -1,15 +1,14 @@
+import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
-import { X } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Link } from 'react-router';
 import type { ProductAnswer } from '../../../contract/goods';
-import { mediaUrl } from '../../../core/placement/card';
 import { kindParts } from '../../../core/catalog/kinds';
 import type { Variant } from '../../../core/catalog/product';
 import { variantName } from '../../../core/catalog/variants';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
-import { Thumb } from '../../ui/thumb';
+import { useEvent } from '../../ui/use-event';
 import { ColumnChoice, useColumns } from './column-choice';
 import { LeftOut, useLeaveOut } from './left-out';
 import { Part } from './part';
@@ -17,40 +16,9 @@ import { PriceTermsPart } from './price-terms';
 import { SetColumn } from './set-column';
 import { StockDialog } from './stock-ledger';
 import { useCells } from './use-cells';
-import { cellKey } from './use-product-autosave';
-import { VariantCell } from './variant-cell';
-import { columnLabel, columnOf } from './variant-columns';
+import { columnLabel, columnOf, type ColumnName } from './variant-columns';
+import { VariantRow } from './variant-row';
 import { WhyPrice } from './why-price';
-
-function PictureCell({ answer, variant, save }: { answer: ProductAnswer; variant: Variant; save: Autosave }) {
-  const { pictures } = answer.product;
-  const key = cellKey(variant.id, 'pictureId');
-  const chosen = (key in save.drafts ? save.drafts[key] : variant.pictureId) as string | null;
-  const shown = pictures.find((picture) => picture.id === chosen);
-  return (
-    <td className="border border-hair px-1.5">
-      <label className="relative flex items-center">
-        <Thumb src={shown ? mediaUrl(shown.media, 160) : null} frame={shown} className="size-6" />
-        <select
-          aria-label={`Picture of ${variantName(answer.product.options, variant) || 'this product'}`}
-          value={chosen ?? ''}
-          onChange={(event) => save.change({ [key]: event.target.value || null })}
-          className="absolute inset-0 cursor-pointer opacity-0"
-        >
-          <option value="">the face</option>
-          {pictures.map((picture, i) => (
-            <option key={picture.id} value={picture.id}>
-              {i + 1}. {picture.alt || 'without words'}
-            </option>
-          ))}
-        </select>
-      </label>
-    </td>
-  );
-}
-
-const percent = (basisPoints: number | null | undefined) =>
-  basisPoints === null || basisPoints === undefined ? '—' : `${Math.round(basisPoints / 100)}%`;
 
 /** SKUs and barcodes that stand elsewhere too, each with a way there. */
 function Duplicates({ answer }: { answer: ProductAnswer }) {
@@ -78,6 +46,48 @@ function Duplicates({ answer }: { answer: ProductAnswer }) {
   );
 }
 
+/** From so many variants on only the rows in view are drawn. */
+const MANY = 40;
+const ROW = 30;
+const NO_NOTES = {};
+
+interface RowsProps {
+  count: number;
+  scroller: RefObject<HTMLDivElement | null>;
+  /** the row that the cursor is in, which stays even when it is scrolled out of sight */
+  cursor: number;
+  draw: (at: number) => ReactNode;
+  columns: number;
+}
+
+/** The rows of a long table that are in view, with the room of the others before and after them. */
+function RowsInView({ count, scroller, cursor, draw, columns }: RowsProps) {
+  const virtual = useVirtualizer({
+    count,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+    rangeExtractor: (range) => {
+      const inView = defaultRangeExtractor(range);
+      return cursor < 0 || inView.includes(cursor) ? inView : [...inView, cursor].sort((a, b) => a - b);
+    },
+  });
+  const rows: ReactNode[] = [];
+  let end = 0;
+  const room = (key: string, size: number) =>
+    size > 0 && (
+      <tr key={key} aria-hidden="true">
+        <td colSpan={columns} style={{ height: size, padding: 0 }} />
+      </tr>
+    );
+  for (const item of virtual.getVirtualItems()) {
+    rows.push(room(`before ${item.index}`, item.start - end), draw(item.index));
+    end = item.end;
+  }
+  rows.push(room('after', virtual.getTotalSize() - end));
+  return rows;
+}
+
 interface Props {
   answer: ProductAnswer;
   save: Autosave;
@@ -85,27 +95,57 @@ interface Props {
 }
 
 export function VariantTable({ answer, save, fields }: Props) {
-  const { product, margins } = answer;
+  const { product, margins, duplicates } = answer;
+  const { variants, options, unitPricing, kind, pictures } = product;
   const [columns, setColumns] = useColumns(product);
-  const [isSetting, setSetting] = useState(false);
-  const [isMoving, setMoving] = useState(false);
-  const [leaveOut, dialog] = useLeaveOut(answer);
-  const cells = useCells(product, columns, save);
-  const odd = new Map(answer.duplicates.map((each) => [cellKey(each.variantId, each.field), each]));
+  const [doing, setDoing] = useState<'column' | 'stock' | null>(null);
+  const [asked, setAsked] = useState<string | null>(null);
+  const [cursor, setCursor] = useState(-1);
+  const [setLeftOut, dialog] = useLeaveOut(answer);
+  const [cells, problem] = useCells(product, columns, save);
+  const scroller = useRef<HTMLDivElement>(null);
+  const pricedBy = useMemo(() => ({ unitPricing, kind }), [unitPricing, kind]);
+  const notes = useMemo(() => {
+    const byVariant = new Map<string, Partial<Record<ColumnName, string>>>();
+    for (const { variantId, field, title } of duplicates)
+      byVariant.set(variantId, { ...byVariant.get(variantId), [field]: `Also that of ${title}` });
+    return byVariant;
+  }, [duplicates]);
+  const leaveOut = useEvent((variant: Variant) => setLeftOut([...product.leftOut, variant.values]));
+  const draw = (at: number) => {
+    const variant = variants[at]!;
+    return (
+      <VariantRow
+        key={variant.id}
+        variant={variant}
+        name={variantName(options, variant) || product.title}
+        swatch={options[0]?.values.find((value) => value.id === variant.values[0])?.swatch ?? null}
+        pictures={pictures}
+        columns={columns}
+        cells={cells}
+        pricedBy={pricedBy}
+        margin={margins[variant.id] ?? null}
+        notes={notes.get(variant.id) ?? NO_NOTES}
+        leaveOut={variants.length > 1 ? leaveOut : undefined}
+        why={setAsked}
+      />
+    );
+  };
+  const askedVariant = variants.find(({ id }) => id === asked);
   return (
     <Part
       id="prices"
       title="Price & stock"
-      hint={product.variants.length > 1 ? `${product.variants.length} variants` : undefined}
+      hint={variants.length > 1 ? `${variants.length} variants` : undefined}
       aside={
         <span className="flex gap-1">
-          {product.variants.length > 1 && (
-            <Button look="bare" onClick={() => setSetting(true)}>
+          {variants.length > 1 && (
+            <Button look="bare" onClick={() => setDoing('column')}>
               Set a column…
             </Button>
           )}
-          {!kindParts[product.kind].slots && (
-            <Button look="bare" onClick={() => setMoving(true)}>
+          {!kindParts[kind].slots && (
+            <Button look="bare" onClick={() => setDoing('stock')}>
               Stock moved…
             </Button>
           )}
@@ -113,11 +153,18 @@ export function VariantTable({ answer, save, fields }: Props) {
         </span>
       }
     >
-      <div className="max-h-[520px] overflow-auto">
-        <table className="w-full border-collapse">
+      <div
+        ref={scroller}
+        className="max-h-[520px] overflow-auto contain-paint"
+        onFocus={({ target }) => {
+          const id = target.dataset.row;
+          setCursor(id === undefined ? -1 : variants.findIndex((variant) => variant.id === id));
+        }}
+      >
+        <table className="w-full border-collapse" aria-rowcount={variants.length + 1}>
           <thead className="sticky top-0 z-[5] bg-paper text-left text-xs text-ink-2">
             <tr>
-              <th className="left-0 z-[1] border border-hair bg-paper md:sticky px-2 py-1.5 font-semibold">Variant</th>
+              <th className="left-0 z-[1] border border-hair bg-paper px-2 py-1.5 font-semibold md:sticky">Variant</th>
               <th className="border border-hair px-1 font-semibold">
                 <span className="sr-only">Picture</span>
               </th>
@@ -142,86 +189,35 @@ export function VariantTable({ answer, save, fields }: Props) {
             </tr>
           </thead>
           <tbody>
-            {product.variants.map((variant, row) => {
-              const name = variantName(product.options, variant) || product.title;
-              const swatch = product.options[0]?.values.find((value) => value.id === variant.values[0])?.swatch;
-              const margin = margins[variant.id];
-              return (
-                <tr key={variant.id} className="group/row">
-                  <th
-                    scope="row"
-                    className="left-0 z-[1] max-w-60 border border-hair bg-sheet md:sticky px-2 text-left font-medium"
-                  >
-                    <span className="flex items-center gap-1.5">
-                      {swatch && (
-                        <span
-                          className="size-3 shrink-0 rounded-full ring-1 ring-ink/15"
-                          style={{ background: swatch }}
-                        />
-                      )}
-                      <span className="truncate" title={name}>
-                        {name}
-                      </span>
-                      {product.variants.length > 1 && (
-                        <button
-                          type="button"
-                          title="Not sold in this combination"
-                          aria-label={`Leave out ${name}`}
-                          onClick={() => leaveOut([...product.leftOut, variant.values])}
-                          className="ml-auto rounded p-0.5 text-ink-2 opacity-0 hover:text-rose focus-visible:opacity-100 group-hover/row:opacity-100"
-                        >
-                          <X size={12} aria-hidden="true" />
-                        </button>
-                      )}
-                    </span>
-                  </th>
-                  <PictureCell answer={answer} variant={variant} save={save} />
-                  {columns.map((column) => {
-                    const key = cellKey(variant.id, column);
-                    const unread = cells.unread[key];
-                    return (
-                      <VariantCell
-                        key={column}
-                        product={product}
-                        variant={variant}
-                        aboveValue={row > 0 ? cells.valueAt(product.variants[row - 1]!, column) : undefined}
-                        name={column}
-                        label={`${columnLabel(columnOf(column), product)}, ${name}`}
-                        value={cells.valueAt(variant, column)}
-                        isUnsaved={key in save.drafts || unread !== undefined}
-                        typed={unread?.typed}
-                        error={unread?.problem ?? save.errors[key]}
-                        note={odd.has(key) ? `Also that of ${odd.get(key)!.title}` : undefined}
-                        type={cells.type}
-                        paste={cells.paste}
-                        set={cells.set}
-                      />
-                    );
-                  })}
-                  <td
-                    className={clsx('border border-hair px-2 text-right', (margin ?? 0) < 0 && 'font-bold text-rose')}
-                  >
-                    <WhyPrice answer={answer} variant={variant} name={name}>
-                      {percent(margin)}
-                    </WhyPrice>
-                  </td>
-                </tr>
-              );
-            })}
+            {variants.length > MANY ? (
+              <RowsInView {...{ count: variants.length, scroller, cursor, draw }} columns={columns.length + 3} />
+            ) : (
+              variants.map((_, at) => draw(at))
+            )}
           </tbody>
         </table>
       </div>
-      {cells.problem && (
+      {problem && (
         <p role="alert" className="mt-2 text-rose-ink">
-          {cells.problem}
+          {problem}
         </p>
       )}
-      <LeftOut answer={answer} set={leaveOut} />
+      <LeftOut answer={answer} set={setLeftOut} />
       {dialog}
       <Duplicates answer={answer} />
       <PriceTermsPart answer={answer} save={fields} />
-      {isMoving && <StockDialog answer={answer} close={() => setMoving(false)} />}
-      {isSetting && <SetColumn product={product} cells={cells} columns={columns} close={() => setSetting(false)} />}
+      {askedVariant && (
+        <WhyPrice
+          answer={answer}
+          variant={askedVariant}
+          name={variantName(options, askedVariant) || product.title}
+          close={() => setAsked(null)}
+        />
+      )}
+      {doing === 'stock' && <StockDialog answer={answer} close={() => setDoing(null)} />}
+      {doing === 'column' && (
+        <SetColumn product={product} cells={cells} columns={columns} close={() => setDoing(null)} />
+      )}
     </Part>
   );
 }

@@ -1,8 +1,8 @@
 import type { ProductAnswer } from '../../../contract/goods';
 import { momentWords } from '../../../core/catalog/moment';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { MomentField } from '../../ui/moment-field';
-import { fieldOf } from './fields';
+import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
 /** When a product is on the shop, in one sentence. */
@@ -18,12 +18,14 @@ function sentence({ product, timeZone }: ProductAnswer): string {
 }
 
 export function When({ answer, save }: { answer: ProductAnswer; save: Autosave }) {
-  const { product, timeZone } = answer;
+  const { timeZone } = answer;
+  const from = useProductField(save, 'liveFrom');
+  const until = useProductField(save, 'liveUntil');
   return (
     <Part id="when" title="When" hint={sentence(answer)}>
       <div className="flex flex-wrap gap-3">
-        <MomentField label="On the shop from" timeZone={timeZone} {...fieldOf(product, save, 'liveFrom')} />
-        <MomentField label="On the shop until" timeZone={timeZone} {...fieldOf(product, save, 'liveUntil')} />
+        <MomentField label="On the shop from" timeZone={timeZone} {...from} />
+        <MomentField label="On the shop until" timeZone={timeZone} {...until} />
       </div>
       <p className="mt-1 text-xs text-ink-2">By the clocks of {timeZone}. Leave a day empty for no beginning or end.</p>
     </Part>

@@ -1,9 +1,9 @@
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import type { ReactNode } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
 import { formatMoney } from '../../../core/catalog/money';
 import { momentWords } from '../../../core/catalog/moment';
 import type { Variant } from '../../../core/catalog/product';
+import { Dialog } from '../../ui/dialog';
 import { netOf, priceSteps, unitPrice, unitPricingWords, type PriceStep } from '../../../core/pricing/price';
 
 const percent = (basisPoints: number | null | undefined) =>
@@ -36,7 +36,7 @@ function Reasons({ answer, variant }: { answer: ProductAnswer; variant: Variant 
   const perUnit = unitPrice(one, variant.content, product.unitPricing);
   const isWaiting = variant.salePrice !== null && steps.length === 1;
   return (
-    <dl className="w-72">
+    <dl>
       {isOfParts ? (
         <Line label="The cheapest choice of parts" value={money(one)} />
       ) : (
@@ -69,34 +69,21 @@ function Reasons({ answer, variant }: { answer: ProductAnswer; variant: Variant 
   );
 }
 
-/** A number that was computed from the price, which opens its reasons. */
+/** How a price and a margin come about. */
 export function WhyPrice({
   answer,
   variant,
   name,
-  children,
+  close,
 }: {
   answer: ProductAnswer;
   variant: Variant;
   name: string;
-  children: ReactNode;
+  close: () => void;
 }) {
   return (
-    <Popover>
-      <PopoverButton
-        aria-label={`Why: price and margin of ${name}`}
-        title="Why?"
-        className="underline decoration-dotted decoration-ink-3 underline-offset-4 hover:decoration-ink"
-      >
-        {children}
-      </PopoverButton>
-      <PopoverPanel
-        anchor="left start"
-        className="z-50 rounded-[10px] border border-line bg-sheet p-3 text-left font-normal text-ink shadow-lg"
-      >
-        <h3 className="mb-1.5 font-semibold">{name}</h3>
-        <Reasons answer={answer} variant={variant} />
-      </PopoverPanel>
-    </Popover>
+    <Dialog title={name} isOpen close={close} width="max-w-sm">
+      <Reasons answer={answer} variant={variant} />
+    </Dialog>
   );
 }

@@ -1,9 +1,10 @@
 import { lazy, Suspense } from 'react';
 import { useLocation } from 'react-router';
 import type { ProductAnswer } from '../../../contract/goods';
-import type { Autosave } from '../../use-autosave';
+import type { Autosave } from '../../autosave/autosave';
 import { TextArea, TextField } from '../../ui/field';
 import { Part } from './part';
+import { useProductField, useProductText } from './use-product-autosave';
 
 const RichField = lazy(() => import('./rich-field'));
 
@@ -13,13 +14,9 @@ interface Props {
 }
 
 export function Words({ answer: { product }, save }: Props) {
-  const value = (name: 'title' | 'summary') => (save.drafts[name] as string | undefined) ?? product[name];
-  const bind = (name: 'title' | 'summary') => ({
-    value: value(name),
-    error: save.errors[name],
-    unsaved: name in save.drafts,
-    onChange: (event: { target: { value: string } }) => save.change({ [name]: event.target.value }),
-  });
+  const title = useProductText(save, 'title');
+  const summary = useProductText(save, 'summary');
+  const description = useProductField(save, 'description');
   // A copy waits for its own title: it is ready to be typed over.
   const isCopy = (useLocation().state as { isCopy?: boolean } | null)?.isCopy ?? false;
   return (
@@ -29,23 +26,23 @@ export function Words({ answer: { product }, save }: Props) {
           label="Title"
           autoFocus={isCopy}
           onFocus={(event) => isCopy && event.target.select()}
-          hint={`${value('title').length} letters; up to 60 show whole on a card`}
-          {...bind('title')}
+          hint={`${title.value.length} letters; up to 60 show whole on a card`}
+          {...title}
         />
         <TextArea
           label="Summary"
           rows={2}
           hint="One or two sentences, below the title and in search engines"
-          {...bind('summary')}
+          {...summary}
         />
         <div>
           <span className="mb-1 block font-semibold">Description</span>
           <Suspense fallback={<div className="field h-40 animate-pulse" />}>
             <RichField
-              html={product.description}
+              html={description.value}
               pictures={product.pictures}
-              isUnsaved={'description' in save.drafts}
-              change={(description) => save.change({ description })}
+              isUnsaved={description.unsaved}
+              change={description.change}
             />
           </Suspense>
         </div>

@@ -1,0 +1,63 @@
+import type { Typed } from '../contract/shop-window';
+import type { ProductCard } from '../core/placement/card';
+import type { ProductView, VariantView } from '../core/placement/product-view';
+import type { ShopData } from './data';
+
+/** Only what is really there: a field that is not typed in keeps what is saved. */
+const over = <T extends object>(saved: T, typed: Partial<T>): T => ({
+  ...saved,
+  ...Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== undefined)),
+});
+
+function variantOver(variant: VariantView, price: number | undefined): VariantView {
+  if (price === undefined) return variant;
+  return variant.wasPrice === null ? { ...variant, price } : { ...variant, wasPrice: price };
+}
+
+function productOver(product: ProductView, { fields, prices }: Extract<Typed, { of: 'product' }>): ProductView {
+  const variants = product.variants.map((variant) => variantOver(variant, prices[variant.id]));
+  const crumbs = product.crumbs.map((crumb, i) =>
+    i === product.crumbs.length - 1 && crumb.label === product.title && fields.title !== undefined
+      ? { ...crumb, label: fields.title }
+      : crumb,
+  );
+  return { ...over(product, fields), crumbs, variants };
+}
+
+const cardOver = (card: ProductCard, { id, fields }: Extract<Typed, { of: 'product' }>): ProductCard =>
+  card.id === id && fields.title !== undefined ? { ...card, title: fields.title } : card;
+
+function pageOver(data: ShopData, typed: Typed): ShopData['page'] {
+  const { page } = data;
+  if (typed.of === 'product') {
+    if (page.kind === 'product' && page.product.id === typed.id)
+      return { ...page, product: productOver(page.product, typed) };
+    if (page.kind === 'listing')
+      return {
+        ...page,
+        listing: { ...page.listing, items: page.listing.items.map((card) => cardOver(card, typed)) },
+      };
+    if (page.kind === 'page') {
+      const sections = page.page.sections.map((section) =>
+        section.kind === 'strip' ? { ...section, items: section.items.map((card) => cardOver(card, typed)) } : section,
+      );
+      return { ...page, page: { ...page.page, sections } };
+    }
+  }
+  if (typed.of === 'listing' && page.kind === 'listing' && data.url.split('?')[0] === typed.url)
+    return over(page, typed.fields);
+  if (typed.of === 'page' && page.kind === 'page' && page.page.id === typed.id) {
+    const sections = page.page.sections.map((section) => over(section, typed.sections[section.id] ?? {}));
+    return { ...page, page: { ...page.page, sections } };
+  }
+  return page;
+}
+
+/** The data of a page with what is being typed in the desk drawn over it. */
+export function withTyped(data: ShopData, typed: readonly Typed[]): ShopData {
+  return typed.reduce(
+    (now, each) =>
+      each.of === 'shop' ? { ...now, shop: over(now.shop, each.fields) } : { ...now, page: pageOver(now, each) },
+    data,
+  );
+}
