@@ -1,6 +1,6 @@
 import './no-eval';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, type ReactNode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
@@ -8,18 +8,6 @@ import { CallError } from './api';
 import './desk.css';
 import { Frame } from './frame/frame';
 import { useSession } from './frame/queries';
-import { GoodsPage } from './goods/goods-page';
-import { ProductPage } from './goods/product/product-page';
-import { CategoryPage } from './groups/category-page';
-import { CollectionPage } from './groups/collection-page';
-import { GroupsPage } from './groups/groups-page';
-import { NamedPage } from './groups/named-page';
-import { OverlapPage } from './groups/overlap-page';
-import { Shelves } from './groups/shelves';
-import { HistoryPage } from './history/history-page';
-import { ReviewPage } from './review/review-page';
-import { Entrance } from './session/entrance';
-import { ShopfrontPage } from './shopfront/shopfront-page';
 import { Failed, Loading } from './ui/states';
 
 const client = new QueryClient({
@@ -31,36 +19,43 @@ const client = new QueryClient({
   },
 });
 
-/** The grid of the sheet is loaded when it is wanted. */
-const SheetPage = lazy(() => import('./sheet/sheet-page'));
-
-function Later({ page }: { page: ReactNode }) {
-  return <Suspense fallback={<Loading rows={8} />}>{page}</Suspense>;
-}
+/** The screens of a desk come when they are wanted, and the others as soon as the browser has nothing to do. */
+const desks = {
+  goods: () => import('./goods/goods-page'),
+  product: () => import('./goods/product/product-page'),
+  sheet: () => import('./sheet/sheet-page'),
+  groups: () => import('./groups/screens'),
+  overlap: () => import('./groups/overlap-page'),
+  shopfront: () => import('./shopfront/shopfront-page'),
+  review: () => import('./review/review-page'),
+  history: () => import('./history/history-page'),
+};
+const Entrance = lazy(async () => ({ default: (await import('./session/entrance')).Entrance }));
 
 const router = createBrowserRouter(
   [
     {
       element: <Frame />,
+      HydrateFallback: () => <Loading rows={8} />,
       children: [
         { path: '/', element: <Navigate to="/goods" replace /> },
-        { path: '/goods', element: <GoodsPage /> },
-        { path: '/goods/sheet', element: <Later page={<SheetPage />} /> },
-        { path: '/goods/:id', element: <ProductPage /> },
+        { path: '/goods', lazy: { Component: async () => (await desks.goods()).GoodsPage } },
+        { path: '/goods/sheet', lazy: { Component: async () => (await desks.sheet()).SheetPage } },
+        { path: '/goods/:id', lazy: { Component: async () => (await desks.product()).ProductPage } },
         {
-          element: <GroupsPage />,
+          lazy: { Component: async () => (await desks.groups()).GroupsPage },
           children: [
-            { path: '/groups', element: <Shelves /> },
-            { path: '/groups/category/:id', element: <CategoryPage /> },
-            { path: '/groups/tags/:id?', element: <NamedPage key="tag" kind="tag" /> },
-            { path: '/groups/brands/:id?', element: <NamedPage key="brand" kind="brand" /> },
-            { path: '/groups/overlap', element: <OverlapPage /> },
+            { path: '/groups', lazy: { Component: async () => (await desks.groups()).Shelves } },
+            { path: '/groups/category/:id', lazy: { Component: async () => (await desks.groups()).CategoryPage } },
+            { path: '/groups/tags/:id?', lazy: { Component: async () => (await desks.groups()).TagsPage } },
+            { path: '/groups/brands/:id?', lazy: { Component: async () => (await desks.groups()).BrandsPage } },
+            { path: '/groups/overlap', lazy: { Component: async () => (await desks.overlap()).OverlapPage } },
           ],
         },
-        { path: '/groups/:id', element: <CollectionPage /> },
-        { path: '/shopfront', element: <ShopfrontPage /> },
-        { path: '/review', element: <ReviewPage /> },
-        { path: '/history', element: <HistoryPage /> },
+        { path: '/groups/:id', lazy: { Component: async () => (await desks.groups()).CollectionPage } },
+        { path: '/shopfront', lazy: { Component: async () => (await desks.shopfront()).ShopfrontPage } },
+        { path: '/review', lazy: { Component: async () => (await desks.review()).ReviewPage } },
+        { path: '/history', lazy: { Component: async () => (await desks.history()).HistoryPage } },
         { path: '*', element: <Navigate to="/goods" replace /> },
       ],
     },
@@ -72,7 +67,12 @@ function Desk() {
   const { data: session, error, refetch } = useSession();
   if (error && !session) return <Failed error={error} retry={() => void refetch()} />;
   if (!session) return <Loading rows={3} />;
-  if (!session.user) return <Entrance needsSetup={session.needsSetup} needsCode={session.needsCode} />;
+  if (!session.user)
+    return (
+      <Suspense fallback={<Loading rows={3} />}>
+        <Entrance needsSetup={session.needsSetup} needsCode={session.needsCode} />
+      </Suspense>
+    );
   return <RouterProvider router={router} />;
 }
 
@@ -83,4 +83,13 @@ createRoot(document.getElementById('desk')!).render(
       <Toaster position="bottom-left" offset={60} toastOptions={{ className: 'font-sans' }} />
     </QueryClientProvider>
   </StrictMode>,
+);
+
+const whenIdle = window.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 2_000));
+setTimeout(
+  () =>
+    whenIdle(
+      () => void Promise.all([import('./goods/new-product'), desks.product(), desks.groups(), desks.shopfront()]),
+    ),
+  1_500,
 );

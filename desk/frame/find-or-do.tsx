@@ -36,7 +36,7 @@ const addresses = {
 };
 
 /** One field that finds goods, groups and pages, and does anything that has a name. */
-export function FindOrDo({ actions, inputId, className, left }: Props) {
+export default function FindOrDo({ actions, inputId, className, left }: Props) {
   const [typed, setTyped] = useState('');
   const { data } = useFound(typed);
   const navigate = useNavigate();

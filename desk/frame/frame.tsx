@@ -1,10 +1,7 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
-import { FeaturedOrder } from '../bulk/featured-order';
 import { JobStrip } from '../bulk/job-strip';
-import { NewProduct } from '../goods/new-product';
 import { ErrorBoundary } from './error-boundary';
-import { Drawer } from '../ui/drawer';
 import { useIsNarrow } from '../ui/use-media';
 import { LeaveGuard } from './leave-guard';
 import { localUndo } from '../ui/local-undo';
@@ -13,9 +10,14 @@ import { useLiveUpdates } from './live-updates';
 import { useUndo } from './queries';
 import { ShelfEdge } from './shelf-edge';
 import { ShopWindow } from './shop-window';
-import { ShortcutList } from './shortcut-list';
 import { Tray } from './tray';
 import { WindowContext } from './window-state';
+
+const FeaturedOrder = lazy(async () => ({ default: (await import('../bulk/featured-order')).FeaturedOrder }));
+const NewProduct = lazy(async () => ({ default: (await import('../goods/new-product')).NewProduct }));
+const ShortcutList = lazy(async () => ({ default: (await import('./shortcut-list')).ShortcutList }));
+
+const Drawer = lazy(async () => ({ default: (await import('../ui/drawer')).Drawer }));
 
 const FIND_ID = 'find-or-do';
 
@@ -27,6 +29,9 @@ export function Frame() {
   const [isWindowOpen, setWindowOpen] = useState(() => localStorage.getItem('dispona.window.away') !== 'yes');
   const [isKeysOpen, setKeysOpen] = useState(false);
   const [isNewOpen, setNewOpen] = useState(false);
+  // What was typed into it is still there when it is opened again.
+  const [wasNewOpened, setNewOpened] = useState(false);
+  if (isNewOpen && !wasNewOpened) setNewOpened(true);
   const [isOrdering, setOrdering] = useState(false);
   const [path, setPath] = useState('/');
   const [note, setNote] = useState<string | null>(null);
@@ -46,8 +51,13 @@ export function Frame() {
   const shortcuts = useMemo<Shortcut[]>(() => {
     const go = (to: string) => () => void navigate(to);
     return [
-      { keys: '/', words: 'find or do anything', run: () => document.getElementById(FIND_ID)?.focus() },
-      { keys: 'n', words: 'new product', run: () => setNewOpen(true) },
+      {
+        keys: '/',
+        words: 'find or do anything',
+        opensField: true,
+        run: () => document.getElementById(FIND_ID)?.focus(),
+      },
+      { keys: 'n', words: 'new product', opensField: true, run: () => setNewOpen(true) },
       { keys: 'w', words: 'shop window: put away or bring back', run: toggleWindow },
       { keys: 'g g', words: 'go to Goods', run: go('/goods') },
       { keys: 'g r', words: 'go to Groups', run: go('/groups') },
@@ -102,14 +112,18 @@ export function Frame() {
         <Tray />
       </div>
       <LeaveGuard />
-      {isNarrow && isOverlay && (
-        <Drawer title="Shop window" isWide close={() => setOverlay(false)}>
-          <ShopWindow isAlone putAway={() => setOverlay(false)} />
-        </Drawer>
-      )}
-      <ShortcutList shortcuts={shortcuts} isOpen={isKeysOpen} close={() => setKeysOpen(false)} />
-      {isOrdering && <FeaturedOrder close={() => setOrdering(false)} />}
-      <NewProduct isOpen={isNewOpen} close={() => setNewOpen(false)} />
+      <Suspense>
+        {isNarrow && isOverlay && (
+          <Drawer title="Shop window" isWide close={() => setOverlay(false)}>
+            <ShopWindow isAlone putAway={() => setOverlay(false)} />
+          </Drawer>
+        )}
+      </Suspense>
+      <Suspense>
+        {isKeysOpen && <ShortcutList shortcuts={shortcuts} isOpen close={() => setKeysOpen(false)} />}
+        {isOrdering && <FeaturedOrder close={() => setOrdering(false)} />}
+        {wasNewOpened && <NewProduct isOpen={isNewOpen} close={() => setNewOpen(false)} />}
+      </Suspense>
     </WindowContext>
   );
 }

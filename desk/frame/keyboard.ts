@@ -6,6 +6,8 @@ export interface Shortcut {
   keys: string;
   words: string;
   run: () => void;
+  /** what is typed next goes into a field that is about to open: no letter is a command meanwhile */
+  opensField?: boolean;
 }
 
 const SEQUENCE_MS = 1_200;
@@ -55,6 +57,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
       if (!found) return;
       event.preventDefault();
       event.stopPropagation();
+      if (found.opensField) typedAt = event.timeStamp;
       found.run();
     };
     window.addEventListener('keydown', onKeyDown, { capture: true });

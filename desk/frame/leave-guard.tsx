@@ -1,9 +1,9 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useBlocker } from 'react-router';
 import { everythingSaved, unsaved } from '../autosave/unsaved';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
 import { showFirstProblem } from '../ui/save-state';
+
+const LeaveDialog = lazy(() => import('./leave-dialog'));
 
 /** Whoever leaves a screen waits until what was typed is saved, and is asked when it cannot be. */
 export function LeaveGuard() {
@@ -28,31 +28,15 @@ export function LeaveGuard() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isBlocked]);
   if (!isBlocked || !isAsking) return null;
-  const stay = () => {
-    blocker.reset();
-    setTimeout(showFirstProblem);
-  };
-  const problems = [...new Set(unsaved.problems())];
   return (
-    <Dialog title="Leave without saving?" isOpen close={stay}>
-      {problems.length === 0 ? (
-        <p className="text-ink-2">The server has not taken everything yet.</p>
-      ) : (
-        <ul className="text-ink-2">
-          {problems.slice(0, 6).map((words) => (
-            <li key={words}>{words}</li>
-          ))}
-          {problems.length > 6 && <li>and {problems.length - 6} more</li>}
-        </ul>
-      )}
-      <div className="mt-4 flex justify-end gap-2">
-        <Button look="danger" onClick={blocker.proceed}>
-          Leave without it
-        </Button>
-        <Button look="main" onClick={stay}>
-          Stay
-        </Button>
-      </div>
-    </Dialog>
+    <Suspense>
+      <LeaveDialog
+        leave={blocker.proceed}
+        stay={() => {
+          blocker.reset();
+          setTimeout(showFirstProblem);
+        }}
+      />
+    </Suspense>
   );
 }

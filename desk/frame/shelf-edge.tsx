@@ -1,16 +1,19 @@
 import clsx from 'clsx';
 import { Redo2, Search, Undo2, type LucideIcon } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink } from 'react-router';
-import { FindOrDo, type Action } from './find-or-do';
+import type { Action } from './find-or-do';
 import { useStatus, type useUndo } from './queries';
-import { YourMenu } from './your-menu';
 
 export const desks = [
   { to: '/goods', words: 'Goods' },
   { to: '/groups', words: 'Groups' },
   { to: '/shopfront', words: 'Shopfront' },
 ];
+
+// They come right after the rest, which shows the goods meanwhile.
+const FindOrDo = lazy(() => import('./find-or-do'));
+const YourMenu = lazy(() => import('./your-menu'));
 
 type Reversing = ReturnType<typeof useUndo>['undo'];
 
@@ -83,12 +86,16 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
         >
           <Search size={16} aria-hidden="true" />
         </button>
-        <FindOrDo
-          actions={actions}
-          inputId={findId}
-          className={isFinding ? 'max-md:absolute max-md:inset-x-2 max-md:z-30' : 'max-md:hidden'}
-          left={() => setFinding(false)}
-        />
+        <Suspense
+          fallback={<span className="h-[31px] rounded-lg border border-line bg-sheet max-md:hidden md:w-[230px]" />}
+        >
+          <FindOrDo
+            actions={actions}
+            inputId={findId}
+            className={isFinding ? 'max-md:absolute max-md:inset-x-2 max-md:z-30' : 'max-md:hidden'}
+            left={() => setFinding(false)}
+          />
+        </Suspense>
         <NavLink
           to="/review"
           className={({ isActive }) =>
@@ -111,14 +118,24 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
           <Reversal icon={Undo2} word="Undo" keys="Ctrl/Cmd + Z" of={undo} />
           <Reversal icon={Redo2} word="Redo" keys="Shift + Ctrl/Cmd + Z" of={redo} />
         </span>
-        <YourMenu
-          showKeys={showKeys}
-          onPhone={[
-            { words: undo.next ? `Undo: ${undo.next.label}` : 'Nothing to undo', run: undo.mutate, isOff: !undo.next },
-            { words: redo.next ? `Redo: ${redo.next.label}` : 'Nothing to redo', run: redo.mutate, isOff: !redo.next },
-            { words: 'Shop window', run: showWindow },
-          ]}
-        />
+        <Suspense fallback={<span className="size-8" />}>
+          <YourMenu
+            showKeys={showKeys}
+            onPhone={[
+              {
+                words: undo.next ? `Undo: ${undo.next.label}` : 'Nothing to undo',
+                run: undo.mutate,
+                isOff: !undo.next,
+              },
+              {
+                words: redo.next ? `Redo: ${redo.next.label}` : 'Nothing to redo',
+                run: redo.mutate,
+                isOff: !redo.next,
+              },
+              { words: 'Shop window', run: showWindow },
+            ]}
+          />
+        </Suspense>
       </div>
     </header>
   );

@@ -1,11 +1,12 @@
 import { Menu, MenuButton, MenuItem, MenuItems, MenuSeparator } from '@headlessui/react';
 import { Ellipsis } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ChangePassword } from './change-password';
 import type { Action } from './find-or-do';
 import { letterKeys } from './keyboard';
 import { useEnter, useSession } from './queries';
+
+const ChangePassword = lazy(async () => ({ default: (await import('./change-password')).ChangePassword }));
 
 const item =
   'flex min-h-8 w-full items-center rounded-md px-2.5 py-1.5 text-left data-disabled:text-ink-3 data-focus:bg-marigold-soft';
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** What belongs to the person rather than to the goods: keys, password, signing out. */
-export function YourMenu({ onPhone, showKeys }: Props) {
+export default function YourMenu({ onPhone, showKeys }: Props) {
   const { signOut } = useEnter();
   const { data: session } = useSession();
   const navigate = useNavigate();
@@ -56,7 +57,7 @@ export function YourMenu({ onPhone, showKeys }: Props) {
           {entry(session?.user ? `Sign out ${session.user.name}` : 'Sign out', () => signOut.mutate())}
         </MenuItems>
       </Menu>
-      {isChanging && <ChangePassword close={() => setChanging(false)} />}
+      <Suspense>{isChanging && <ChangePassword close={() => setChanging(false)} />}</Suspense>
     </>
   );
 }

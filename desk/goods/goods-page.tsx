@@ -1,5 +1,5 @@
 import { Table2 } from 'lucide-react';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { isAsked } from '../../core/rules/narrow';
 import { useShopWindow } from '../frame/window-state';
@@ -35,6 +35,19 @@ function FollowedProduct({ id }: { id: string }) {
   return null;
 }
 
+/** So long the cursor rests on a row before the shop window follows it. */
+const FOLLOW_MS = 180;
+
+/** A value once it has stayed the same for a while. */
+function useRested<T>(value: T, ms: number): T | undefined {
+  const [rested, setRested] = useState<T>();
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(value), ms);
+    return () => clearTimeout(timer);
+  }, [value, ms]);
+  return rested;
+}
+
 const OPEN_FIRST = ['standing', 'category', 'loose', 'brand'];
 
 export function GoodsPage() {
@@ -48,7 +61,7 @@ export function GoodsPage() {
   const [openKeys, setOpenKeys] = useRemembered<string[]>('dispona.goods.open', OPEN_FIRST);
   const [isCards, setCards] = useRemembered<boolean>('dispona.goods.cards', false);
   const [activeId, setActiveId] = useState<string>();
-  const followed = useDeferredValue(activeId);
+  const followed = useRested(activeId, FOLLOW_MS);
   const open = useMemo(() => new Set(openKeys), [openKeys]);
   const asked = useMemo(() => ({ ...which, sort, columns: columns.map(({ key }) => key) }), [which, sort, columns]);
   const { data, error, refetch } = useGoods({ ...asked, columns: [] }, openKeys);

@@ -98,7 +98,7 @@ const levels = [
 ];
 
 /** Many products or variants as an editable grid; what was changed is marked until it is saved, as one change. */
-export default function SheetPage() {
+export function SheetPage() {
   const { which, words } = useOpenedWith();
   const { data, error, refetch } = useProducts(which);
   const { fields } = useGoodsFields();

@@ -1,14 +1,17 @@
-import clsx from 'clsx';
-
 const SQUARES = 10;
+const ACROSS = 5;
+/** A square and the gap after it, px. */
+const STEP = 8;
 
 /** A 5-wide block of small squares that counts where a product shows; "nowhere" in words. */
 export function Places({ count }: { count: number }) {
+  const filled = Math.min(count, SQUARES);
+  const rows = [Math.min(ACROSS, filled), Math.max(0, filled - ACROSS)];
   return (
     <span className="flex items-center gap-2.5">
-      <span className="grid grid-cols-5 gap-[2px]" aria-hidden="true">
-        {Array.from({ length: SQUARES }, (_, i) => (
-          <span key={i} className={clsx('size-[6px] rounded-[1.5px]', i < count ? 'bg-petrol' : 'bg-line')} />
+      <span className="flex flex-col gap-[2px]" aria-hidden="true">
+        {rows.map((squares, i) => (
+          <span key={i} className="places" style={{ '--filled': `${squares * STEP}px` } as React.CSSProperties} />
         ))}
       </span>
       {count === 0 ? (

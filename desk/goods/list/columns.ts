@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 import type { RuleField } from '../../../contract/rule-field';
 
 export interface ListColumn {
@@ -53,7 +53,10 @@ export function useListColumns(fields: readonly RuleField[]): readonly ListColum
     () => columns,
   );
   // A spec that was deleted, or is of another shop, has no column.
-  return fields.length === 0 ? kept : kept.filter(({ key }) => fields.some((field) => field.key === key));
+  return useMemo(
+    () => (fields.length === 0 ? kept : kept.filter(({ key }) => fields.some((field) => field.key === key))),
+    [kept, fields],
+  );
 }
 
 const GAP = 10;

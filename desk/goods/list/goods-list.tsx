@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { RuleField } from '../../../contract/rule-field';
+import { useEvent } from '../../ui/use-event';
 import { isCommand } from '../../frame/keyboard';
 import { tray, useTray } from '../../frame/tray-store';
 import { CHUNK, useGoodsChunks, type GoodsAsked, type ListedRow } from '../queries';
@@ -56,7 +57,9 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
     count: Math.ceil(total / across),
     getScrollElement: () => scroller.current,
     estimateSize: () => (isCards ? CARD.height : ROW),
-    overscan: 8,
+    overscan: 10,
+    // Frames come when the browser has them; drawing inside of the scroll event would hold them up.
+    useFlushSync: false,
   });
   useEffect(() => virtual.measure(), [virtual, isCards, across]);
   const shown = virtual.getVirtualItems();
@@ -80,7 +83,7 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
     const [first, last] = [Math.min(a, b), Math.max(a, b)];
     return Array.from({ length: last - first + 1 }, (_, i) => rowAt(first + i)?.id).filter((id) => id !== undefined);
   };
-  const pick = (index: number, isRange: boolean) => {
+  const pick = useEvent((index: number, isRange: boolean) => {
     const row = rowAt(index);
     if (!row) return;
     if (isRange) tray.add(between(anchor, index));
@@ -88,12 +91,16 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
       tray.toggle(row.id);
       setAnchor(index);
     }
-  };
-  const editBeside = (id: string, field: QuickField) => {
+  });
+  const editBeside = useEvent((id: string, field: QuickField) => {
     const element = scroller.current?.querySelector(`[data-row="${id}"]`);
     const cell = element?.querySelector(`[data-quick="${field}"]`) ?? element;
     if (cell) setEditing({ id, field, at: cell.getBoundingClientRect() });
-  };
+  });
+  // Rows that pass below a mouse that rests are not meant.
+  const activate = useEvent((index: number) => {
+    if (!virtual.isScrolling) setActive(index);
+  });
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.target !== scroller.current || (event.key !== ' ' && !isCommand(event))) return;
     const row = rowAt(active);
@@ -155,7 +162,7 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
                         isInTray={picked.has(row.id)}
                         isActive={at === active}
                         pick={(isRange) => pick(at, isRange)}
-                        activate={() => setActive(at)}
+                        activate={() => activate(at)}
                       />
                     ) : (
                       <span key={at} className="flex-1" />
@@ -175,9 +182,10 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
                     asked={asked}
                     isInTray={picked.has(row.id)}
                     isActive={index === active}
-                    pick={(isRange) => pick(index, isRange)}
-                    activate={() => setActive(index)}
-                    edit={(field) => editBeside(row.id, field)}
+                    index={index}
+                    pick={pick}
+                    activate={activate}
+                    edit={editBeside}
                   />
                 ) : (
                   <div className="goods-grid h-[46px] border-b border-hair" style={gridOf(columns)}>

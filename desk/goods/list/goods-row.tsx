@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
@@ -66,17 +66,21 @@ interface Props {
   asked: GoodsAsked;
   isInTray: boolean;
   isActive: boolean;
-  pick: (isRange: boolean) => void;
-  activate: () => void;
-  edit: (field: QuickField) => void;
+  /** its place in the list */
+  index: number;
+  pick: (index: number, isRange: boolean) => void;
+  activate: (index: number) => void;
+  edit: (id: string, field: QuickField) => void;
 }
 
-export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isActive, pick, activate, edit }: Props) {
+/** Drawn again only when something of its own changed: while the list scrolls, most rows stay as they are. */
+export const GoodsRow = memo(function GoodsRow(props: Props) {
+  const { row, currency, columns, fields, asked, isInTray, isActive, index, pick, activate, edit } = props;
   const quick = (field: QuickField, label: string, children: ReactNode) => (
     <button
       type="button"
       data-quick={field}
-      onClick={() => edit(field)}
+      onClick={() => edit(row.id, field)}
       aria-label={`Change the ${field} of ${row.title}: ${label}`}
       className="max-w-full rounded-md px-1 -mx-1 hover:bg-sheet hover:ring-1 hover:ring-line"
     >
@@ -110,7 +114,7 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
       role="row"
       aria-selected={isInTray}
       data-row={row.id}
-      onMouseEnter={activate}
+      onMouseEnter={() => activate(index)}
       style={gridOf(columns)}
       className={clsx(
         'goods-grid group h-[46px] border-b border-hair',
@@ -118,7 +122,7 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
       )}
     >
       <span role="gridcell">
-        <PickBox title={row.title} isInTray={isInTray} pick={pick} />
+        <PickBox title={row.title} isInTray={isInTray} pick={(isRange) => pick(index, isRange)} />
       </span>
       <span role="gridcell" className="flex min-w-0 items-center gap-2.5" data-quick="title">
         <span {...dragsGoods(() => [row.id])} className="shrink-0 cursor-grab">
@@ -129,7 +133,6 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
             <Link to={`/goods/${row.id}`} className="truncate font-semibold hover:underline" title={row.title}>
               <Marked text={row.title} words={asked.text} />
             </Link>
-            <Feature row={row} />
           </span>
           <span className="flex items-center gap-1 text-xs text-ink-2">
             <span className="truncate">
@@ -137,6 +140,7 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
                 .filter(Boolean)
                 .join(' · ')}
             </span>
+            <Feature row={row} />
             {asked.rule.of.length > 0 && isActive && (
               <WhyListed id={row.id} title={row.title} rule={asked.rule} text={asked.text} />
             )}
@@ -154,4 +158,4 @@ export function GoodsRow({ row, currency, columns, fields, asked, isInTray, isAc
       })}
     </div>
   );
-}
+});

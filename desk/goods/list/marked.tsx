@@ -5,13 +5,16 @@ import { useSettings } from '../../shopfront/queries';
 
 /** A text in which the words that were searched for are marked. */
 export function Marked({ text, words }: { text: string; words: string }) {
+  return words.trim() === '' ? text : <Parts text={text} words={words} />;
+}
+
+function Parts({ text, words }: { text: string; words: string }) {
   const { data: settings } = useSettings();
   const groups = settings?.synonyms;
   const meaningTheSame = useMemo(
     () => new Synonyms(groups).partsOf(words).flatMap(({ others }) => others.flat()),
     [groups, words],
   );
-  if (words.trim() === '') return <>{text}</>;
   return (
     <>
       {markedParts(text, words, meaningTheSame).map(({ part, isMet }, i) =>
