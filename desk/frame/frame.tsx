@@ -4,7 +4,10 @@ import { JobStrip } from '../bulk/job-strip';
 import { ErrorBoundary } from './error-boundary';
 import { useIsNarrow } from '../ui/use-media';
 import { LeaveGuard } from './leave-guard';
+import '../ui/file-drop';
+import { useGoodsAreDragged } from '../ui/goods-drag';
 import { localUndo } from '../ui/local-undo';
+import { useLeftBehind } from '../ui/where-one-was';
 import { useShortcuts, type Shortcut } from './keyboard';
 import { useLiveUpdates } from './live-updates';
 import { useUndo } from './queries';
@@ -17,6 +20,7 @@ const FeaturedOrder = lazy(async () => ({ default: (await import('../bulk/featur
 const NewProduct = lazy(async () => ({ default: (await import('../goods/new-product')).NewProduct }));
 const ShortcutList = lazy(async () => ({ default: (await import('./shortcut-list')).ShortcutList }));
 
+const DropPlaces = lazy(() => import('./drop-places'));
 const Drawer = lazy(async () => ({ default: (await import('../ui/drawer')).Drawer }));
 
 const FIND_ID = 'find-or-do';
@@ -36,7 +40,9 @@ export function Frame() {
   const [path, setPath] = useState('/');
   const [note, setNote] = useState<string | null>(null);
   const windowState = useMemo(() => ({ path, setPath, note, setNote }), [path, note]);
+  const areDragged = useGoodsAreDragged();
   useLiveUpdates();
+  useLeftBehind();
 
   const isNarrow = useIsNarrow();
   const [isOverlay, setOverlay] = useState(false);
@@ -100,7 +106,12 @@ export function Frame() {
           showKeys={() => setKeysOpen(true)}
           showWindow={toggleWindow}
         />
-        <div className="flex min-h-0 flex-1">
+        <div className="relative flex min-h-0 flex-1">
+          {areDragged && !pathname.startsWith('/groups') && (
+            <Suspense>
+              <DropPlaces />
+            </Suspense>
+          )}
           <main id="content" tabIndex={-1} className="flex min-w-0 flex-1 flex-col outline-none">
             <ErrorBoundary resetKey={pathname}>
               <Outlet context={{ newProduct: () => setNewOpen(true), orderFeatured: () => setOrdering(true) }} />

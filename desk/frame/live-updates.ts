@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import type { Job } from '../../contract/bulk';
+import { refreshOf, type Told } from './what-changed';
 
 type Listener = () => void;
 const redrawListeners = new Set<Listener>();
@@ -22,7 +23,17 @@ export function useLiveUpdates(): void {
       for (const listener of redrawListeners) listener();
     };
     let wasLost = false;
-    source.addEventListener('changed', refresh);
+    source.addEventListener('changed', ({ data }: MessageEvent<string>) => {
+      const told = JSON.parse(data) as Told;
+      for (const query of client.getQueryCache().getAll()) {
+        const { revision } = (query.state.data ?? {}) as { revision?: number };
+        const what = refreshOf(told, query.queryKey, revision);
+        if (what === 'none') continue;
+        const filter = { queryKey: query.queryKey, exact: true };
+        void client.invalidateQueries({ ...filter, refetchType: what === 'now' ? 'active' : 'none' });
+      }
+      for (const listener of redrawListeners) listener();
+    });
     source.addEventListener('edition', refresh);
     source.addEventListener('job', ({ data }: MessageEvent<string>) => {
       const job = JSON.parse(data) as Job;

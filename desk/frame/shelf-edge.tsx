@@ -1,7 +1,8 @@
 import clsx from 'clsx';
 import { Redo2, Search, Undo2, type LucideIcon } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { Link, NavLink } from 'react-router';
+import { Link, NavLink, useLocation } from 'react-router';
+import { asItWas } from '../ui/where-one-was';
 import type { Action } from './find-or-do';
 import { useStatus, type useUndo } from './queries';
 
@@ -46,6 +47,7 @@ function Reversal({ icon: Icon, word, keys, of }: { icon: LucideIcon; word: stri
 /** The top bar: a shelf on whose ink edge the desks stand. */
 export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }: Props) {
   const { data: status } = useStatus();
+  const { pathname } = useLocation();
   const [isFinding, setFinding] = useState(false);
   const changes = status?.changes ?? 0;
   return (
@@ -62,7 +64,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
         {desks.map(({ to, words }) => (
           <NavLink
             key={to}
-            to={to}
+            to={pathname === to ? to : asItWas(to)}
             className={({ isActive }) =>
               clsx(
                 'rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-2',

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { useGoodsAreDragged } from '../ui/use-goods-are-dragged';
+import { useGoodsAreDragged } from '../ui/goods-drag';
 import { useTrayContent } from './tray-store';
 
 const TrayBar = lazy(() => import('./tray-bar'));

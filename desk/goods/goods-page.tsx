@@ -6,6 +6,9 @@ import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';
 import { count, products } from '../ui/count';
+import { Drawer } from '../ui/drawer';
+import { useIsPhone } from '../ui/use-media';
+import { useTitle } from '../ui/use-title';
 import { Empty, Failed, Loading } from '../ui/states';
 import { sheetAddress } from './goods-address';
 import { Chips } from './list/chips';
@@ -61,6 +64,9 @@ export function GoodsPage() {
   const [openKeys, setOpenKeys] = useRemembered<string[]>('dispona.goods.open', OPEN_FIRST);
   const [isCards, setCards] = useRemembered<boolean>('dispona.goods.cards', false);
   const [activeId, setActiveId] = useState<string>();
+  const isPhone = useIsPhone();
+  const [isNarrowing, setNarrowing] = useState(false);
+  useTitle('Goods');
   const followed = useRested(activeId, FOLLOW_MS);
   const open = useMemo(() => new Set(openKeys), [openKeys]);
   const asked = useMemo(() => ({ ...which, sort, columns: columns.map(({ key }) => key) }), [which, sort, columns]);
@@ -72,20 +78,37 @@ export function GoodsPage() {
   const toggleOpen = (key: string) =>
     setOpenKeys(open.has(key) ? openKeys.filter((each) => each !== key) : [...openKeys, key]);
 
+  const narrowColumn = (
+    <NarrowColumn
+      sections={data?.sections ?? []}
+      looseEnds={data?.looseEnds ?? []}
+      rule={rule}
+      change={setRule}
+      open={open}
+      toggleOpen={toggleOpen}
+    />
+  );
+
   return (
     <div className="flex min-h-0 flex-1">
       {followed && <FollowedProduct id={followed} />}
-      <NarrowColumn
-        sections={data?.sections ?? []}
-        looseEnds={data?.looseEnds ?? []}
-        rule={rule}
-        change={setRule}
-        open={open}
-        toggleOpen={toggleOpen}
-      />
+      {!isPhone && narrowColumn}
+      {isPhone && isNarrowing && (
+        <Drawer title="Narrow the goods" close={() => setNarrowing(false)}>
+          {narrowColumn}
+          <Button look="main" className="m-3 justify-center" onClick={() => setNarrowing(false)}>
+            Show {data ? products(data.total) : 'them'}
+          </Button>
+        </Drawer>
+      )}
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-3 py-2">
           <h1 className="font-display text-2xl font-bold">Goods</h1>
+          {isPhone && (
+            <Button onClick={() => setNarrowing(true)} className="ml-auto">
+              Filters{rule.of.length > 0 && ` · ${rule.of.length}`}
+            </Button>
+          )}
           <FindField narrowing={narrowing} fields={names} />
           <Chips {...{ rule, fields, names, currency, problems }} change={setRule} />
           <span className="ml-auto flex flex-wrap items-center justify-end gap-2">

@@ -1,12 +1,21 @@
-import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  pointerWithin,
+  type CollisionDetection,
+  type DragEndEvent,
+  type DragMoveEvent,
+} from '@dnd-kit/core';
 import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { Pin, PinOff, X } from 'lucide-react';
+import { useRef } from 'react';
 import { Link } from 'react-router';
 import type { GoodsRow } from '../../contract/goods';
 import { formatMoney } from '../../core/catalog/money';
 import { useDragSensors } from '../ui/drag';
+import { carriedGoods } from '../ui/goods-drag';
 import { Thumb } from '../ui/thumb';
 
 interface Props {
@@ -29,7 +38,7 @@ interface GoodProps extends Omit<Props, 'goods' | 'reorder' | 'wraps'> {
 }
 
 const corner =
-  'absolute -top-1 rounded-full bg-ink p-0.5 text-sheet opacity-0 focus-visible:opacity-100 group-hover:opacity-100';
+  'absolute -top-1.5 grid size-6 place-items-center rounded-full border-[3px] border-sheet bg-ink text-sheet focus-visible:opacity-100 group-hover:opacity-100 max-md:!opacity-100 pointer-fine:opacity-0';
 
 function Good({ row, currency, isMovable, remove, removeWords = 'Take out', pins = [], togglePin }: GoodProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
@@ -70,7 +79,7 @@ function Good({ row, currency, isMovable, remove, removeWords = 'Take out', pins
           onClick={() => togglePin(row.id)}
           aria-label={isPinned ? `Let ${row.title} go from the front` : `Pin ${row.title} at the front`}
           title={isPinned ? 'Pinned: let it go' : 'Pin at the front'}
-          className={clsx(corner, '-left-1', isPinned && '!opacity-100')}
+          className={clsx(corner, '-left-1.5', isPinned && '!opacity-100')}
         >
           {isPinned ? (
             <Pin size={11} aria-hidden="true" className="group-hover:hidden" />
@@ -86,7 +95,7 @@ function Good({ row, currency, isMovable, remove, removeWords = 'Take out', pins
           onClick={() => remove(row.id)}
           aria-label={`${removeWords}: ${row.title}`}
           title={removeWords}
-          className={clsx(corner, '-right-1')}
+          className={clsx(corner, '-right-1.5')}
         >
           <X size={11} aria-hidden="true" />
         </button>
@@ -95,18 +104,43 @@ function Good({ row, currency, isMovable, remove, removeWords = 'Take out', pins
   );
 }
 
-/** Goods standing on a board, in order; dragged along it, or moved with Space and the arrow keys. */
+/** What is below the pointer; by keyboard, what is nearest. Away from the shelf nothing is, so that nothing moves there. */
+const belowPointer: CollisionDetection = (args) =>
+  args.pointerCoordinates ? pointerWithin(args) : closestCenter(args);
+
+const pointOf = ({ activatorEvent, delta }: DragMoveEvent) =>
+  activatorEvent instanceof PointerEvent
+    ? { x: activatorEvent.clientX + delta.x, y: activatorEvent.clientY + delta.y }
+    : null;
+
+/**
+ * Goods standing on a board, in order; dragged along it, or moved with Space and the arrow keys. Let go over the tray, a
+ * category or another shelf they go there; anywhere else nothing happens.
+ */
 export function Board({ goods, reorder, wraps = false, ...shared }: Props) {
   const sensors = useDragSensors();
   const ids = goods.map(({ id }) => id);
+  const board = useRef<HTMLUListElement>(null);
+  const onDragMove = (event: DragMoveEvent) => {
+    const at = pointOf(event);
+    if (at) carriedGoods.move(at.x, at.y, board.current);
+  };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id)
-      reorder?.(arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))), String(active.id));
+    const id = String(active.id);
+    if (carriedGoods.end([id]) || !over || active.id === over.id) return;
+    reorder?.(arrayMove(ids, ids.indexOf(id), ids.indexOf(String(over.id))), id);
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={belowPointer}
+      onDragStart={carriedGoods.begin}
+      onDragMove={onDragMove}
+      onDragEnd={onDragEnd}
+      onDragCancel={() => carriedGoods.end(null)}
+    >
       <SortableContext items={ids} strategy={rectSortingStrategy}>
-        <ul className={clsx('flex gap-2 px-3 pt-1.5', wraps ? 'flex-wrap gap-y-3' : 'overflow-hidden')}>
+        <ul ref={board} className={clsx('flex gap-2 px-3 pt-1.5', wraps ? 'flex-wrap gap-y-3' : 'overflow-hidden')}>
           {goods.map((row) => (
             <Good key={row.id} row={row} isMovable={reorder !== undefined} {...shared} />
           ))}

@@ -24,6 +24,7 @@ import { GroupPageFields } from './page-fields';
 import { pinnedFirst, pinsAfterMove } from './pins';
 import { useCategory, useCategoryWrites, useGroups } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
+import { useTitle } from '../ui/use-title';
 
 type Whole = AnswerOf<typeof groupRoutes.category>;
 type CategoryEditor = GroupEditor<CategoryRow>;
@@ -136,6 +137,7 @@ function Editor({ whole }: { whole: Whole }) {
   const editor: CategoryEditor = useGroupEditor(category, (values, was) =>
     change.mutateAsync({ id: category.id, ...values, was }),
   );
+  useTitle(editor.value('name'));
   useShopWindow(
     `/c/${category.slug}`,
     category.ways.length > 0

@@ -27,6 +27,8 @@ const moveKeys: Record<string, Move> = { ArrowUp: 'up', ArrowDown: 'down', Arrow
 interface Adding {
   parentId: string | null;
   after: string | null;
+  /** what it begins with: a name that could not be made */
+  name?: string;
 }
 
 type Line = { row: CategoryRow } | { adding: Adding };
@@ -107,7 +109,11 @@ export function CategoryTree({ categories, uncategorised }: Props) {
     const at = siblings.findIndex(({ id }) => id === after);
     create.mutate(
       { name, parentId, ...(at >= 0 ? { place: at + 1 } : {}) },
-      { onSuccess: ({ id }) => setAdding((now) => (goesOn && now ? { parentId, after: id } : null)) },
+      {
+        // The line stays where it is while the next name is typed into it; it only moves below what was made.
+        onSuccess: ({ id }) => setAdding((now) => (now && now.after === after ? { ...now, parentId, after: id } : now)),
+        onError: () => setAdding((now) => now ?? { parentId, after, name }),
+      },
     );
     if (!goesOn) setAdding(null);
   };
@@ -119,7 +125,10 @@ export function CategoryTree({ categories, uncategorised }: Props) {
   const levelOf = ({ parentId }: Adding) => (categories.find(({ id }) => id === parentId)?.level ?? 0) + 1;
 
   return (
-    <aside aria-label="Categories" className="flex w-[230px] shrink-0 flex-col border-r border-line max-md:hidden">
+    <aside
+      aria-label="Categories"
+      className="flex min-h-0 w-[230px] shrink-0 flex-col border-r border-line max-md:w-full max-md:flex-1 max-md:border-0"
+    >
       <div className="flex items-center justify-between px-3.5 pt-3 pb-1">
         <h2 className="font-display text-[15px] font-bold">Categories</h2>
         <Button
@@ -158,7 +167,8 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                 {'adding' in line ? (
                   <div style={{ paddingLeft: levelOf(line.adding) * 13 }}>
                     <NameLine
-                      key={`${line.adding.parentId} ${line.adding.after}`}
+                      isNew
+                      initial={line.adding.name}
                       label="Name of the new category"
                       placeholder="Name, then Enter"
                       keep={(name, goesOn) => keepNew(name, goesOn, line.adding)}
@@ -170,11 +180,15 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                   <NameLine
                     initial={row!.name}
                     label={`New name of ${row!.name}`}
-                    keep={(name) => {
+                    keep={(name, byEnter) => {
                       rename.mutate({ id: row!.id, name });
                       setRenaming(null);
+                      if (byEnter) setTimeout(() => focus(row!.id));
                     }}
-                    stop={() => setRenaming(null)}
+                    stop={() => {
+                      setRenaming(null);
+                      setTimeout(() => focus(row!.id));
+                    }}
                   />
                 ) : (
                   <TreeRow

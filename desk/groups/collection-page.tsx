@@ -11,6 +11,8 @@ import { Button } from '../ui/button';
 import { useConfirm } from '../ui/confirm';
 import { count } from '../ui/count';
 import { useGoodsDrop } from '../ui/goods-drag';
+import { asItWas } from '../ui/where-one-was';
+import { useTitle } from '../ui/use-title';
 import { SaveStateWords } from '../ui/save-state';
 import { Empty, Failed, Loading } from '../ui/states';
 import { AddGoods } from './add-goods';
@@ -29,9 +31,14 @@ function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
   const navigate = useNavigate();
   const [ask, dialog] = useConfirm();
   const isRule = shelf.source === 'rule';
+  useTitle(editor.value('name'));
   return (
     <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-2">
-      <Link to="/groups" aria-label="Back to all shelves" className="rounded-md p-1 text-ink-2 hover:text-ink">
+      <Link
+        to={asItWas('/groups')}
+        aria-label="Back to all shelves"
+        className="rounded-md p-1 text-ink-2 hover:text-ink"
+      >
         <ChevronLeft size={16} aria-hidden="true" />
       </Link>
       <h1 className="max-w-[40%] truncate font-display text-xl font-bold" title={editor.value('name')}>

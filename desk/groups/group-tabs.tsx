@@ -13,6 +13,7 @@ const tabs = [
 export function GroupTabs({ children }: { children?: ReactNode }) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-2.5">
+      <h1 className="sr-only">Groups</h1>
       <nav aria-label="Groups" className="flex items-baseline gap-4">
         {tabs.map(({ to, words, end }) => (
           <NavLink

@@ -1,7 +1,10 @@
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { unsaved } from '../autosave/unsaved';
 
 interface Props {
   initial?: string;
+  /** what it begins with is not saved yet */
+  isNew?: boolean;
   label: string;
   placeholder?: string;
   /** keeps what was typed; `goesOn`: by Enter, so that another one may follow */
@@ -12,19 +15,32 @@ interface Props {
 }
 
 /** A line in which a name is typed; Enter keeps it, Escape does not. */
-export function NameLine({ initial = '', label, placeholder, keep, stop, shift }: Props) {
+export function NameLine({ initial = '', isNew = false, label, placeholder, keep, stop, shift }: Props) {
   const [name, setName] = useState(initial);
+  const [holder] = useState(() => ({}));
+  // Leaving by Escape takes the line away, which leaves it once more.
+  const isOver = useRef(false);
   const take = (goesOn: boolean) => {
+    if (isOver.current) return;
+    unsaved.clear(holder);
     const typed = name.trim();
-    if (typed === '' || typed === initial) return stop();
+    if (typed === '' || (typed === initial && !isNew)) {
+      isOver.current = true;
+      return stop();
+    }
+    isOver.current = !goesOn;
     keep(typed, goesOn);
     setName('');
   };
+  useEffect(() => () => unsaved.clear(holder), [holder]);
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
     if (event.key === 'Enter') take(true);
-    else if (event.key === 'Escape') stop();
-    else if (event.key === 'Tab' && shift) {
+    else if (event.key === 'Escape') {
+      isOver.current = true;
+      unsaved.clear(holder);
+      stop();
+    } else if (event.key === 'Tab' && shift) {
       event.preventDefault();
       shift(event.shiftKey ? 'out' : 'in');
     }
@@ -36,7 +52,10 @@ export function NameLine({ initial = '', label, placeholder, keep, stop, shift }
       placeholder={placeholder}
       value={name}
       maxLength={120}
-      onChange={(event) => setName(event.target.value)}
+      onChange={(event) => {
+        setName(event.target.value);
+        unsaved.set(holder, { problems: [], isOnItsWay: true });
+      }}
       onBlur={() => take(false)}
       onKeyDown={onKeyDown}
       className="w-full rounded-md border border-marigold bg-sheet px-1.5 py-0.5"

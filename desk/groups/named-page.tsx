@@ -22,6 +22,7 @@ import { Clashes } from '../ui/clashes';
 import { GroupPageFields } from './page-fields';
 import { useGroups, useNamedWrites, type NamedKind } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
+import { useTitle } from '../ui/use-title';
 
 const wordsOf = { tag: { one: 'tag', many: 'tags', path: 't' }, brand: { one: 'brand', many: 'brands', path: 'b' } };
 
@@ -183,6 +184,7 @@ function arranged(list: readonly NamedRow[], sort: Sort, wanted: string): NamedR
 
 /** All tags, or all brands: with counts, what looks written twice, and the page of the one that is open. */
 export function NamedPage({ kind }: { kind: NamedKind }) {
+  useTitle(kind === 'tag' ? 'Tags' : 'Brands');
   const { id } = useParams();
   const { data } = useGroups();
   const { create, merge } = useNamedWrites(kind);

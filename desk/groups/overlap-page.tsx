@@ -8,6 +8,7 @@ import { Empty, Failed, Loading } from '../ui/states';
 import { GoodsLines } from './goods-lines';
 import { GroupTabs } from './group-tabs';
 import { useOverlap } from './queries';
+import { useTitle } from '../ui/use-title';
 
 const OverlapChart = lazy(() => import('./overlap-chart'));
 
@@ -41,6 +42,7 @@ function Spread({ spread }: { spread: readonly number[] }) {
 
 /** Which collections share how much, and which goods are in none or in very many. */
 export function OverlapPage() {
+  useTitle('Overlap');
   const { data, error, refetch } = useOverlap();
   const navigate = useNavigate();
   useShopWindow('/');

@@ -1,7 +1,9 @@
+import clsx from 'clsx';
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
 import type { Category } from '../../core/catalog/group';
 import { mediaUrl } from '../../core/placement/card';
+import { isPicture, useFileDrop } from '../ui/file-drop';
 import { Button } from '../ui/button';
 import { TextArea, TextField } from '../ui/field';
 import { Tick } from '../ui/tick';
@@ -29,20 +31,17 @@ interface Props {
 function PictureField({ kind, id, editor }: Pick<Props, 'kind' | 'id' | 'editor'>) {
   const send = useGroupPicture(kind, id);
   const input = useRef<HTMLInputElement>(null);
+  const isOver = useFileDrop(isPicture, ([file]) => file && send.mutate([file]));
   const picture = editor.value('picture');
   return (
     <div className="flex items-start gap-3">
       <button
         type="button"
         onClick={() => input.current?.click()}
-        onDragOver={(event) => event.preventDefault()}
-        onDrop={(event) => {
-          const [file] = event.dataTransfer.files;
-          if (!file) return;
-          event.preventDefault();
-          send.mutate([file]);
-        }}
-        className="flex h-20 w-28 shrink-0 items-center justify-center overflow-hidden rounded-lg border border-dashed border-ink-3 bg-paper text-ink-2 hover:border-ink"
+        className={clsx(
+          isOver && 'outline-2 outline-marigold',
+          'flex h-20 w-28 shrink-0 items-center justify-center overflow-hidden rounded-lg border border-dashed border-ink-3 bg-paper text-ink-2 hover:border-ink',
+        )}
       >
         {picture ? (
           <img src={mediaUrl(picture.media, 480)} alt="" className="size-full object-cover" />

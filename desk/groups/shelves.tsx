@@ -12,6 +12,8 @@ import { Dialog } from '../ui/dialog';
 import { TextField } from '../ui/field';
 import { Select } from '../ui/select';
 import { Empty } from '../ui/states';
+import { useTitle } from '../ui/use-title';
+import { useKeepOffset } from '../ui/where-one-was';
 import { useRemembered } from '../ui/use-remembered';
 import { GroupTabs } from './group-tabs';
 import { useCollectionWrites, useGroups } from './queries';
@@ -101,6 +103,8 @@ export function Shelves() {
   const rows = useMemo(() => arranged(shelves, sort, wanted), [shelves, sort, wanted]);
   const isFolded = (id: string) => foldedIds.includes(id);
   const scroller = useRef<HTMLDivElement>(null);
+  useKeepOffset(scroller, shelves.length > 0);
+  useTitle('Groups');
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,

@@ -5,11 +5,13 @@ import { call } from '../api';
 import { Button } from '../ui/button';
 import { Empty, Failed, Loading } from '../ui/states';
 import { ChangeLine } from './change-line';
+import { useTitle } from '../ui/use-title';
 
 const LIMIT = 40;
 
 /** All that was changed, newest first, day by day; any change can be taken back from here. */
 export function HistoryPage() {
+  useTitle('History');
   const { data, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } = useInfiniteQuery({
     queryKey: ['history'],
     queryFn: ({ pageParam }) => call(routes.history.all, { query: { limit: LIMIT, before: pageParam } }),

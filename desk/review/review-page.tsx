@@ -8,6 +8,7 @@ import { Empty, Failed, Loading } from '../ui/states';
 import { SwingTag } from '../ui/swing-tag';
 import { Changes } from './changes';
 import { useEditions, useEditionWrites, useReview } from './queries';
+import { useTitle } from '../ui/use-title';
 
 function Editions({ live }: { live: number }) {
   const { data, error } = useEditions();
@@ -58,6 +59,7 @@ function Editions({ live }: { live: number }) {
 }
 
 export function ReviewPage() {
+  useTitle('Review');
   const { data, error, refetch } = useReview();
   const { putLive } = useEditionWrites();
   const [label, setLabel] = useState('');

@@ -8,9 +8,11 @@ import { MenuEditor } from './menu-editor';
 import { PageEditor } from './page-editor';
 import { useMenu, usePages, useSettings, useShopfrontWrites } from './queries';
 import { ShopSettings } from './shop-settings';
+import { useTitle } from '../ui/use-title';
 
 /** Pages as their sections, and the menu that leads to them. */
 export function ShopfrontPage() {
+  useTitle('Shopfront');
   const { data, error, refetch } = usePages();
   const { data: menu } = useMenu();
   const { createPage } = useShopfrontWrites();

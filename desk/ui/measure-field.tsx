@@ -1,4 +1,5 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { unsaved as unsavedWork } from '../autosave/unsaved';
 import { TextField } from './field';
 
 interface Props {
@@ -20,6 +21,13 @@ interface Props {
 export function MeasureField({ shown, read, change, error, unsaved, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [holder] = useState(() => ({}));
+  const { label } = rest;
+  useEffect(() => {
+    if (problem === null) return;
+    unsavedWork.set(holder, { problems: [`${label}: ${problem}`], isOnItsWay: false });
+    return () => unsavedWork.clear(holder);
+  }, [holder, label, problem]);
   return (
     <TextField
       {...rest}

@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { RuleField } from '../../../contract/rule-field';
+import { useKeepOffset, useOffsetBefore } from '../../ui/where-one-was';
 import { useEvent } from '../../ui/use-event';
 import { isCommand } from '../../frame/keyboard';
 import { tray, useTray } from '../../frame/tray-store';
@@ -53,10 +54,13 @@ export function GoodsList({ asked, total, currency, fields, columns, isCards, so
   const [active, setActive] = useState(0);
   const [editing, setEditing] = useState<{ id: string; field: QuickField; at: DOMRect }>();
   const across = useAcross(scroller, isCards);
+  const offsetBefore = useOffsetBefore();
+  useKeepOffset(scroller, true);
   const virtual = useVirtualizer({
     count: Math.ceil(total / across),
     getScrollElement: () => scroller.current,
     estimateSize: () => (isCards ? CARD.height : ROW),
+    initialOffset: offsetBefore,
     overscan: 10,
     // Frames come when the browser has them; drawing inside of the scroll event would hold them up.
     useFlushSync: false,

@@ -144,7 +144,7 @@ export function NarrowColumn({ sections, looseEnds, rule, change, open, toggleOp
   return (
     <aside
       aria-label="Narrow the goods"
-      className="w-[195px] shrink-0 overflow-y-auto border-r border-line py-2.5 max-md:hidden"
+      className="w-[195px] shrink-0 overflow-y-auto border-r border-line py-2.5 max-md:w-full max-md:border-0"
     >
       {keys.map((key) => {
         if (key === 'loose') {

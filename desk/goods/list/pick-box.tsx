@@ -17,12 +17,16 @@ export function PickBox({ title, isInTray, pick }: Props) {
       aria-checked={isInTray}
       aria-label={`${title} in the tray`}
       onClick={(event) => pick(event.shiftKey)}
-      className={clsx(
-        'flex size-[17px] items-center justify-center rounded-[5px] border',
-        isInTray ? 'border-marigold bg-marigold text-ink' : 'border-ink-3 bg-sheet hover:border-ink',
-      )}
+      className="group/pick -m-1 grid size-6 place-items-center"
     >
-      {isInTray && <Check size={12} strokeWidth={3} aria-hidden="true" />}
+      <span
+        className={clsx(
+          'flex size-[17px] items-center justify-center rounded-[5px] border',
+          isInTray ? 'border-marigold bg-marigold text-ink' : 'border-ink-3 bg-sheet group-hover/pick:border-ink',
+        )}
+      >
+        {isInTray && <Check size={12} strokeWidth={3} aria-hidden="true" />}
+      </span>
     </button>
   );
 }

@@ -1,10 +1,11 @@
 import { X } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
 import { call, wordsOf } from '../../api';
 import { useCategoryWrites, useGroups } from '../../groups/queries';
+import { unsaved } from '../../autosave/unsaved';
 import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
@@ -42,6 +43,11 @@ interface NewCategoryProps {
 function NewCategory({ name, categories, take, close }: NewCategoryProps) {
   const [parentId, setParentId] = useState('');
   const { create } = useCategoryWrites();
+  const [holder] = useState(() => ({}));
+  useEffect(() => {
+    unsaved.set(holder, { problems: [`The new category “${name}” is not made yet.`], isOnItsWay: false });
+    return () => unsaved.clear(holder);
+  }, [holder, name]);
   const make = () =>
     create.mutate(
       { name, parentId: parentId || null },

@@ -10,6 +10,7 @@ import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { MeasureField } from '../../ui/measure-field';
 import { readWholeOrNone } from '../../ui/readings';
+import { isPicture, useFileDrop } from '../../ui/file-drop';
 import { Select } from '../../ui/select';
 import { SortableRows } from '../../ui/sortable-rows';
 import { TextField } from '../../ui/field';
@@ -111,8 +112,16 @@ function Role({ role, answer, save }: { role: FileRole; answer: ProductAnswer; s
     }
     setComing((now) => now.filter(({ problem }) => problem !== null));
   };
+  // What is dropped on the page and is no picture is a download where there are any, and a manual elsewhere.
+  const isMeant = role === (kindParts[product.kind].downloads ? 'download' : 'manual');
+  const isOver = useFileDrop(
+    (file) => isMeant && !isPicture(file),
+    (dropped) => void send(dropped),
+  );
   return (
-    <div>
+    <div
+      className={isOver && isMeant ? 'rounded-[10px] bg-marigold-soft outline-2 outline-dashed outline-marigold' : ''}
+    >
       <div className="flex flex-wrap items-baseline gap-x-2">
         <span className="font-semibold">{words.title}</span>
         <span className="text-xs text-ink-2">{words.hint}</span>

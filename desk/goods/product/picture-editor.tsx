@@ -32,8 +32,14 @@ export function PictureEditor({ picture, suggestion, close, save, replace, child
     ArrowUp: [0, -0.02],
     ArrowDown: [0, 0.02],
   };
+  const isChanged = alt !== picture.alt || fit !== picture.fit || focus !== picture.focus;
+  /** Escape and a click beside it keep what was changed; only Cancel drops it */
+  const leave = () => {
+    if (isChanged) save({ ...picture, alt, focus, fit });
+    close();
+  };
   return (
-    <Dialog title="Picture" isOpen close={close} width="max-w-xl">
+    <Dialog title="Picture" isOpen close={leave} width="max-w-xl">
       <div className="flex gap-4">
         <div className="flex-1">
           <button
@@ -128,13 +134,7 @@ export function PictureEditor({ picture, suggestion, close, save, replace, child
           }}
         />
         <Button onClick={close}>Cancel</Button>
-        <Button
-          look="main"
-          onClick={() => {
-            save({ ...picture, alt, focus, fit });
-            close();
-          }}
-        >
+        <Button look="main" onClick={leave}>
           Keep
         </Button>
       </div>

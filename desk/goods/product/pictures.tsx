@@ -18,6 +18,7 @@ import { PictureEditor } from './picture-editor';
 import { PictureTies } from './picture-ties';
 import { FRAME, frameClass, frameStyle, isTooSmall } from '../../ui/picture-frame';
 import { useDragSensors } from '../../ui/drag';
+import { isPicture, useFileDrop } from '../../ui/file-drop';
 
 function Tile({
   picture,
@@ -56,11 +57,16 @@ function Tile({
         </span>
       )}
       {isFace && <span className="absolute left-1.5 top-1.5 rounded bg-sheet px-1.5 text-xs font-semibold">face</span>}
-      <span className="absolute inset-x-0 bottom-0 flex justify-center gap-1 rounded-b-[10px] bg-ink/70 p-0.5 opacity-0 focus-within:opacity-100 group-hover:opacity-100">
-        <button type="button" onClick={open} className="px-1 text-xs text-sheet hover:underline">
+      <span className="absolute inset-x-0 bottom-0 flex justify-center gap-1 rounded-b-[10px] bg-ink/70 focus-within:opacity-100 group-hover:opacity-100 max-md:!opacity-100 pointer-fine:opacity-0">
+        <button type="button" onClick={open} className="min-h-6 px-1 text-xs text-sheet hover:underline">
           edit
         </button>
-        <button type="button" onClick={remove} aria-label="Delete this picture" className="px-1 text-sheet">
+        <button
+          type="button"
+          onClick={remove}
+          aria-label="Delete this picture"
+          className="grid size-6 place-items-center text-sheet"
+        >
           <Trash2 size={12} aria-hidden="true" />
         </button>
       </span>
@@ -73,7 +79,6 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
   const keep = useKeepProduct();
   const input = useRef<HTMLInputElement>(null);
   const [coming, setComing] = useState<{ key: string; done: number }[]>([]);
-  const [isOver, setOver] = useState(false);
   const [refused, setRefused] = useState<{ file: string; message: string }[]>([]);
   const [edited, setEdited] = useState<Picture | null>(null);
   const sensors = useDragSensors();
@@ -126,6 +131,7 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
     document.addEventListener('paste', paste);
     return () => document.removeEventListener('paste', paste);
   }, []);
+  const isOver = useFileDrop(isPicture, (files) => void upload(files));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const at = (id: unknown) => product.pictures.findIndex((picture) => picture.id === id);
@@ -136,22 +142,9 @@ export function Pictures({ answer }: { answer: ProductAnswer }) {
     <Part
       id="pictures"
       title="Pictures"
-      hint="the first one is the face of the product · drag to order · drop or paste files"
+      hint="the first one is the face of the product · drag to order · drop files anywhere on this page, or paste them"
     >
-      <div
-        onDragOver={(event) => {
-          if (!event.dataTransfer.types.includes('Files')) return;
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          void upload([...event.dataTransfer.files]);
-        }}
-        className={clsx('rounded-[10px]', isOver && 'bg-marigold-soft outline-2 outline-dashed outline-marigold')}
-      >
+      <div className={clsx('rounded-[10px]', isOver && 'bg-marigold-soft outline-2 outline-dashed outline-marigold')}>
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
           <SortableContext items={product.pictures} strategy={rectSortingStrategy}>
             <ul className="flex flex-wrap items-end gap-2">

@@ -15,6 +15,7 @@ import type { Values } from '../../autosave/step';
 import { tray, useTray } from '../../frame/tray-store';
 import { useTakeBack } from '../../frame/queries';
 import { FeaturedTag } from '../../ui/featured-tag';
+import { asItWas } from '../../ui/where-one-was';
 import { useTitle } from '../../ui/use-title';
 import { useShopWindow } from '../../frame/window-state';
 import { Button } from '../../ui/button';
@@ -155,7 +156,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       .then(() => {
         tray.drop([product.id]);
         takeBack.offer(`Deleted “${product.title}”`);
-        return navigate('/goods');
+        return navigate(asItWas('/goods'));
       })
       .catch((error: unknown) => toast.error(wordsOf(error)));
   };
@@ -203,7 +204,11 @@ function Editor({ answer }: { answer: ProductAnswer }) {
       </nav>
       <div className="relative min-w-0 flex-1 overflow-y-auto">
         <div className="sticky top-0 z-20 flex flex-wrap items-center gap-2 bg-paper px-3 py-2">
-          <Link to="/goods" aria-label="Back to the goods" className="rounded-md p-1 text-ink-2 hover:text-ink">
+          <Link
+            to={asItWas('/goods')}
+            aria-label="Back to the goods"
+            className="rounded-md p-1 text-ink-2 hover:text-ink"
+          >
             <ChevronLeft size={16} aria-hidden="true" />
           </Link>
           <Title save={fields} />
