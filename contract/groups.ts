@@ -95,7 +95,20 @@ const collectionFields = pageFields
   )
   .extend({ fewest: size, most: size });
 
+export const useSchema = z.object({
+  in: z.enum(['menu', 'page', 'collection', 'product']),
+  /** of the page, the collection or the product; empty for the menu */
+  id: z.string(),
+  label: z.string(),
+});
+
 export const groupRoutes = {
+  uses: route({
+    method: 'GET',
+    path: '/api/uses/:kind/:id',
+    summary: 'What names a group or a page, and would lead nowhere or take in nothing without it',
+    answer: z.object({ total: z.number().int(), uses: z.array(useSchema) }),
+  }),
   overview: route({
     method: 'GET',
     path: '/api/groups',

@@ -1,5 +1,3 @@
-import type { SectionBody } from '../core/placement/page';
-
 /** Said by the desk to the storefront in its frame, which then draws itself again from fresh data. */
 export const REDRAW = 'dispona:redraw';
 
@@ -13,7 +11,7 @@ export type Typed =
       prices: Readonly<Record<string, number>>;
     }
   | { of: 'listing'; /** address of its page in the shop */ url: string; fields: { title?: string; text?: string } }
-  | { of: 'page'; id: string; sections: Readonly<Record<string, Pick<SectionBody, 'title'> & { text?: string }>> }
+  | { of: 'page'; id: string; sections: Readonly<Record<string, { title?: string; text?: string }>> }
   | { of: 'shop'; fields: { name?: string; tagline?: string } };
 
 /** Carries what is typed now, as a whole; nothing when all of it is saved. */

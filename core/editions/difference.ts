@@ -2,7 +2,7 @@ import type { SpecSheet } from '../catalog/spec';
 import type { Page, Settings, Target } from '../placement/page';
 import { placeSet } from '../placement/listing-view';
 import { addressPath, groupsOf, isOpen, type GroupKind, type GroupRef } from '../placement/open-groups';
-import { firstSlots, stripSlots, targetName } from '../placement/page-view';
+import { firstSlots, stripSlots, stripTitle, targetName } from '../placement/page-view';
 import type { ResolvedShop } from '../placement/resolved-shop';
 import { canonicalJson } from './canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from './document';
@@ -229,7 +229,7 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
   for (const [id, { page, section }] of stripsOf(work)) {
     const old = oldStrips.get(id);
     compare(
-      { kind: 'strip', id, title: section.title, page: page.title },
+      { kind: 'strip', id, title: stripTitle(work, section), page: page.title },
       old ? ids(live, stripSlots(live, old.section, now).slots) : [],
       ids(work, stripSlots(work, section, now).slots),
       true,

@@ -45,6 +45,10 @@ export function targetLink(shop: ResolvedShop, target: Target): LinkView | undef
   return { label, url: home ? '/' : `/page/${slug}` };
 }
 
+/** What stands above a strip: a title of its own, or the name of what it shows. */
+export const stripTitle = (shop: ResolvedShop, { title, source }: Extract<Section, { kind: 'strip' }>): string =>
+  title || (source && targetName(shop, source)) || '';
+
 /** Slots of the products that a strip shows, in order, and how many it could show. */
 export function stripSlots(
   shop: ResolvedShop,
@@ -98,7 +102,7 @@ function sectionView(shop: ResolvedShop, section: Section, now: number): Section
       return {
         id,
         kind: 'strip',
-        title: section.title,
+        title: stripTitle(shop, section),
         items: slots.map((slot) => cardOf(shop, slot)),
         total,
         more: (section.source && targetLink(shop, section.source)?.url) ?? null,

@@ -22,7 +22,8 @@ export const sectionBodySchema = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('strip'),
-    title: sectionTitle.min(1, 'A strip needs a title.'),
+    /** empty: the name of what it shows */
+    title: sectionTitle,
     source: z.object({ kind: z.enum(['category', 'collection', 'brand', 'tag']), id: idSchema }).nullable(),
     count: z
       .number({ error: 'Type how many goods to show.' })

@@ -2,7 +2,7 @@ import { keptWhileUnchanged } from './kept';
 import { placeSet } from './listing-view';
 import { groupsOf, isOpen, type GroupKind, type GroupRef } from './open-groups';
 import type { Page, Section, Target } from './page';
-import { firstSlots, stripSlots } from './page-view';
+import { firstSlots, stripSlots, stripTitle } from './page-view';
 import type { ResolvedShop } from './resolved-shop';
 
 /** One spot of the storefront in which a product appears. */
@@ -94,7 +94,7 @@ export function whereItShows(shop: ResolvedShop, productId: string, now: number)
       places.push({
         kind: 'strip',
         id: page.id,
-        label: `${page.title} › ${section.title}`,
+        label: `${page.title} › ${stripTitle(shop, section)}`,
         position: at + 1,
         of: slots.length,
       });

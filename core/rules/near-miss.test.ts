@@ -114,10 +114,14 @@ test('products that pass so far are counted from the top down', () => {
 test('what is lacked is told by what the product has', () => {
   const shop = shopOf([productOf('p_1', { tagIds: ['t_night'] })], new Map([['p_1v', 0]]));
   const lacks = (rule: Rule) => lacksOf(rule, shop.facts('p_1')!, shop.fields, NOW, 'EUR').map(({ words }) => words);
-  expect(lacks({ match: 'all', of: [priced, { field: 'stock', is: 'above', value: 0 }] })).toEqual(['stock is 0']);
-  expect(lacks({ match: 'none', of: [{ ...night, value: [...night.value] }] })).toEqual([
-    'tag is Night, and must not be',
+  expect(lacks({ match: 'all', of: [priced, { field: 'stock', is: 'above', value: 0 }] })).toEqual([
+    'needs stock above 0 (it is 0)',
   ]);
-  expect(lacks({ match: 'all', of: [{ field: 'brand', is: 'anyOf', value: ['b_tern'] }] })).toEqual(['no brand']);
-  expect(lacks({ match: 'all', of: [{ field: 'featured', is: 'yes', value: null }] })).toEqual(['not featured']);
+  expect(lacks({ match: 'none', of: [{ ...night, value: [...night.value] }] })).toEqual(['must not have tag Night']);
+  expect(lacks({ match: 'all', of: [{ field: 'brand', is: 'anyOf', value: ['b_tern'] }] })).toEqual([
+    'needs brand Tern (it has none)',
+  ]);
+  expect(lacks({ match: 'all', of: [{ field: 'featured', is: 'yes', value: null }] })).toEqual([
+    'needs to be featured',
+  ]);
 });

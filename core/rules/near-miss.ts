@@ -2,13 +2,13 @@ import type { ProductFacts } from './facts';
 import type { FieldRegistry } from './field';
 import { takesIn } from './predicate';
 import { isCondition, isVariantGroup, type Match, type Rule, type RuleNode } from './rule';
-import { actualWords, conditionWords, sentenceOf } from './sentence';
+import { actualWords, conditionWords, sentenceOf, valueWords } from './sentence';
 
 /** One condition, or group on one variant, that alone keeps a product out. */
 export interface Lack {
   /** place in the tree: indexes of `of` from the root down */
   path: number[];
-  /** what the product has instead of what is asked for: "stock is 0", "tag is Night, and must not be" */
+  /** what the product would need: "needs stock above 0 (it is 0)", "must not have tag Night" */
   words: string;
 }
 
@@ -46,6 +46,10 @@ export function lacksOf(rule: Rule, facts: ProductFacts, fields: FieldRegistry, 
   );
 }
 
+/** "tag Night" for "tag is Night": what is asked for, as something to have. */
+const wanted = (words: string) => words.replace(/ is (?=.)/, ' ');
+
+/** What a product would need, or must not have, for this one leaf to turn; and in brackets what it has. */
 function lackWords(
   node: RuleNode,
   isMet: boolean,
@@ -55,14 +59,22 @@ function lackWords(
 ): string {
   if (!isCondition(node)) {
     const words = sentenceOf({ match: 'all', of: [node] }, fields, currency).replace(/^every product where /, '');
-    return isMet ? `${words}, and must not` : `not so: ${words}`;
+    return isMet ? `must not be so: ${words}` : `needs ${words.replace(/ variant has /, ' variant with ')}`;
   }
   const field = fields.get(node.field);
   if (!field) return `there is no field “${node.field}”`;
-  if (isMet) return `${conditionWords(node, fields, currency)}, and must not be`;
+  const words = conditionWords(node, fields, currency);
   const label = field.label.toLowerCase();
-  if (field.type === 'yesNo') return field.read(facts) === true ? label : `not ${label}`;
-  if (field.type === 'text') return `not so: ${conditionWords(node, fields, currency)}`;
+  if (field.type === 'yesNo') return (node.is === 'yes') === isMet ? `must not be ${label}` : `needs to be ${label}`;
+  if (node.is === 'filled' || node.is === 'empty')
+    return (node.is === 'filled') === isMet ? `must have no ${label}` : `needs a value for ${label}`;
   const actual = actualWords(field, field.read(facts), currency);
-  return actual === '' ? `no ${label}` : `${label} is ${actual}`;
+  if (field.type === 'choice' && Array.isArray(node.value)) {
+    const named = `${label} ${valueWords(field, node, currency)}`;
+    if ((node.is === 'anyOf') === isMet) return `must not have ${named}`;
+    return `needs ${named} (it has ${actual === '' ? 'none' : actual})`;
+  }
+  if (isMet) return `must not be so: ${words}`;
+  if (field.type === 'text') return `needs this: ${words}`;
+  return `needs ${wanted(words)} (it ${actual === '' ? 'has none' : `is ${actual}`})`;
 }

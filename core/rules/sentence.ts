@@ -14,7 +14,8 @@ function numberWords(field: FieldWords, x: number, currency: string): string {
   return field.unit ? `${x / field.unit.parts} ${field.unit.words}`.trim() : String(x);
 }
 
-function valueWords(field: FieldWords, condition: Condition, currency: string): string {
+/** What a condition asks for, in words: amounts with their currency, choices by name. */
+export function valueWords(field: FieldWords, condition: Condition, currency: string): string {
   const { value, is } = condition;
   const number = (x: number) => numberWords(field, x, currency);
   if (is === 'inLast') return `${value} ${value === 1 ? 'day' : 'days'}`;

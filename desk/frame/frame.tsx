@@ -39,7 +39,8 @@ export function Frame() {
   const [isOrdering, setOrdering] = useState(false);
   const [path, setPath] = useState('/');
   const [note, setNote] = useState<string | null>(null);
-  const windowState = useMemo(() => ({ path, setPath, note, setNote }), [path, note]);
+  const [unseen, setUnseen] = useState<string | null>(null);
+  const windowState = useMemo(() => ({ path, setPath, note, setNote, unseen, setUnseen }), [path, note, unseen]);
   const areDragged = useGoodsAreDragged();
   useLiveUpdates();
   useLeftBehind();

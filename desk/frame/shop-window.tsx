@@ -4,6 +4,7 @@ import { useContext, useEffect, useRef, useState } from 'react';
 import { REDRAW, type TypedMessage } from '../../contract/shop-window';
 import { typedDrafts } from '../ui/typed-drafts';
 import { onShopChanged } from './live-updates';
+import { useStatus } from './queries';
 import { WindowContext } from './window-state';
 
 const WIDTHS = { wide: 1280, phone: 390 };
@@ -19,7 +20,8 @@ interface Props {
 
 /** The real storefront beside the work, from the working copy, as wide as a desk or a phone. */
 export function ShopWindow({ putAway, isAlone = false }: Props) {
-  const { path, note } = useContext(WindowContext);
+  const { path, note, unseen } = useContext(WindowContext);
+  const changes = useStatus().data?.changes ?? 0;
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
   const [paneWidth, setPaneWidth] = useState(() => stored('dispona.window', LIMITS.usual));
@@ -101,7 +103,10 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
         />
       )}
       <div className="flex h-11 items-center gap-2 px-3">
-        <h2 className="mr-auto font-semibold">Shop window</h2>
+        <h2 className="mr-auto min-w-0 truncate font-semibold" title="The working copy: what shoppers will see">
+          Shop window
+          {changes > 0 && <span className="ml-1.5 text-xs font-normal text-ink-2">next edition</span>}
+        </h2>
         {button('wide', 'Wide', <Monitor size={13} aria-hidden="true" />)}
         {button('phone', 'Phone', <Smartphone size={13} aria-hidden="true" />)}
         <a
@@ -126,6 +131,11 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
           </button>
         )}
       </div>
+      {unseen && (
+        <p role="status" className="mx-3 mb-2 rounded-lg bg-marigold-soft px-3 py-1.5 font-semibold text-marigold-ink">
+          {unseen}
+        </p>
+      )}
       <div ref={pane} className="sheet relative mx-3 mb-3 min-h-0 flex-1 overflow-hidden">
         <iframe
           ref={frame}

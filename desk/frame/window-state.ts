@@ -7,6 +7,9 @@ export interface WindowState {
   /** words below the picture of the shop */
   note: string | null;
   setNote: (note: string | null) => void;
+  /** why shoppers cannot see what is shown */
+  unseen: string | null;
+  setUnseen: (words: string | null) => void;
 }
 
 export const WindowContext = createContext<WindowState>({
@@ -14,11 +17,22 @@ export const WindowContext = createContext<WindowState>({
   setPath: () => undefined,
   note: null,
   setNote: () => undefined,
+  unseen: null,
+  setUnseen: () => undefined,
 });
 
 /** Turns the shop window to a page of the storefront while this is on screen. */
-export function useShopWindow(path: string | undefined, note: string | null = null): void {
-  const { setPath, setNote } = useContext(WindowContext);
+export function useShopWindow(
+  path: string | undefined,
+  note: string | null = null,
+  /** why shoppers cannot see it, where that is so */
+  unseen: string | null = null,
+): void {
+  const { setPath, setNote, setUnseen } = useContext(WindowContext);
+  useEffect(() => {
+    setUnseen(unseen);
+    return () => setUnseen(null);
+  }, [unseen, setUnseen]);
   useEffect(() => {
     if (path !== undefined) setPath(path);
   }, [path, setPath]);

@@ -8,6 +8,7 @@ import { Button } from '../ui/button';
 import { count, products } from '../ui/count';
 import { Drawer } from '../ui/drawer';
 import { useIsPhone } from '../ui/use-media';
+import { unseenWords } from '../ui/unseen';
 import { useTitle } from '../ui/use-title';
 import { Empty, Failed, Loading } from '../ui/states';
 import { sheetAddress } from './goods-address';
@@ -34,7 +35,11 @@ function FollowedProduct({ id }: { id: string }) {
     (places.length === 0
       ? 'Shows nowhere yet'
       : `Shows in ${places.length} places · ${words.join(' · ')}${places.length > 3 ? ' …' : ''}`);
-  useShopWindow(data ? `/p/${data.product.slug}` : undefined, note ?? null);
+  useShopWindow(
+    data ? `/p/${data.product.slug}` : undefined,
+    note ?? null,
+    data ? unseenWords('product', data.life) : null,
+  );
   return null;
 }
 

@@ -15,6 +15,7 @@ import { Select } from '../ui/select';
 import { Empty, Failed, Loading } from '../ui/states';
 import { Tick } from '../ui/tick';
 import { Board } from './board';
+import { categoryChoices } from './category-choices';
 import { DeleteCategory } from './delete-category';
 import { GroupLifeTag, Ways } from './life-tag';
 import { MergeDialog } from './merge-dialog';
@@ -24,6 +25,7 @@ import { GroupPageFields } from './page-fields';
 import { pinnedFirst, pinsAfterMove } from './pins';
 import { useCategory, useCategoryWrites, useGroups } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
+import { unseenWords } from '../ui/unseen';
 import { useTitle } from '../ui/use-title';
 
 type Whole = AnswerOf<typeof groupRoutes.category>;
@@ -69,7 +71,7 @@ function Actions({ row }: { row: CategoryRow }) {
         <MergeDialog
           title={`Merge “${row.name}” into another category`}
           detail="Its products, the categories below it, rules and links that name it, and its address go over."
-          choices={categories.filter(({ id }) => id !== row.id).map(({ id, name }) => ({ value: id, label: name }))}
+          choices={categoryChoices(categories).filter(({ value }) => value !== row.id)}
           merge={(into) =>
             merge.mutate({ id: row.id, into }, { onSuccess: () => void navigate(`/groups/category/${into}`) })
           }
@@ -134,8 +136,10 @@ function Editor({ whole }: { whole: Whole }) {
   const { category } = whole;
   const { change } = useCategoryWrites();
   const { data: settings } = useSettings();
-  const editor: CategoryEditor = useGroupEditor(category, (values, was) =>
-    change.mutateAsync({ id: category.id, ...values, was }),
+  const editor: CategoryEditor = useGroupEditor(
+    category,
+    (values, was) => change.mutateAsync({ id: category.id, ...values, was }),
+    `/c/${category.slug}`,
   );
   useTitle(editor.value('name'));
   useShopWindow(
@@ -143,6 +147,7 @@ function Editor({ whole }: { whole: Whole }) {
     category.ways.length > 0
       ? `Found by: ${category.ways.join(', ')}`
       : 'No way in yet: put it in the menu (Shopfront).',
+    unseenWords('category', category.life),
   );
   return (
     <div className="flex min-w-0 flex-1 flex-col">

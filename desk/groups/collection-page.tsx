@@ -23,6 +23,8 @@ import { Clashes } from '../ui/clashes';
 import { OrderField } from './order-field';
 import { GroupPageFields } from './page-fields';
 import { useCollectionWrites, useShelf } from './queries';
+import { unseenWords } from '../ui/unseen';
+import { WhatBreaks } from './what-breaks';
 import { RuleGoods } from './rule-goods';
 import { useGroupEditor, type CollectionEditor } from './use-group-editor';
 
@@ -67,7 +69,12 @@ function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
           onClick={() =>
             ask({
               title: `Delete “${shelf.name}”?`,
-              detail: 'Its goods stay. Strips and menu items that show it will be empty. It can be undone.',
+              detail: (
+                <>
+                  Its goods stay, and undo brings it back.
+                  <WhatBreaks kind="collection" id={shelf.id} />
+                </>
+              ),
               doIt: 'Delete the collection',
               run: () => remove.mutate(shelf.id, { onSuccess: () => void navigate('/groups') }),
             })
@@ -121,8 +128,10 @@ function Editor({ shelf }: { shelf: Shelf }) {
   const { change } = useCollectionWrites();
   const { data: settings } = useSettings();
   const currency = settings?.currency ?? 'EUR';
-  const editor: CollectionEditor = useGroupEditor(shelf, (values, was) =>
-    change.mutateAsync({ id: shelf.id, ...values, was }),
+  const editor: CollectionEditor = useGroupEditor(
+    shelf,
+    (values, was) => change.mutateAsync({ id: shelf.id, ...values, was }),
+    `/g/${shelf.slug}`,
   );
   const [rule, order, pins, leftOut] = [
     editor.value('rule'),
@@ -132,7 +141,11 @@ function Editor({ shelf }: { shelf: Shelf }) {
   ];
   const tryWith = { order, pins, leftOut, collectionId: shelf.id };
   const { data: tried } = useTriedRule({ ...tryWith, rule: useDeferredValue(rule) });
-  useShopWindow(`/g/${shelf.slug}`, shelf.ways.length > 0 ? `Found by: ${shelf.ways.join(', ')}` : NO_WAY);
+  useShopWindow(
+    `/g/${shelf.slug}`,
+    shelf.ways.length > 0 ? `Found by: ${shelf.ways.join(', ')}` : NO_WAY,
+    unseenWords('collection', shelf.life),
+  );
   const isRule = shelf.source === 'rule';
   return (
     <div className="flex min-w-0 flex-1 flex-col">

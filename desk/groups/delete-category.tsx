@@ -4,6 +4,8 @@ import { Button } from '../ui/button';
 import { Choose } from '../ui/choose';
 import { products } from '../ui/count';
 import { Dialog } from '../ui/dialog';
+import { categoryChoices } from './category-choices';
+import { WhatBreaks } from './what-breaks';
 import { useCategoryWrites } from './queries';
 
 interface Props {
@@ -27,13 +29,14 @@ export function DeleteCategory({ row, categories, close }: Props) {
           : `${products(row.count)} ${row.count === 1 ? 'is' : 'are'} in it or below it. The products themselves stay.`}{' '}
         Categories below it go too. All of this can be undone.
       </p>
+      <WhatBreaks kind="category" id={row.id} />
       {row.count > 0 && (
         <div className="mt-3 flex items-center gap-2">
           Its products go to
           <Choose
             label="Another category"
             placeholder={nameOf(other) ?? 'another category …'}
-            choices={categories.filter(({ id }) => id !== row.id).map(({ id, name }) => ({ value: id, label: name }))}
+            choices={categoryChoices(categories).filter(({ value }) => value !== row.id)}
             choose={setOther}
           />
         </div>

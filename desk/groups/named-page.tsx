@@ -22,6 +22,7 @@ import { Clashes } from '../ui/clashes';
 import { GroupPageFields } from './page-fields';
 import { useGroups, useNamedWrites, type NamedKind } from './queries';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
+import { WhatBreaks } from './what-breaks';
 import { useTitle } from '../ui/use-title';
 
 const wordsOf = { tag: { one: 'tag', many: 'tags', path: 't' }, brand: { one: 'brand', many: 'brands', path: 'b' } };
@@ -78,12 +79,15 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
   const navigate = useNavigate();
   const [ask, dialog] = useConfirm();
   const { one, many, path } = wordsOf[kind];
-  const editor: GroupEditor<NamedRow> = useGroupEditor(row, (values, was) =>
-    change.mutateAsync({ id: row.id, ...values, was }),
+  const editor: GroupEditor<NamedRow> = useGroupEditor(
+    row,
+    (values, was) => change.mutateAsync({ id: row.id, ...values, was }),
+    `/${path}/${row.slug}`,
   );
   useShopWindow(
     `/${path}/${row.slug}`,
-    row.listed ? null : `Shoppers do not meet this page: the ${one} is not listed.`,
+    null,
+    row.listed ? null : `Shoppers cannot see this page: the ${one} has no page of its own.`,
   );
   return (
     <section
@@ -115,7 +119,12 @@ function Details({ kind, row, merge }: { kind: NamedKind; row: NamedRow; merge: 
           onClick={() =>
             ask({
               title: `Delete ${one} “${row.name}”?`,
-              detail: `${products(row.count)} ${row.count === 1 ? 'loses' : 'lose'} it. Rules that name it take in nothing for it. It can be undone.`,
+              detail: (
+                <>
+                  {products(row.count)} {row.count === 1 ? 'loses' : 'lose'} it. Undo brings it back.
+                  <WhatBreaks kind={kind} id={row.id} />
+                </>
+              ),
               doIt: `Delete the ${one}`,
               run: () => remove.mutate(row.id, { onSuccess: () => void navigate(`/groups/${many}`) }),
             })

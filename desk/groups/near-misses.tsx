@@ -3,6 +3,12 @@ import type { ruleRoutes } from '../../contract/rules';
 import { count } from '../ui/count';
 import { GoodsLines } from './goods-lines';
 
+/** "needs tag Windy, or category Box kites": the verb once. */
+export const orOf = (lacks: readonly string[]) =>
+  lacks
+    .map((words, i) => (i > 0 && lacks[0]!.startsWith('needs ') ? words.replace(/^needs /, '') : words))
+    .join(', or ');
+
 type Tried = AnswerOf<typeof ruleRoutes.try>;
 
 /** Goods that fail exactly one condition, with what they lack. */
@@ -17,7 +23,7 @@ export function NearMisses({ nearMisses }: Pick<Tried, 'nearMisses'>) {
           {count(total)} {total === 1 ? 'product' : 'products'}: what each would need to join
         </span>
       </h2>
-      <GoodsLines goods={goods} note={({ lacks }) => <span className="text-rose-ink">{lacks.join(', or ')}</span>} />
+      <GoodsLines goods={goods} note={({ lacks }) => <span className="text-rose-ink">{orOf(lacks)}</span>} />
       {total > goods.length && <p className="pt-1 text-xs text-ink-2">and {count(total - goods.length)} more</p>}
     </section>
   );

@@ -31,6 +31,15 @@ export function useCategory(id: string) {
   });
 }
 
+/** What names a group or a page. */
+export function useUses(kind: string, id: string) {
+  return useQuery({
+    queryKey: ['groups', 'uses', kind, id],
+    queryFn: () => call(routes.groups.uses, { params: { kind, id } }),
+    staleTime: 0,
+  });
+}
+
 export function useOverlap() {
   return useQuery({ queryKey: ['groups', 'overlap'], queryFn: () => call(routes.groups.overlap) });
 }

@@ -1,4 +1,6 @@
 import { useCallback } from 'react';
+import type { Typed } from '../../contract/shop-window';
+import { useDrawnDrafts } from '../autosave/use-drawn-drafts';
 import type { Shelf } from '../../contract/groups';
 import type { Autosave, Parcel } from '../autosave/autosave';
 import { isUnsaved, valueAt, type Values } from '../autosave/step';
@@ -23,6 +25,8 @@ export interface GroupEditor<T extends object> {
 export function useGroupEditor<T extends object>(
   group: T,
   write: (values: Values, was: Values) => Promise<object>,
+  /** address of its page in the shop, which shows what is typed */
+  url: string,
 ): GroupEditor<T> {
   const shown = useCallback(
     (key: string): unknown => {
@@ -41,6 +45,15 @@ export function useGroupEditor<T extends object>(
     },
     keyOf: (path) => String(path[0]),
   });
+  const drawn = useCallback(
+    ({ name, text }: Values): Typed => ({
+      of: 'listing',
+      url,
+      fields: { title: name as string | undefined, text: text as string | undefined },
+    }),
+    [url],
+  );
+  useDrawnDrafts(save, drawn);
   const progress = useProgress(save, (now) => now);
   const value = <K extends keyof T & string>(key: K) => valueAt(progress, key) as T[K];
   const error = (key: string) => (progress.drafts[key]?.clash ? undefined : progress.drafts[key]?.message);

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Rule } from '../../core/rules/rule';
 import { AddProduct } from '../goods/add-product';
 import { useWhyInRule } from '../rules/queries';
+import { orOf } from './near-misses';
 import { Reasons } from '../ui/reasons';
 
 interface Props {
@@ -28,7 +29,7 @@ export function WhyProduct({ rule, leftOut }: Props) {
               {isIn ? 'is in' : 'is not in'}
             </span>
             {why.although && `: ${why.although}`}
-            {!why.isIn && why.lacks.length > 0 && ` by one condition: ${why.lacks.join(', or ')}`}
+            {!why.isIn && why.lacks.length > 0 && ` by one condition: ${orOf(why.lacks)}`}
           </p>
           <Reasons reasons={why.reasons} className="mt-1.5" />
         </div>

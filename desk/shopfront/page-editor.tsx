@@ -7,6 +7,8 @@ import { sectionBodySchema } from '../../core/placement/page';
 import { wordsOf } from '../api';
 import { useShopWindow } from '../frame/window-state';
 import { Button } from '../ui/button';
+import { WhatBreaks } from '../groups/what-breaks';
+import { useConfirm } from '../ui/confirm';
 import { Clashes } from '../ui/clashes';
 import { TextField } from '../ui/field';
 import { SaveStateWords } from '../ui/save-state';
@@ -18,7 +20,7 @@ import type { Values } from '../autosave/step';
 import { useAutosave, useField, useText } from '../autosave/use-autosave';
 import { useDrawnDrafts } from '../autosave/use-drawn-drafts';
 import { useShopfrontWrites, type WantedPage, type WantedSection } from './queries';
-import { NEW_STRIP, SectionCard } from './section-card';
+import { SectionCard } from './section-card';
 
 type Overview = AnswerOf<typeof shopfrontRoutes.pages>;
 
@@ -32,7 +34,7 @@ const starts: { words: string; make: () => WantedSection }[] = [
   { words: 'Banner', make: () => ({ id: newId('s'), kind: 'banner', title: 'New banner', text: '', link: null }) },
   {
     words: 'Strip of goods',
-    make: () => ({ id: newId('s'), kind: 'strip', title: NEW_STRIP, source: null, count: 4 }),
+    make: () => ({ id: newId('s'), kind: 'strip', title: '', source: null, count: 4 }),
   },
   { words: 'Category tiles', make: () => ({ id: newId('s'), kind: 'tiles', title: '', categoryIds: [] }) },
 ];
@@ -40,6 +42,7 @@ const starts: { words: string; make: () => WantedSection }[] = [
 /** A page as its sections in order. Everything saves by itself; what a section shows now stands below it. */
 export function PageEditor({ page, notes, onDeleted }: Props) {
   const { updatePage, deletePage } = useShopfrontWrites();
+  const [ask, dialog] = useConfirm();
   const shown = useCallback((key: string): unknown => page[key as keyof typeof page], [page]);
   const save = useAutosave(shown, 0, {
     save: async ({ values, was }) => ({
@@ -55,7 +58,8 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
       sections: Object.fromEntries(
         ((sections ?? []) as WantedSection[]).map((section) => [
           section.id,
-          { title: section.title, text: section.kind === 'banner' ? section.text : undefined },
+          // A title that follows its source is not typed.
+          { title: section.title || undefined, text: section.kind === 'banner' ? section.text : undefined },
         ]),
       ),
     }),
@@ -87,14 +91,26 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
               look="bare"
               className="!text-rose"
               onClick={() =>
-                deletePage.mutate(page.id, {
-                  onSuccess: onDeleted,
-                  onError: (error) => void toast.error(wordsOf(error)),
+                ask({
+                  title: `Delete the page “${page.title}”?`,
+                  detail: (
+                    <>
+                      Its sections go with it; undo brings it back.
+                      <WhatBreaks kind="page" id={page.id} />
+                    </>
+                  ),
+                  doIt: 'Delete the page',
+                  run: () =>
+                    deletePage.mutate(page.id, {
+                      onSuccess: onDeleted,
+                      onError: (error) => void toast.error(wordsOf(error)),
+                    }),
                 })
               }
             >
               Delete page
             </Button>
+            {dialog}
           </>
         )}
         <SaveStateWords save={save} />

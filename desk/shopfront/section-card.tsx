@@ -11,9 +11,6 @@ import { targetOf, useTargets } from './targets';
 
 type Note = AnswerOf<typeof shopfrontRoutes.pages>['notes'][number];
 
-/** Title of a strip that was just added; it takes the name of what it comes to show. */
-export const NEW_STRIP = 'New strip';
-
 interface Props {
   section: WantedSection;
   note?: Note;
@@ -88,11 +85,12 @@ function StripFields({
 }: Pick<Props, 'errors' | 'change'> & { section: Extract<WantedSection, { kind: 'strip' }> }) {
   const { choices, nameOf } = useTargets();
   const { source } = section;
-  const hasOwnTitle = section.title.trim() !== '' && section.title !== NEW_STRIP;
   return (
     <>
       <TextField
         label="Title"
+        placeholder={source ? nameOf(source) : 'the name of what it shows'}
+        hint={section.title === '' ? 'Follows what the strip shows, until you type a title of your own.' : undefined}
         value={section.title}
         error={errors.title}
         onChange={(event) => change({ ...section, title: event.target.value })}
@@ -118,12 +116,7 @@ function StripFields({
             choices={choices.filter(({ value }) => !value.startsWith('page:'))}
             choose={(key) => {
               const target = targetOf(key);
-              if (target.kind !== 'page')
-                change({
-                  ...section,
-                  source: { kind: target.kind, id: target.id },
-                  title: hasOwnTitle ? section.title : (nameOf(target) ?? ''),
-                });
+              if (target.kind !== 'page') change({ ...section, source: { kind: target.kind, id: target.id } });
             }}
           />
         )}

@@ -1,5 +1,6 @@
 import type { NamedRow } from '../../contract/groups';
 import type { Target } from '../../core/placement/page';
+import { categoryChoices } from '../groups/category-choices';
 import { useGroups } from '../groups/queries';
 import type { Choice } from '../ui/choose';
 import { usePages } from './queries';
@@ -19,7 +20,11 @@ export function useTargets(): { choices: Choice[]; nameOf: (target: Target) => s
     things.map(({ id, name }) => ({ value: targetKey({ kind, id }), label: name, note: kind }));
   const groupChoices = (isOffered: (named: NamedRow) => boolean) => [
     ...of('collection', groups?.shelves),
-    ...of('category', groups?.categories),
+    ...categoryChoices(groups?.categories ?? []).map(({ value, label }) => ({
+      value: targetKey({ kind: 'category', id: value }),
+      label,
+      note: 'category',
+    })),
     ...of('brand', groups?.brands.filter(isOffered)),
     ...of('tag', groups?.tags.filter(isOffered)),
     ...of(

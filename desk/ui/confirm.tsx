@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { CallError, wordsOf } from '../api';
 import { Button } from './button';
@@ -6,7 +6,7 @@ import { Dialog } from './dialog';
 
 export interface Question {
   title: string;
-  detail?: string;
+  detail?: ReactNode;
   /** what the button does, as a verb */
   doIt: string;
   run: () => void;
@@ -18,7 +18,7 @@ export function useConfirm(): [ask: (question: Question) => void, dialog: React.
   const close = () => setQuestion(null);
   const dialog = (
     <Dialog title={question?.title ?? ''} isOpen={question !== null} close={close}>
-      {question?.detail && <p className="whitespace-pre-line text-ink-2">{question.detail}</p>}
+      {question?.detail && <div className="whitespace-pre-line text-ink-2">{question.detail}</div>}
       <div className="mt-5 flex justify-end gap-2">
         <Button onClick={close}>Keep it</Button>
         <Button

@@ -78,7 +78,7 @@ test('trying a rule counts what each condition takes in, and an empty rule takes
       { path: [0], soFar: 2, alone: 0 },
       { path: [1], soFar: 1, alone: 1 },
     ],
-    nearMisses: { total: 1, goods: [{ title: 'Harrier', lacks: ['not so: title contains “wren”'] }] },
+    nearMisses: { total: 1, goods: [{ title: 'Harrier', lacks: ['needs this: title contains “wren”'] }] },
   });
   const empty = await server.call<{ total: number }>('POST', '/api/rules/try', { rule: { match: 'all', of: [] } });
   expect(empty.body.total).toBe(0);

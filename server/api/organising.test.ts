@@ -240,7 +240,7 @@ test('a tried rule tells who joins and leaves against the live edition, near mis
   ]);
   const near = (await made<Tried>('/api/rules/try', { rule: below(2000), collectionId: shelf.id })).nearMisses;
   expect(near.goods.map(({ title, lacks }) => [title, lacks]).sort()).toEqual([
-    ['B', ['price is €30.00']],
+    ['B', ['needs price below €20.00 (it is €30.00)']],
     ['C draft', ['a draft, not on the shop yet']],
   ]);
   const why = await made<AnswerOf<typeof ruleRoutes.why>>('/api/rules/why', {

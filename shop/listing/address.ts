@@ -59,3 +59,6 @@ export function withoutFilters(url: string): string {
     for (const key of [...params.keys()]) if (key.startsWith('f.')) params.delete(key);
   });
 }
+
+export const hasFilters = (url: string): boolean =>
+  [...readAddress(url).params.keys()].some((key) => key.startsWith('f.'));

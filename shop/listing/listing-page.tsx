@@ -5,7 +5,7 @@ import type { ListingPageData } from '../data';
 import { Crumbs } from '../ui/crumbs';
 import { Picture } from '../ui/picture';
 import { ProductCard } from '../ui/product-card';
-import { withoutFilters, withPage, withSort, withSpan, withValue } from './address';
+import { hasFilters, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
 import { Filters, rangeWords } from './filters';
 
 interface Props {
@@ -106,6 +106,7 @@ function Pages({ page, url, go }: Pick<Props, 'page' | 'url' | 'go'>) {
 export function ListingPage({ page, url, currency, go }: Props) {
   const [isDrawerOpen, setDrawerOpen] = useState(false);
   const { listing } = page;
+  const isFiltered = hasFilters(url);
   const filters = <Filters facets={listing.facets} url={url} currency={currency} go={go} />;
   return (
     <>
@@ -166,19 +167,27 @@ export function ListingPage({ page, url, currency, go }: Props) {
             </ul>
           ) : (
             <div className="rounded-2xl bg-mist px-6 py-16 text-center">
-              <p className="font-display text-xl font-bold text-ink">Nothing matches</p>
-              <p className="mt-2 text-ink-soft">
-                {page.q
-                  ? `No product here has the words “${page.q}” with these filters.`
-                  : 'No product here passes all these filters.'}
+              <p className="font-display text-xl font-bold text-ink">
+                {isFiltered || page.q ? 'Nothing matches' : 'Nothing here yet'}
               </p>
-              <button
-                type="button"
-                onClick={() => go(withoutFilters(url))}
-                className="mt-5 rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white"
-              >
-                Show without filters
-              </button>
+              <p className="mt-2 text-ink-soft">
+                {isFiltered
+                  ? page.q
+                    ? `No product here has the words “${page.q}” with these filters.`
+                    : 'No product here passes all these filters.'
+                  : page.q
+                    ? `No product has the words “${page.q}”.`
+                    : 'There are no goods in this part of the shop at the moment.'}
+              </p>
+              {isFiltered && (
+                <button
+                  type="button"
+                  onClick={() => go(withoutFilters(url))}
+                  className="mt-5 rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white"
+                >
+                  Show without filters
+                </button>
+              )}
             </div>
           )}
           <Pages page={page} url={url} go={go} />

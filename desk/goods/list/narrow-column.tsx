@@ -166,7 +166,9 @@ export function NarrowColumn({ sections, looseEnds, rule, change, open, toggleOp
         }
         const known = byKey.get(key);
         if (!known || !isAlive(known)) return null;
-        const note = known.onVariant && known.type !== 'choice' ? 'of the variant' : undefined;
+        const isTwice = sections.some((other) => other !== known && other.label === known.label);
+        const what = optionOfField(key) !== undefined ? 'option' : key.startsWith('spec.') ? 'spec' : undefined;
+        const note = isTwice ? what : known.onVariant && known.type !== 'choice' ? 'of the variant' : undefined;
         return section(
           key,
           known.label,

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
 import { call, wordsOf } from '../../api';
+import { categoryChoices } from '../../groups/category-choices';
 import { useCategoryWrites, useGroups } from '../../groups/queries';
 import { unsaved } from '../../autosave/unsaved';
 import type { Autosave } from '../../autosave/autosave';
@@ -88,8 +89,13 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
   const { value: tagIds, error: tagError } = useProductField(save, 'tagIds');
   const { value: brandId, error: brandError } = useProductField(save, 'brandId');
   const supplier = useProductField(save, 'supplier');
+  const categories = categoryChoices(data?.categories ?? []);
   const names = new Map(
-    [...(data?.categories ?? []), ...(data?.tags ?? []), ...(data?.brands ?? [])].map((each) => [each.id, each.name]),
+    [
+      ...categories.map(({ value, label }) => ({ id: value, name: label })),
+      ...(data?.tags ?? []),
+      ...(data?.brands ?? []),
+    ].map((each) => [each.id, each.name]),
   );
   const make = (route: typeof routes.groups.createTag, name: string, take: (id: string) => void) => {
     call(route, { body: { name } })
@@ -128,9 +134,7 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
           ))}
           <Choose
             label="Add a category"
-            choices={(data?.categories ?? [])
-              .filter(({ id }) => !categoryIds.includes(id))
-              .map(({ id, name, level }) => ({ value: id, label: `${'  '.repeat(level - 1)}${name}` }))}
+            choices={categories.filter(({ value }) => !categoryIds.includes(value))}
             choose={addCategory}
             make={setNewCategory}
             makeWords="New category"

@@ -16,6 +16,7 @@ import { tray, useTray } from '../../frame/tray-store';
 import { useTakeBack } from '../../frame/queries';
 import { FeaturedTag } from '../../ui/featured-tag';
 import { asItWas } from '../../ui/where-one-was';
+import { unseenWords } from '../../ui/unseen';
 import { useTitle } from '../../ui/use-title';
 import { useShopWindow } from '../../frame/window-state';
 import { Button } from '../../ui/button';
@@ -150,6 +151,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           .slice(0, 2)
           .map((place) => `${place.label}, ${place.position} of ${place.of}`)
           .join(' · ')}`,
+    unseenWords('product', life),
   );
   const remove = () => {
     call(routes.goods.remove, { params: { id: product.id } })
