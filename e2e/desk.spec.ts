@@ -16,8 +16,8 @@ test('two tabs: another tab sees a change by itself, and the same field is never
   const other = await context.newPage();
   await page.goto(address);
   await other.goto(address);
-  await page.getByLabel('Summary').fill('From the first tab');
-  await expect(other.getByLabel('Summary')).toHaveValue('From the first tab');
+  await page.getByLabel('Summary', { exact: true }).fill('From the first tab');
+  await expect(other.getByLabel('Summary', { exact: true })).toHaveValue('From the first tab');
   // The other tab does not hear of the next change before it writes.
   await other.route('**/api/events', (route) => route.abort());
   await other.reload();
@@ -27,6 +27,8 @@ test('two tabs: another tab sees a change by itself, and the same field is never
   await other.getByLabel('Title', { exact: true }).fill('Wren large sled');
   await expect(other.getByText('Theirs: “Wren pocket sled”. Yours: “Wren large sled”.')).toBeVisible();
   await other.getByRole('button', { name: 'Keep mine' }).click();
+  // What was typed stays under the cursor; whoever leaves the field sees what is saved now.
+  await page.getByLabel('Title', { exact: true }).blur();
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Wren large sled');
 });
 
@@ -41,7 +43,7 @@ test('putting the cursor into a description changes nothing', async ({ page }) =
   await call('PATCH', path, { seen: made.revision, fields });
   await page.goto(`${shop.url}/desk/goods/${made.product.id}`);
   await page.getByText('Comes rigged.').first().click();
-  await page.getByLabel('Summary').fill('Typed after');
+  await page.getByLabel('Summary', { exact: true }).fill('Typed after');
   await expect(page.getByText('saved just now').first()).toBeVisible();
   const after = (await call('GET', path)) as unknown as { product: { description: string; summary: string } };
   expect(after.product).toMatchObject({ ...fields, summary: 'Typed after' });
@@ -54,13 +56,13 @@ test('what is typed while the server is away is kept and saved when it is back',
   await page.route('**/api/products/**', (route) =>
     route.request().method() === 'PATCH' ? route.abort() : route.continue(),
   );
-  await page.getByLabel('Summary').fill('Typed in a tunnel');
+  await page.getByLabel('Summary', { exact: true }).fill('Typed in a tunnel');
   await expect(page.getByText('The server cannot be reached.')).toBeVisible();
-  await expect(page.getByLabel('Summary')).toHaveValue('Typed in a tunnel');
+  await expect(page.getByLabel('Summary', { exact: true })).toHaveValue('Typed in a tunnel');
   await page.unroute('**/api/products/**');
   await expect(page.getByText('saved just now')).toBeVisible({ timeout: 10_000 });
   await page.reload();
-  await expect(page.getByLabel('Summary')).toHaveValue('Typed in a tunnel');
+  await expect(page.getByLabel('Summary', { exact: true })).toHaveValue('Typed in a tunnel');
 });
 
 test('goods are found, picked up with the keyboard, kept in the tray and put into a collection', async ({ page }) => {

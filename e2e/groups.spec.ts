@@ -84,10 +84,10 @@ test('light wind and in stock, or indoor, but no parts: built, pinned, left out,
 
   await test.step('near misses say what they lack, and any product says why', async () => {
     const near = page.getByRole('region', { name: 'One condition short' });
-    await expect(near.getByRole('listitem').filter({ hasText: 'Plover' })).toContainText('stock is 0');
-    await expect(near.getByRole('listitem').filter({ hasText: 'Spar' })).toContainText(
-      'category is Parts, and must not',
+    await expect(near.getByRole('listitem').filter({ hasText: 'Plover' })).toContainText(
+      'needs stock above 0 (it is 0), or tag indoor',
     );
+    await expect(near.getByRole('listitem').filter({ hasText: 'Spar' })).toContainText('must not have category Parts');
     const why = page.getByRole('region', { name: 'Why is this in or not?' });
     await why.getByRole('combobox').fill('Anchor');
     await page.getByRole('option', { name: /^Anchor/ }).click();

@@ -74,7 +74,7 @@ test('a digital product gets its files, and the shop gives away the sample only'
   await page.getByLabel('Add a sample').setInputFiles([file('first page.pdf', 'one')]);
   await page.getByLabel('Name of plan.pdf').fill('All pages.pdf');
   await page.getByLabel('How often each can be fetched').fill('often');
-  await expect(page.getByText('Type a whole number, or nothing.')).toBeVisible();
+  await expect(page.getByText('Type a whole number, or nothing.', { exact: true })).toBeVisible();
   await page.getByLabel('How often each can be fetched').fill('5');
   await expect(page.getByText('saved just now').first()).toBeVisible();
   await page.getByRole('button', { name: 'Put on the shop' }).click();

@@ -7,7 +7,6 @@ export default defineConfig({
   timeout: 120_000,
   // A machine that is busy with other things answers late, which is not what the walks are about.
   expect: { timeout: 10_000 },
-  retries: process.env.CI ? 1 : 0,
   workers: 1,
   reporter: 'list',
   use: { viewport: { width: 1280, height: 800 }, launchOptions, trace: 'retain-on-failure' },

@@ -93,7 +93,7 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
   await test.step('a sale, and an end before its start is told at the field', async () => {
     await page.getByLabel('Sale from').fill('2030-05-01T10:00');
     await page.getByLabel('Sale until').fill('2030-04-01T10:00');
-    await expect(page.getByText('The end must come after the beginning.')).toBeVisible();
+    await expect(page.getByText('The end must come after the beginning.', { exact: true })).toBeVisible();
     await expect(page.getByLabel('Sale until')).toHaveValue('2030-04-01T10:00');
     await page.getByLabel('Sale until').fill('2030-06-01T10:00');
     await expect(page.getByText('The end must come after the beginning.')).toBeHidden();
@@ -112,7 +112,7 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
     await page.getByRole('button', { name: 'Save the sheet' }).click();
     await expect(page.getByRole('dialog')).toBeHidden();
     await page.getByLabel('Wingspan', { exact: true }).fill('long');
-    await expect(page.getByText('Type a number, like 12 cm.')).toBeVisible();
+    await expect(page.getByText('Type a number, like 12 cm.', { exact: true })).toBeVisible();
     await page.getByLabel('Wingspan', { exact: true }).fill('1.8 m');
     await page.keyboard.press('Tab');
     await expect(page.getByLabel('Wingspan', { exact: true })).toHaveValue('180\u00a0cm');
@@ -127,11 +127,11 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
     await page.keyboard.press('Escape');
     const barcode = page.getByLabel('Barcode, Ember · Without');
     await barcode.fill('4006381333932');
-    await expect(page.getByText('The last digit should be 1')).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'The last digit should be 1' })).toBeVisible();
     await page.keyboard.press('Tab');
     await expect(barcode).toHaveValue('4006381333932');
     await barcode.fill('4006381333931');
-    await expect(page.getByText('The last digit should be 1')).toBeHidden();
+    await expect(page.getByRole('alert').filter({ hasText: 'The last digit should be 1' })).toBeHidden();
   });
 
   await test.step('the writing helper proposes, and what is taken stands in place of the paragraph', async () => {

@@ -35,13 +35,15 @@ test('two tabs add to the same page: both sections stay, and the same name typed
   await other.getByLabel('Name', { exact: true }).fill('Calm days');
   await expect(other.getByText('Theirs: “Light wind days”. Yours: “Calm days”.')).toBeVisible();
   await other.getByRole('button', { name: 'Keep mine' }).click();
+  await page.getByLabel('Name', { exact: true }).blur();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Calm days');
 });
 
 test('a password is changed in the desk, and a common one is refused at its field', async ({ page }) => {
   await enter(page, shop);
   await page.goto(`${shop.url}/desk`);
-  await page.getByRole('button', { name: 'Change your password' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Change your password' }).click();
   await page.getByLabel('Your password now').fill('long enough now');
   await page.getByLabel('New password').fill('password12345');
   await page.getByRole('button', { name: 'Change the password' }).click();
@@ -49,7 +51,8 @@ test('a password is changed in the desk, and a common one is refused at its fiel
   await page.getByLabel('New password').fill('three gulls on the pier');
   await page.getByRole('button', { name: 'Change the password' }).click();
   await expect(page.getByText('Your password is changed.')).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await page.getByLabel('E-mail').fill('kim@example.com');
   await page.getByLabel('Password').fill('three gulls on the pier');
   await page.getByRole('button', { name: 'Sign in' }).click();

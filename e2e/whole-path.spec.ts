@@ -48,13 +48,13 @@ test('from an empty folder to a product that a shopper finds, and back', async (
   });
 
   await test.step('words save by themselves, and a wrong address stays on screen with its reason', async () => {
-    await page.getByLabel('Summary').fill('Lifts in a whisper.');
+    await page.getByLabel('Summary', { exact: true }).fill('Lifts in a whisper.');
     await saved(page);
     await page.getByRole('textbox', { name: 'Description', exact: true }).click();
     await page.keyboard.type('Two lines of words.');
     await saved(page);
     await page.getByLabel('Address').fill('kites/harrier');
-    await expect(page.getByText('no slashes or spaces')).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'no slashes or spaces' })).toBeVisible();
     await expect(page.getByLabel('Address')).toHaveValue('kites/harrier');
     await page.getByLabel('Address').fill('harrier');
     await saved(page);
@@ -71,7 +71,7 @@ test('from an empty folder to a product that a shopper finds, and back', async (
     await expect(page.getByRole('row', { name: /Sea/ })).toBeVisible();
     await value.fill('ember');
     await value.press('Enter');
-    await expect(page.getByText('“ember” is already a value of Colourway.')).toBeVisible();
+    await expect(page.getByText('“ember” is already a value of Colourway.', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Back to what is saved' }).click();
     await page.getByLabel('New option').fill('Size');
     await page.getByLabel('New option').press('Enter');
@@ -98,9 +98,9 @@ test('from an empty folder to a product that a shopper finds, and back', async (
   await test.step('prices: a sale price above the price and a negative one are told in the cell', async () => {
     const cell = page.getByLabel('Sale price, Ember · Small');
     await cell.fill('70');
-    await expect(page.getByText('The sale price must be below the price.')).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'The sale price must be below the price.' })).toBeVisible();
     await cell.fill('-3');
-    await expect(page.getByText('A price cannot be below zero.')).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'A price cannot be below zero.' })).toBeVisible();
     await cell.fill('58');
     await page.getByLabel('Price, Sea · Large', { exact: true }).fill('79');
     await page.getByLabel('In stock, Sea · Large').fill('5');

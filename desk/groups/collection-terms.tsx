@@ -1,22 +1,20 @@
 import { useSettings } from '../shopfront/queries';
 import { MomentField } from '../ui/moment-field';
-import { TextField } from '../ui/field';
+import { MeasureField } from '../ui/measure-field';
+import { readWholeOrNone } from '../ui/readings';
 import { Tick } from '../ui/tick';
 import type { CollectionEditor } from './use-group-editor';
-
-/** Reads a size as it is typed: nothing is no limit. What is no number goes to the server as it is, which says so. */
-const sizeOf = (typed: string) => (typed.trim() === '' ? null : Number(typed.trim()));
 
 function SizeField({ label, name, editor }: { label: string; name: 'fewest' | 'most'; editor: CollectionEditor }) {
   const value = editor.value(name);
   return (
-    <TextField
+    <MeasureField
       label={label}
-      inputMode="numeric"
-      value={value === null || Number.isNaN(value) ? '' : String(value)}
+      shown={value === null ? '' : String(value)}
+      read={readWholeOrNone}
       error={editor.error(name)}
       unsaved={editor.isUnsaved(name)}
-      onChange={(event) => editor.change({ [name]: sizeOf(event.target.value) })}
+      change={(size) => editor.change({ [name]: size })}
     />
   );
 }

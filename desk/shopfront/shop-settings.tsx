@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback } from 'react';
 import { routes } from '../../contract';
 import { currencies, type Settings } from '../../core/placement/page';
 import { call } from '../api';
@@ -11,9 +11,9 @@ import type { Values } from '../autosave/step';
 import { Choose } from '../ui/choose';
 import { Clashes } from '../ui/clashes';
 import { Dialog } from '../ui/dialog';
-import { TextArea, TextField } from '../ui/field';
+import { TextField } from '../ui/field';
 import { MeasureField } from '../ui/measure-field';
-import { readPercent } from '../ui/readings';
+import { readPercent, type Reading } from '../ui/readings';
 import { SaveStateWords } from '../ui/save-state';
 import { Select } from '../ui/select';
 import { Tick } from '../ui/tick';
@@ -22,37 +22,18 @@ const timeZones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zon
 
 const linesOf = (groups: readonly (readonly string[])[]) => groups.map((group) => group.join(', ')).join('\n');
 
-/** Words that mean the same, one group a line; what is typed stays as it is until the field is left. */
-function SynonymsField({
-  value,
-  error,
-  change,
-}: {
-  value: string[][];
-  error?: string;
-  change: (groups: string[][]) => void;
-}) {
-  const [typed, setTyped] = useState<string>();
-  return (
-    <TextArea
-      label="Words that mean the same"
-      hint="For searching, in the shop and here: one group a line, such as “spar, rod, stick”. A search for one finds the others too."
-      rows={4}
-      error={error}
-      value={typed ?? linesOf(value)}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const groups = event.target.value.split('\n').map((line) =>
-          line
-            .split(',')
-            .map((word) => word.trim())
-            .filter(Boolean),
-        );
-        change(groups.filter((group) => group.length > 1));
-      }}
-      onBlur={() => setTyped(undefined)}
-    />
+/** Words that mean the same, one group a line. */
+function readSynonyms(typed: string): Reading<string[][]> {
+  const lines = typed.split('\n').map((line) =>
+    line
+      .split(',')
+      .map((word) => word.trim())
+      .filter(Boolean),
   );
+  const alone = lines.find((words) => words.length === 1);
+  if (alone)
+    return { problem: `“${alone[0]}” stands alone in its line: add a word that means the same, after a comma.` };
+  return { value: lines.filter((words) => words.length > 1) };
 }
 
 function RateField({ save, name, label }: { save: Autosave; name: 'taxRate' | 'reducedTaxRate'; label: string }) {
@@ -122,7 +103,16 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
             </p>
           )}
         </div>
-        <SynonymsField value={synonyms.value} error={synonyms.error} change={synonyms.change} />
+        <MeasureField
+          label="Words that mean the same"
+          hint="For searching, in the shop and here: one group a line, such as “spar, rod, stick”. A search for one finds the others too."
+          rows={4}
+          shown={linesOf(synonyms.value)}
+          read={readSynonyms}
+          error={synonyms.error}
+          unsaved={synonyms.unsaved}
+          change={(groups) => synonyms.change(groups as string[][])}
+        />
         <p className="text-xs text-ink-2">
           Amounts stay as they are when the currency changes. Shoppers see all of this with the next edition.
         </p>

@@ -1,6 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { unsaved as unsavedWork } from '../autosave/unsaved';
-import { TextField } from './field';
+import { TextArea, TextField } from './field';
 
 interface Props {
   label: string;
@@ -10,6 +10,8 @@ interface Props {
   hideLabel?: boolean;
   placeholder?: string;
   className?: string;
+  /** so many lines instead of one */
+  rows?: number;
   /** the saved value in words; '' for none */
   shown: string;
   /** reads what was typed, or says why it cannot be that; an empty field is read too */
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** A field whose text stands for a value: a number with its unit, an amount, a range. What cannot be read stays as typed. */
-export function MeasureField({ shown, read, change, error, unsaved, ...rest }: Props) {
+export function MeasureField({ shown, read, change, error, unsaved, rows, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [holder] = useState(() => ({}));
@@ -28,26 +30,25 @@ export function MeasureField({ shown, read, change, error, unsaved, ...rest }: P
     unsavedWork.set(holder, { problems: [`${label}: ${problem}`], isOnItsWay: false });
     return () => unsavedWork.clear(holder);
   }, [holder, label, problem]);
-  return (
-    <TextField
-      {...rest}
-      value={typed ?? shown}
-      error={problem ?? error}
-      unsaved={unsaved || problem !== null}
-      onFocus={(event) => event.target.select()}
-      onChange={(event) => {
-        const text = event.target.value;
-        setTyped(text);
-        const result = read(text);
-        if ('problem' in result) setProblem(result.problem);
-        else {
-          setProblem(null);
-          change(result.value);
-        }
-      }}
-      onBlur={() => {
-        if (problem === null) setTyped(null);
-      }}
-    />
-  );
+  const field = {
+    ...rest,
+    value: typed ?? shown,
+    error: problem ?? error,
+    unsaved: unsaved || problem !== null,
+    onChange: (event: { target: { value: string } }) => {
+      const text = event.target.value;
+      setTyped(text);
+      const result = read(text);
+      if ('problem' in result) setProblem(result.problem);
+      else {
+        setProblem(null);
+        change(result.value);
+      }
+    },
+    onBlur: () => {
+      if (problem === null) setTyped(null);
+    },
+  };
+  if (rows !== undefined) return <TextArea {...field} rows={rows} />;
+  return <TextField {...field} onFocus={(event) => event.target.select()} />;
 }
