@@ -55,6 +55,9 @@ function bodyOf(parts: CallParts<object, unknown>): BodyInit | undefined {
   return parts.body === undefined ? undefined : JSON.stringify(parts.body);
 }
 
+/** Letters of a body; browsers allow 64 kB for all such writes together. */
+const MOST_KEPT_ALIVE = 8_000;
+
 const offline: Problem = {
   type: problemTypes.failed,
   title: 'The server cannot be reached. What you typed is kept here.',
@@ -75,10 +78,14 @@ export async function call<Query extends z.ZodType, Body extends z.ZodType, Answ
 ): Promise<z.output<Answer>> {
   const plain = parts as CallParts<object, unknown>;
   const headers = headersOf(route, plain);
+  const body = bodyOf(plain);
+  // A small write goes on when the page is left in the middle of it.
+  const keepalive = route.method !== 'GET' && typeof body === 'string' && body.length < MOST_KEPT_ALIVE;
   const response = await fetch(address(route, plain), {
     method: route.method,
     headers,
-    body: bodyOf(plain),
+    body,
+    keepalive,
     signal: parts.signal,
   }).catch((error: unknown) => {
     if (parts.signal?.aborted) throw error;

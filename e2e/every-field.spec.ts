@@ -23,7 +23,7 @@ const isNumberField = ({ name, type, value }: Field) =>
 function wordsFor(field: Field): { text: string; isOver: boolean; isNumber: boolean } {
   if (field.name === 'Address') return { text: '-kept', isOver: false, isNumber: false };
   if (field.name === 'Package size') return { text: '3 x 4 x 5', isOver: true, isNumber: true };
-  if (!isNumberField(field)) return { text: ' b c', isOver: false, isNumber: false };
+  if (!isNumberField(field)) return { text: ' bc', isOver: false, isNumber: false };
   return { text: numbers.find(([name]) => name.test(field.name))?.[1] ?? '17', isOver: true, isNumber: true };
 }
 

@@ -85,14 +85,22 @@ export class Autosave {
   /** The fields are on screen (again). */
   enter(): void {
     this.#isGone = false;
+    window.addEventListener('pagehide', this.#sendLast);
   }
 
   /** The fields leave the screen: what is typed goes out at once. */
   leave(): void {
     this.#isGone = true;
+    window.removeEventListener('pagehide', this.#sendLast);
     unsaved.clear(this);
     this.flush();
   }
+
+  /** The whole page goes: what still waits is sent behind what is on its way, and nobody waits for the answer. */
+  readonly #sendLast = (): void => {
+    const parcel = outgoing({ ...this.#progress, sent: null });
+    if (parcel) void this.terms.save(parcel).catch(() => undefined);
+  };
 
   #hold(at: HTMLElement, keys: readonly string[]): void {
     const held = this.#held.get(at);
@@ -148,9 +156,15 @@ export class Autosave {
         this.#step({ what: 'unreachable', problem: wordsOf(error) });
         wait = RETRY_MS;
       }
-      if (this.#isGone) toast.error(`Not saved: ${wordsOf(error)}`);
+      if (this.#isGone) this.#tellLost(error, parcel.values);
     }
     if (outgoing(this.#progress)) this.#wait(wait);
+  }
+
+  /** Whoever has left the screen still learns what was not saved, with the words, to be typed again. */
+  #tellLost(error: unknown, values: Values): void {
+    const words = Object.values(values).filter((value) => typeof value === 'string' || typeof value === 'number');
+    toast.error(`Not saved: ${wordsOf(error)}`, { description: words.join(' · '), duration: Infinity });
   }
 
   #refusalOf(error: CallError, sent: Values): Refusal {

@@ -43,14 +43,18 @@ export const unsaved = {
 
 const PATIENCE_MS = 4_000;
 
+/** Ends what is being typed: fields that save when they are left do so, and all of it goes out at once. */
+export function endTyping(): void {
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  unsaved.flush();
+}
+
 /**
  * Ends what is being typed and waits until all of it is saved. True when nothing is left to lose; false as soon as something
  * is refused, or when the server does not answer in time.
  */
 export function everythingSaved(): Promise<boolean> {
-  // Fields that save what was typed when they are left do so now.
-  if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  unsaved.flush();
+  endTyping();
   return new Promise((resolve) => {
     const end = (isSaved: boolean) => {
       clearTimeout(timer);

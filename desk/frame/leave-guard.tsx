@@ -1,15 +1,22 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
-import { useBlocker } from 'react-router';
-import { everythingSaved, unsaved } from '../autosave/unsaved';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useBlocker, useNavigate } from 'react-router';
+import { endTyping, everythingSaved, unsaved } from '../autosave/unsaved';
 import { showFirstProblem } from '../ui/save-state';
 
+const FOCUS_MS = 80;
 const LeaveDialog = lazy(() => import('./leave-dialog'));
 
 /** Whoever leaves a screen waits until what was typed is saved, and is asked when it cannot be. */
 export function LeaveGuard() {
-  const blocker = useBlocker(({ currentLocation: from, nextLocation: to }) => {
+  const navigate = useNavigate();
+  const isLeaving = useRef(false);
+  const blocker = useBlocker(({ currentLocation: from, nextLocation: to, historyAction }) => {
     const isElsewhere = from.pathname !== to.pathname || from.search !== to.search;
-    return isElsewhere && unsaved.isAny();
+    if (isLeaving.current || !isElsewhere || !unsaved.isAny()) return false;
+    if (historyAction !== 'POP') return true;
+    // Where Back is held up, browsers skip a page later on. What is on its way goes on by itself, so only what is stuck asks.
+    endTyping();
+    return unsaved.isStuck();
   });
   const [isAsking, setAsking] = useState(false);
   const isBlocked = blocker.state === 'blocked';
@@ -31,10 +38,16 @@ export function LeaveGuard() {
   return (
     <Suspense>
       <LeaveDialog
-        leave={blocker.proceed}
+        leave={() => {
+          const { pathname, search } = blocker.location;
+          blocker.reset();
+          isLeaving.current = true;
+          void Promise.resolve(navigate(pathname + search)).finally(() => (isLeaving.current = false));
+        }}
         stay={() => {
           blocker.reset();
-          setTimeout(showFirstProblem);
+          // After the dialog has given the focus back to where it came from.
+          setTimeout(showFirstProblem, FOCUS_MS);
         }}
       />
     </Suspense>

@@ -29,6 +29,8 @@ interface Adding {
   after: string | null;
   /** what it begins with: a name that could not be made */
   name?: string;
+  /** it goes below the one above it, which is still being made */
+  goesIn?: boolean;
 }
 
 type Line = { row: CategoryRow } | { adding: Adding };
@@ -100,6 +102,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
     if (!adding) return;
     const at = rows.findIndex(({ id }) => id === adding.after);
     const above = rows[at];
+    if (create.isPending) return setAdding({ ...adding, goesIn: way === 'in' });
     if (way === 'in' && above && above.id !== adding.parentId) setAdding({ ...adding, parentId: above.id });
     const parent = categories.find(({ id }) => id === adding.parentId);
     if (way === 'out' && parent) setAdding({ ...adding, parentId: parent.parentId });
@@ -111,7 +114,8 @@ export function CategoryTree({ categories, uncategorised }: Props) {
       { name, parentId, ...(at >= 0 ? { place: at + 1 } : {}) },
       {
         // The line stays where it is while the next name is typed into it; it only moves below what was made.
-        onSuccess: ({ id }) => setAdding((now) => (now && now.after === after ? { ...now, parentId, after: id } : now)),
+        onSuccess: ({ id }) =>
+          setAdding((now) => (now && now.after === after ? { parentId: now.goesIn ? id : parentId, after: id } : now)),
         onError: () => setAdding((now) => now ?? { parentId, after, name }),
       },
     );
@@ -122,7 +126,8 @@ export function CategoryTree({ categories, uncategorised }: Props) {
     if (to) move.mutate({ id, to });
     else if (id !== onto.id) toast.error('A category cannot move into itself.');
   };
-  const levelOf = ({ parentId }: Adding) => (categories.find(({ id }) => id === parentId)?.level ?? 0) + 1;
+  const levelOf = ({ parentId, goesIn = false }: Adding) =>
+    (categories.find(({ id }) => id === parentId)?.level ?? 0) + 1 + Number(goesIn);
 
   return (
     <aside

@@ -15,10 +15,15 @@ const looks = {
   bare: 'text-ink-2 hover:bg-sunk hover:text-ink',
 };
 
-export function Button({ look = 'plain', className, type = 'button', ...rest }: Props) {
+/** A button; the second click of a double click does nothing, so that nothing is done twice. */
+export function Button({ look = 'plain', className, type = 'button', onClick, ...rest }: Props) {
   return (
     <button
       type={type}
+      onClick={(event) => {
+        if (event.detail > 1) event.preventDefault();
+        else onClick?.(event);
+      }}
       className={clsx(
         'inline-flex shrink-0 items-center gap-1.5 whitespace-nowrap rounded-lg font-semibold disabled:opacity-50',
         look === 'bare' ? 'px-2 py-1 font-medium' : 'px-3.5 py-[7px]',

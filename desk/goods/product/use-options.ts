@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import type { Option } from '../../../core/catalog/product';
@@ -144,7 +144,8 @@ export function useOptions({ product, revision }: ProductAnswer): OptionsEditing
   };
   useEffect(() => () => unsaved.clear(holder), [holder]);
 
-  const saved = useMemo(() => draftsOf(product.options, keys), [product.options, keys]);
+  // Made anew each time: what has just got an id is on screen under the key that it had without one.
+  const saved = draftsOf(product.options, keys);
   const isShown = draft !== null && (draft.savedAt === null || revision < draft.savedAt);
   return {
     rows: isShown ? draft.rows : saved,
