@@ -12,6 +12,7 @@ module.exports = {
   ],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   maxWorkers: 2,
+  setupFiles: ['<rootDir>/desk/testing/set-up.ts'],
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

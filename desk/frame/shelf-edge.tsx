@@ -51,7 +51,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
   const [isFinding, setFinding] = useState(false);
   const changes = status?.changes ?? 0;
   return (
-    <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-2 max-md:pl-2">
+    <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
       <Link to="/goods" className="flex items-center gap-2.5 self-center rounded-md">
         <svg viewBox="0 0 24 20" className="w-6" aria-hidden="true">
           <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
@@ -67,7 +67,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
             to={pathname === to ? to : asItWas(to)}
             className={({ isActive }) =>
               clsx(
-                'rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-2',
+                'rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-1.5',
                 isActive ? 'bg-ink text-sheet' : 'text-ink-2 hover:text-ink',
               )
             }
@@ -102,7 +102,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
           to="/review"
           className={({ isActive }) =>
             clsx(
-              'shrink-0 whitespace-nowrap rounded-lg px-3.5 py-[6px] font-semibold',
+              'shrink-0 whitespace-nowrap rounded-lg px-3.5 py-[6px] font-semibold max-md:px-2.5',
               changes > 0 ? 'bg-marigold text-ink hover:brightness-95' : 'border border-line bg-sheet text-ink-2',
               isActive && 'ring-2 ring-ink',
             )

@@ -35,6 +35,7 @@ export function TreeRow({ row, isOpen, hasBelow, isFolded, fold, onKeyDown, rena
   const words = row.own === row.count || row.own === 0 ? String(row.count) : `${row.own} of ${row.count}`;
   return (
     <div
+      data-takes-goods={goods.props['data-takes-goods']}
       className={clsx(
         'relative flex items-center rounded-md hover:bg-sunk/70',
         isOpen && 'bg-marigold-soft font-semibold',

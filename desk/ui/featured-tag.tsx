@@ -5,11 +5,10 @@ export function FeaturedTag({ className }: { className?: string }) {
   return (
     <span
       className={clsx(
-        'inline-flex items-center gap-1 rounded bg-marigold-soft px-1.5 text-xs font-semibold leading-[18px] text-marigold-ink',
+        'inline-flex items-center rounded border border-ink/30 bg-sheet px-1.5 text-xs font-semibold leading-[17px] text-ink',
         className,
       )}
     >
-      <span className="size-1 rounded-full bg-marigold-ink/70" aria-hidden="true" />
       Featured
     </span>
   );

@@ -1,0 +1,51 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+
+/** What the server answers in a test: by method and path. */
+export type Answers = Record<
+  string,
+  (body: unknown) => { status?: number; body: unknown } | Promise<{ status?: number; body: unknown }>
+>;
+
+/** Every request in the order in which it came. */
+export interface Asked {
+  what: string;
+  body: unknown;
+}
+
+/** Puts a server in the place of the network; answers what was asked of it. */
+export function serveWith(answers: Answers): Asked[] {
+  const asked: Asked[] = [];
+  globalThis.fetch = (async (url: string, init: RequestInit = {}) => {
+    const what = `${init.method ?? 'GET'} ${String(url).split('?')[0]}`;
+    const body: unknown = typeof init.body === 'string' ? JSON.parse(init.body) : undefined;
+    asked.push({ what, body });
+    const answer = answers[what];
+    if (!answer) throw new TypeError(`Nobody answers ${what}`);
+    const { status = 200, body: told } = await answer(body);
+    return {
+      ok: status < 400,
+      status,
+      headers: { get: () => 'application/json' },
+      json: () => Promise.resolve(told),
+    };
+  }) as never;
+  return asked;
+}
+
+/** Draws something with what stands around every screen: server state and addresses. */
+export function draw(what: ReactNode, at = '/') {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  const router = createMemoryRouter([{ path: '*', element: what }], { initialEntries: [at] });
+  return {
+    client,
+    router,
+    ...render(
+      <QueryClientProvider client={client}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>,
+    ),
+  };
+}

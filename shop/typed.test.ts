@@ -1,0 +1,70 @@
+import type { ShopData } from './data';
+import { withTyped } from './typed';
+
+const card = (id: string, title: string) => ({ id, title }) as never;
+const shop = { name: 'Lark & Line', tagline: '', locale: 'en', currency: 'EUR' };
+const data = (page: unknown, url = '/'): ShopData =>
+  ({ shop, base: '/preview', url, origin: '', menu: { items: [] }, page }) as ShopData;
+
+const product = {
+  kind: 'product',
+  variantId: null,
+  strips: [],
+  product: {
+    id: 'p_1',
+    title: 'Wren',
+    summary: 'Small',
+    description: '',
+    crumbs: [{ label: 'Home', url: '/' }],
+    variants: [
+      { id: 'v_1', price: 2_000, wasPrice: null },
+      { id: 'v_2', price: 1_500, wasPrice: 2_000 },
+    ],
+  },
+};
+
+test('what is typed into a product is drawn over what is saved, and nothing else changes', () => {
+  const typed = {
+    of: 'product' as const,
+    id: 'p_1',
+    fields: { title: 'Wren two' },
+    prices: { v_1: 2_500, v_2: 3_000 },
+  };
+  const { page } = withTyped(data(product), [typed]) as never as { page: typeof product };
+  expect(page.product.title).toBe('Wren two');
+  expect(page.product.summary).toBe('Small');
+  expect(page.product.variants).toEqual([
+    { id: 'v_1', price: 2_500, wasPrice: null },
+    // The price that is typed is the one before the sale.
+    { id: 'v_2', price: 1_500, wasPrice: 3_000 },
+  ]);
+});
+
+test('cards of the product follow, those of others stay', () => {
+  const page = {
+    kind: 'listing',
+    title: 'Kites',
+    text: '',
+    listing: { items: [card('p_1', 'Wren'), card('p_2', 'Tern')] },
+  };
+  const typed = { of: 'product' as const, id: 'p_1', fields: { title: 'Wren two' }, prices: {} };
+  const shown = withTyped(data(page), [typed]).page as never as { listing: { items: { title: string }[] } };
+  expect(shown.listing.items.map(({ title }) => title)).toEqual(['Wren two', 'Tern']);
+});
+
+test('a group is known by its address, a section by its id, the shop on every page', () => {
+  const listing = { kind: 'listing', title: 'Kites', text: 'All', listing: { items: [] } };
+  const over = (url: string) =>
+    (
+      withTyped(data(listing, url), [{ of: 'listing', url: '/c/kites', fields: { title: 'Wings' } }]).page as never as {
+        title: string;
+      }
+    ).title;
+  expect([over('/c/kites?sort=newest'), over('/c/reels')]).toEqual(['Wings', 'Kites']);
+  const sections = [{ id: 's_1', kind: 'banner', title: 'Fly', text: 'Now' }];
+  const page = { kind: 'page', page: { id: 'g_1', title: 'Home', sections } };
+  const typed = { of: 'page' as const, id: 'g_1', sections: { s_1: { title: 'Fly high', text: undefined } } };
+  const shown = withTyped(data(page), [typed]).page as never as { page: { sections: object[] } };
+  expect(shown.page.sections).toEqual([{ id: 's_1', kind: 'banner', title: 'Fly high', text: 'Now' }]);
+  expect(withTyped(data(page), [{ of: 'shop', fields: { name: 'Lark' } }]).shop.name).toBe('Lark');
+});
