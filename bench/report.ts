@@ -1,17 +1,20 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 
 const FILE = 'docs/bench.md';
+const read = () => (existsSync(FILE) ? readFileSync(FILE, 'utf8') : '# Measurements\n');
 
-/** The parts of the report that are measured by other commands, which a run of one of them leaves as they are. */
+/** Parts that another command measured stand between marks, heading and all. */
+const marked = /\n<!-- part: [^>]* -->\n[\s\S]*?<!-- end -->\n/g;
+
+/** Writes the report anew, with the parts of other commands as they are. */
+export function writeReport(text: string): void {
+  const parts = read().match(marked) ?? [];
+  writeFileSync(FILE, `${text.trimEnd()}\n${parts.join('')}`);
+}
+
+/** Puts a part into the report, in the place of what the same command measured before. */
 export function putIntoReport(heading: string, text: string): void {
-  const report = existsSync(FILE) ? readFileSync(FILE, 'utf8') : '# Measurements\n';
-  const begin = `<!-- ${heading}: begin -->`;
-  const end = `<!-- ${heading}: end -->`;
-  const part = `${begin}\n\n${text}\n\n${end}`;
-  const [at, to] = [report.indexOf(begin), report.indexOf(end)];
-  const next =
-    at >= 0 && to > at
-      ? report.slice(0, at) + part + report.slice(to + end.length)
-      : `${report.trimEnd()}\n\n## ${heading}\n\n${part}\n`;
-  writeFileSync(FILE, next);
+  const part = `\n<!-- part: ${heading} -->\n\n## ${heading}\n\n${text}\n\n<!-- end -->\n`;
+  const rest = read().replace(marked, (old) => (old.startsWith(`\n<!-- part: ${heading} -->`) ? '' : old));
+  writeFileSync(FILE, `${rest.trimEnd()}\n${part}`);
 }

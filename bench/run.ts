@@ -1,7 +1,7 @@
-import { writeFileSync } from 'node:fs';
 import { cpus, totalmem } from 'node:os';
 import { measureCore, type CoreFigures } from './core';
 import { ms, randomReadNs, spread } from './measure';
+import { writeReport } from './report';
 import { measureServer, type ServerFigures } from './server';
 
 const sizes = (process.env.BENCH_SIZES ?? '1000,10000,50000').split(',').map(Number);
@@ -226,4 +226,4 @@ for (const size of sizes) {
 }
 const text = report(core, server);
 console.log(`\n${text}`);
-if (!process.env.BENCH_SIZES) writeFileSync('docs/bench.md', text);
+if (!process.env.BENCH_SIZES) writeReport(text);

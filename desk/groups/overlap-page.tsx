@@ -1,4 +1,4 @@
-import { lazy, Suspense, useCallback, useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Condition } from '../../core/rules/rule';
 import { useShopWindow } from '../frame/window-state';
@@ -7,10 +7,9 @@ import { count } from '../ui/count';
 import { Empty, Failed, Loading } from '../ui/states';
 import { GoodsLines } from './goods-lines';
 import { GroupTabs } from './group-tabs';
+import { OverlapChart } from './overlap-chart';
 import { useOverlap } from './queries';
 import { useTitle } from '../ui/use-title';
-
-const OverlapChart = lazy(() => import('./overlap-chart'));
 
 /** Collections that one chart can show; those that share most. */
 const MOST_DRAWN = 24;
@@ -90,9 +89,7 @@ export function OverlapPage() {
               <Empty title="Nothing is shared">No product is in two collections.</Empty>
             ) : (
               <div className="overflow-x-auto">
-                <Suspense fallback={<Loading rows={6} />}>
-                  <OverlapChart {...drawn} choose={choose} />
-                </Suspense>
+                <OverlapChart {...drawn} choose={choose} />
               </div>
             )}
             {data.pairs.length > 0 && (
