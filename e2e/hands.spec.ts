@@ -132,6 +132,8 @@ test('what is refused says so in the head, holds up no neighbour, and is asked a
   page,
 }) => {
   const id = await openNew(page, 'Refused');
+  await page.getByRole('link', { name: 'Back to the goods' }).click();
+  await page.getByRole('link', { name: 'Refused' }).click();
   await page.getByLabel('Price, Refused', { exact: true }).fill('abc');
   await page.getByLabel('SKU, Refused', { exact: true }).fill('RF-1');
   await page.keyboard.press('Tab');
@@ -148,6 +150,12 @@ test('what is refused says so in the head, holds up no neighbour, and is asked a
   await page.getByRole('button', { name: 'Stay' }).click();
   await expect(page.getByLabel('Price, Refused', { exact: true })).toBeFocused();
   await expect(page.getByLabel('Price, Refused', { exact: true })).toHaveValue('abc');
+  // Back asks too, and whoever leaves all the same gets where Back leads.
+  await page.goBack();
+  await expect(page.getByRole('dialog')).toContainText('Type an amount, like 24.50.');
+  await page.getByRole('button', { name: 'Leave without it' }).click();
+  await expect(page).toHaveURL(/\/desk\/goods$/);
+  await page.goto(`${shop.url}/desk/goods/${id}`);
   await page.getByLabel('Price, Refused', { exact: true }).fill('19');
   await saved(page);
   await page.getByRole('link', { name: 'Shopfront' }).click();

@@ -3,17 +3,28 @@ import { useBlocker, useNavigate } from 'react-router';
 import { endTyping, everythingSaved, unsaved } from '../autosave/unsaved';
 import { showFirstProblem } from '../ui/save-state';
 
-const FOCUS_MS = 80;
+/** Where the desk stands: a held-up address has it, an address to go to has not. */
+const BASE = /^\/desk(?=\/)/;
+const FOCUS_MS = 150;
+
+/** Once the dialog is gone, and has given the focus back to where it came from. */
+function afterDialog(run: () => void): void {
+  if (document.querySelector('[role="dialog"]')) requestAnimationFrame(() => afterDialog(run));
+  else setTimeout(run, FOCUS_MS);
+}
+
 const LeaveDialog = lazy(() => import('./leave-dialog'));
 
 /** Whoever leaves a screen waits until what was typed is saved, and is asked when it cannot be. */
 export function LeaveGuard() {
   const navigate = useNavigate();
   const isLeaving = useRef(false);
+  const wasBack = useRef(false);
   const blocker = useBlocker(({ currentLocation: from, nextLocation: to, historyAction }) => {
     const isElsewhere = from.pathname !== to.pathname || from.search !== to.search;
     if (isLeaving.current || !isElsewhere || !unsaved.isAny()) return false;
-    if (historyAction !== 'POP') return true;
+    wasBack.current = historyAction === 'POP';
+    if (!wasBack.current) return true;
     // Where Back is held up, browsers skip a page later on. What is on its way goes on by itself, so only what is stuck asks.
     endTyping();
     return unsaved.isStuck();
@@ -39,15 +50,17 @@ export function LeaveGuard() {
     <Suspense>
       <LeaveDialog
         leave={() => {
+          if (!wasBack.current) return blocker.proceed();
           const { pathname, search } = blocker.location;
           blocker.reset();
           isLeaving.current = true;
-          void Promise.resolve(navigate(pathname + search)).finally(() => (isLeaving.current = false));
+          void Promise.resolve(navigate(pathname.replace(BASE, '') + search)).finally(
+            () => (isLeaving.current = false),
+          );
         }}
         stay={() => {
           blocker.reset();
-          // After the dialog has given the focus back to where it came from.
-          setTimeout(showFirstProblem, FOCUS_MS);
+          afterDialog(showFirstProblem);
         }}
       />
     </Suspense>
