@@ -114,7 +114,7 @@ test('from an empty folder to a product that a shopper finds, and back', async (
     await page.getByRole('option', { name: /New tag/ }).click();
     await expect(page.getByRole('button', { name: 'Remove light wind' })).toBeVisible();
     await page.getByRole('button', { name: 'Put on the shop' }).click();
-    await expect(page.getByRole('button', { name: 'Take off shop' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Take off the shop' })).toBeVisible();
     await noSeriousFault(page, 'product');
   });
 

@@ -103,9 +103,11 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
         />
       )}
       <div className="flex h-11 items-center gap-2 px-3">
-        <h2 className="mr-auto min-w-0 truncate font-semibold" title="The working copy: what shoppers will see">
+        <h2
+          className="mr-auto min-w-0 truncate font-semibold"
+          title={changes > 0 ? 'As shoppers will see it with the next edition' : 'As shoppers see it'}
+        >
           Shop window
-          {changes > 0 && <span className="ml-1.5 text-xs font-normal text-ink-2">next edition</span>}
         </h2>
         {button('wide', 'Wide', <Monitor size={13} aria-hidden="true" />)}
         {button('phone', 'Phone', <Smartphone size={13} aria-hidden="true" />)}
