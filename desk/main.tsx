@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import { CallError } from './api';
+import { BASE } from './base';
 import './desk.css';
 import { Frame } from './frame/frame';
 import { useSession } from './frame/queries';
@@ -60,7 +61,7 @@ const router = createBrowserRouter(
       ],
     },
   ],
-  { basename: '/desk' },
+  { basename: BASE },
 );
 
 function Desk() {

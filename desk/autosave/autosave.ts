@@ -1,6 +1,6 @@
 import { toast } from 'sonner';
 import { CallError, wordsOf } from '../api';
-import { begin, outgoing, stateOf, step, type Progress, type Refusal, type SaveEvent, type Values } from './step';
+import { begin, outgoing, step, type Progress, type Refusal, type SaveEvent, type Values } from './step';
 import { textUnderCursor } from './cursor';
 import { unsaved } from './unsaved';
 
@@ -174,9 +174,5 @@ export class Autosave {
       messages: known.length > 0 ? messages : { '': wordsOf(error) },
       theirs: error.is('clash') ? Object.fromEntries(known.map(({ key, theirs }) => [key, theirs])) : {},
     };
-  }
-
-  get state() {
-    return stateOf(this.#progress);
   }
 }

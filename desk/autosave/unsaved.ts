@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react';
 
 /** Something on screen that is not saved: a form that saves itself, or a field whose text cannot be read. */
 export interface Unsaved {
@@ -69,6 +69,24 @@ export function everythingSaved(): Promise<boolean> {
     const timer = setTimeout(() => end(!unsaved.isAny()), PATIENCE_MS);
     look();
   });
+}
+
+/** Tells what of this part of the screen is not saved; nothing any more once it is gone, whatever still arrives for it. */
+export function useUnsaved(): (state: Unsaved | null) => void {
+  const holder = useRef({});
+  const isShown = useRef(false);
+  useEffect(() => {
+    const gone = holder.current;
+    isShown.current = true;
+    return () => {
+      isShown.current = false;
+      unsaved.clear(gone);
+    };
+  }, []);
+  return useCallback((state) => {
+    if (state && isShown.current) unsaved.set(holder.current, state);
+    else unsaved.clear(holder.current);
+  }, []);
 }
 
 /** Why what is on screen cannot be saved, in words. */

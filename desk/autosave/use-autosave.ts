@@ -29,15 +29,15 @@ export const useValue = <T>(save: Autosave, key: string): T =>
   useProgress(save, (progress) => valueAt(progress, key)) as T;
 
 /** Why a field was refused, in words. */
-export const useFieldError = (save: Autosave, key: string): string | undefined =>
+const useFieldError = (save: Autosave, key: string): string | undefined =>
   useProgress(save, ({ drafts }) => (drafts[key]?.clash ? undefined : drafts[key]?.message));
 
-export const useIsUnsaved = (save: Autosave, key: string): boolean =>
+const useIsUnsaved = (save: Autosave, key: string): boolean =>
   useProgress(save, ({ drafts }) => isUnsaved(drafts[key]));
 
 export const useSaveState = (save: Autosave) => useProgress(save, stateOf);
 
-export interface FieldBinding<T> {
+interface FieldBinding<T> {
   value: T;
   error: string | undefined;
   unsaved: boolean;

@@ -1,10 +1,9 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
+import { BASE } from '../base';
 import { endTyping, everythingSaved, unsaved } from '../autosave/unsaved';
 import { showFirstProblem } from '../ui/save-state';
 
-/** Where the desk stands: a held-up address has it, an address to go to has not. */
-const BASE = /^\/desk(?=\/)/;
 const FOCUS_MS = 150;
 
 /** Once the dialog is gone, and has given the focus back to where it came from. */
@@ -54,7 +53,8 @@ export function LeaveGuard() {
           const { pathname, search } = blocker.location;
           blocker.reset();
           isLeaving.current = true;
-          void Promise.resolve(navigate(pathname.replace(BASE, '') + search)).finally(
+          // An address that was held up has the base of the desk in it, one to go to has not.
+          void Promise.resolve(navigate(pathname.slice(BASE.length) + search)).finally(
             () => (isLeaving.current = false),
           );
         }}

@@ -3,9 +3,10 @@ import { refreshOf } from './what-changed';
 const product = { id: 12, subjects: ['product:p_1'] };
 
 test('a saved product refreshes lists and counts, and not what has nothing of it', () => {
-  for (const root of ['goods', 'status', 'groups', 'review', 'history', 'sheet'])
+  // Sheets and option lists tell how many products use them.
+  for (const root of ['goods', 'status', 'groups', 'review', 'history', 'sheet', 'spec-sheets', 'option-lists'])
     expect(refreshOf(product, [root], undefined)).toBe('now');
-  for (const root of ['settings', 'menu', 'spec-sheets', 'option-lists', 'session', 'jobs'])
+  for (const root of ['settings', 'menu', 'session', 'jobs'])
     expect(refreshOf(product, [root], undefined)).toBe('none');
 });
 
@@ -24,4 +25,5 @@ test('what is too much to name, or is not known, refreshes everything, and so do
   expect(refreshOf({ id: 0, subjects: [] }, ['settings'], undefined)).toBe('now');
   expect(refreshOf({ id: 12, subjects: null }, ['settings'], undefined)).toBe('now');
   expect(refreshOf({ id: 12, subjects: ['settings'] }, ['menu'], undefined)).toBe('now');
+  expect(refreshOf(product, ['what comes later'], undefined)).toBe('now');
 });

@@ -7,22 +7,22 @@ export interface Told {
 /** What a query on screen has to do: nothing, be read again, or be read again when it is next wanted. */
 export type Refresh = 'none' | 'now' | 'later';
 
-/** Roots of what shows something of every sort of subject: lists, counts, the review. */
-const everywhere = ['status', 'find', 'history', 'review', 'editions', 'goods', 'sheet ids', 'sheet', 'product'];
-
-/** Which roots of query keys show something of a sort of subject. What is not named here may show anything. */
-const shows: Readonly<Record<string, readonly string[]>> = {
-  product: [...everywhere, 'groups', 'pages'],
-  category: [...everywhere, 'groups', 'pages', 'menu'],
-  collection: [...everywhere, 'groups', 'pages', 'menu'],
-  brand: [...everywhere, 'groups', 'pages', 'menu'],
-  tag: [...everywhere, 'groups', 'pages', 'menu'],
-  page: [...everywhere, 'groups', 'pages', 'menu'],
-  menu: [...everywhere, 'groups', 'pages', 'menu'],
-  specSheet: [...everywhere, 'groups', 'spec-sheets'],
-  optionList: [...everywhere, 'option-lists'],
-  redirect: everywhere,
-  view: ['goods'],
+/**
+ * Roots of query keys that a change of this sort cannot touch. What is not named is read again, so that forgetting something
+ * costs a request and never shows what is out of date.
+ */
+const leaves: Readonly<Record<string, readonly string[]>> = {
+  product: ['settings', 'menu'],
+  category: ['settings', 'option-lists'],
+  collection: ['settings', 'option-lists', 'spec-sheets'],
+  brand: ['settings', 'option-lists', 'spec-sheets'],
+  tag: ['settings', 'option-lists', 'spec-sheets'],
+  page: ['settings', 'option-lists', 'spec-sheets'],
+  menu: ['settings', 'option-lists', 'spec-sheets'],
+  specSheet: ['settings', 'option-lists', 'menu', 'pages'],
+  optionList: ['settings', 'spec-sheets', 'menu', 'pages'],
+  redirect: ['settings', 'option-lists', 'spec-sheets', 'menu', 'pages', 'groups'],
+  view: ['settings', 'option-lists', 'spec-sheets', 'menu', 'pages', 'groups', 'product'],
 };
 
 const kindOf = (subject: string) => subject.split(':')[0]!;
@@ -35,8 +35,7 @@ export function refreshOf(told: Told, key: readonly unknown[], revision: number 
   const [root, id] = key as [string, string?];
   if (root === 'session' || root === 'jobs') return 'none';
   if (told.subjects === null || told.subjects.length === 0) return 'now';
-  const isMet = told.subjects.some((subject) => shows[kindOf(subject)]?.includes(root) ?? true);
-  if (!isMet) return 'none';
+  if (told.subjects.every((subject) => leaves[kindOf(subject)]?.includes(root))) return 'none';
   if (root !== 'product' || key.length > 2) return 'now';
   if (revision !== undefined && revision >= told.id) return 'none';
   // Another product's page changes little by it: its places, its neighbours.

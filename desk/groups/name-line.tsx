@@ -1,5 +1,5 @@
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { unsaved } from '../autosave/unsaved';
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { useUnsaved } from '../autosave/unsaved';
 
 interface Props {
   initial?: string;
@@ -17,12 +17,12 @@ interface Props {
 /** A line in which a name is typed; Enter keeps it, Escape does not. */
 export function NameLine({ initial = '', isNew = false, label, placeholder, keep, stop, shift }: Props) {
   const [name, setName] = useState(initial);
-  const [holder] = useState(() => ({}));
+  const tellUnsaved = useUnsaved();
   // Leaving by Escape takes the line away, which leaves it once more.
   const isOver = useRef(false);
   const take = (goesOn: boolean) => {
     if (isOver.current) return;
-    unsaved.clear(holder);
+    tellUnsaved(null);
     const typed = name.trim();
     if (typed === '' || (typed === initial && !isNew)) {
       isOver.current = true;
@@ -32,13 +32,12 @@ export function NameLine({ initial = '', isNew = false, label, placeholder, keep
     keep(typed, goesOn);
     setName('');
   };
-  useEffect(() => () => unsaved.clear(holder), [holder]);
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
     if (event.key === 'Enter') take(true);
     else if (event.key === 'Escape') {
       isOver.current = true;
-      unsaved.clear(holder);
+      tellUnsaved(null);
       stop();
     } else if (event.key === 'Tab' && shift) {
       event.preventDefault();
@@ -54,7 +53,7 @@ export function NameLine({ initial = '', isNew = false, label, placeholder, keep
       maxLength={120}
       onChange={(event) => {
         setName(event.target.value);
-        unsaved.set(holder, { problems: [], isOnItsWay: true });
+        tellUnsaved({ problems: [], isOnItsWay: true });
       }}
       onBlur={() => take(false)}
       onKeyDown={onKeyDown}

@@ -7,7 +7,7 @@ import { toast } from 'sonner';
 import { routes } from '../../contract';
 import { EMPTY_RULE, ruleSchema } from '../../core/rules/rule';
 import { call, CallError, wordsOf } from '../api';
-import { unsaved } from '../autosave/unsaved';
+import { useUnsaved } from '../autosave/unsaved';
 import { useJobs, type WhichInput } from '../bulk/queries';
 import { useTrayWhich } from '../frame/tray-store';
 import { useGoodsFields, useSpecSheets } from '../goods/queries';
@@ -22,7 +22,7 @@ import type { Block } from './block';
 import { ColumnWork } from './column-work';
 import { sheetColumns, usualSheetColumns } from './sheet-columns';
 import { SheetGrid } from './sheet-grid';
-import { useSheet } from './use-sheet';
+import { useSheet, type Draft } from './use-sheet';
 
 /** Which goods the sheet was opened with: the tray, or those of a search. */
 function useOpenedWith(): { which: WhichInput; words: string } {
@@ -124,17 +124,15 @@ export function SheetPage() {
   const products = useMemo(() => data?.products ?? [], [data]);
   const sheet = useSheet(products, isByVariant);
 
-  const [holder] = useState(() => ({}));
+  const tellUnsaved = useUnsaved();
   const { takeBack, doAgain, changed, wrong } = sheet;
   const open = changed + wrong;
   useTitle('Sheet');
   useLocalUndo({ undo: takeBack, redo: doAgain });
   useEffect(() => {
-    if (open === 0) return;
     const words = open === 1 ? 'One cell of the sheet is not saved.' : `${open} cells of the sheet are not saved.`;
-    unsaved.set(holder, { problems: [words], isOnItsWay: false });
-    return () => unsaved.clear(holder);
-  }, [open, holder]);
+    tellUnsaved(open === 0 ? null : { problems: [words], isOnItsWay: false });
+  }, [open, tellUnsaved]);
 
   // A draft answers for the state in which it was typed, even when the sheet was read again since.
   useEffect(() => {
@@ -144,22 +142,24 @@ export function SheetPage() {
 
   const { data: jobs } = useJobs();
   const job = jobs?.jobs.find(({ id }) => id === saving);
+  const sent = useRef<ReadonlyMap<string, Draft>>(new Map());
   const { settle } = sheet;
   useEffect(() => {
     if (!job || job.state === 'running' || job.state === 'waiting') return;
     setSaving(undefined);
-    if (job.state === 'done') settle();
+    if (job.state === 'done') settle(sent.current);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [job?.state]);
 
   const save = () => {
     const changes = sheet.changes();
+    sent.current = sheet.drafts;
     setSaving('asked');
     call(routes.sheet.save, { body: { seen: seenAtFirst.current ?? data!.seen, changes } })
       .then((begun) => {
         if (begun.state !== 'done') return setSaving(begun.id);
         setSaving(undefined);
-        sheet.settle();
+        settle(sent.current);
         toast(begun.outcome, { description: 'Ctrl + Z takes it back.' });
         void refetch();
       })

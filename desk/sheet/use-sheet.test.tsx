@@ -41,9 +41,20 @@ test('a cell that cannot be saved keeps its text and holds up no other', () => {
   type(supplier, 'Poles');
   expect([result.current.changed, result.current.wrong]).toEqual([1, 1]);
   expect(result.current.changes()).toEqual([{ id: 'p_1', fields: { supplier: 'Poles' }, variants: [] }]);
-  act(() => result.current.settle());
+  act(() => result.current.settle(result.current.drafts));
   expect(text(title)).toBe('Wren!');
   expect(result.current.reason).toBe('No exclamation marks.');
+});
+
+test('a cell typed while the save was on its way is still to be saved', () => {
+  const { result, type, text } = sheet();
+  type(title, 'Tern');
+  const sent = result.current.drafts;
+  type(title, 'Tern two');
+  type(supplier, 'Poles');
+  act(() => result.current.settle(sent));
+  expect(text(title)).toBe('Tern two');
+  expect(result.current.changes()[0]!.fields).toEqual({ title: 'Tern two', supplier: 'Poles' });
 });
 
 test('what the server refused is told at its cell; the next save sends the others', () => {

@@ -42,8 +42,10 @@ export interface Sheet {
   /** shows what the server refused at its cells */
   refuse: (changes: readonly SheetChange[], errors: readonly FieldError[]) => void;
   clear: () => void;
-  /** ends the cells that were saved; those that cannot be stay as they were typed */
-  settle: () => void;
+  /** what is typed now; to be given to `settle` when it has been saved */
+  drafts: ReadonlyMap<string, Draft>;
+  /** ends the cells that were saved; those that cannot be, and those typed since, stay as they are */
+  settle: (sent: ReadonlyMap<string, Draft>) => void;
   /** takes back what was typed last, or does it again; false when there is nothing of that sort */
   takeBack: () => boolean;
   doAgain: () => boolean;
@@ -189,8 +191,12 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
       setPast([]);
       setFuture([]);
     },
-    settle: () => {
-      setDrafts(new Map([...drafts].filter(([key, draft]) => !canBeSaved(key, draft))));
+    drafts,
+    settle: (sent) => {
+      // What was typed while the save was on its way is newer than what was saved.
+      setDrafts(
+        (now) => new Map([...now].filter(([key, draft]) => !canBeSaved(key, draft) || sent.get(key) !== draft)),
+      );
       setPast([]);
       setFuture([]);
     },

@@ -1,5 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { unsaved as unsavedWork } from '../autosave/unsaved';
+import { useUnsaved } from '../autosave/unsaved';
 import { TextArea, TextField } from './field';
 
 interface Props {
@@ -23,13 +23,11 @@ interface Props {
 export function MeasureField({ shown, read, change, error, unsaved, rows, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [holder] = useState(() => ({}));
+  const tellUnsaved = useUnsaved();
   const { label } = rest;
   useEffect(() => {
-    if (problem === null) return;
-    unsavedWork.set(holder, { problems: [`${label}: ${problem}`], isOnItsWay: false });
-    return () => unsavedWork.clear(holder);
-  }, [holder, label, problem]);
+    tellUnsaved(problem === null ? null : { problems: [`${label}: ${problem}`], isOnItsWay: false });
+  }, [tellUnsaved, label, problem]);
   const field = {
     ...rest,
     value: typed ?? shown,

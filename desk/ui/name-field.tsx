@@ -1,5 +1,5 @@
-import { useEffect, useLayoutEffect, useRef, useState, type InputHTMLAttributes } from 'react';
-import { unsaved } from '../autosave/unsaved';
+import { useLayoutEffect, useRef, useState, type InputHTMLAttributes } from 'react';
+import { useUnsaved } from '../autosave/unsaved';
 
 interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'> {
   value: string;
@@ -10,33 +10,32 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'o
 /** A name that is changed in place: kept when the field is left, by whatever way; Escape brings the old one back. */
 export function NameField({ value, keep, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const [holder] = useState(() => ({}));
+  const tellUnsaved = useUnsaved();
   const latest = useRef({ typed, value, keep });
   useLayoutEffect(() => {
     latest.current = { typed, value, keep };
   });
   const end = () => {
     const { typed: name, value: before, keep: take } = latest.current;
-    unsaved.clear(holder);
+    tellUnsaved(null);
     latest.current.typed = null;
     setTyped(null);
     if (name !== null && name.trim() !== before) take(name.trim());
   };
-  useEffect(() => () => unsaved.clear(holder), [holder]);
   return (
     <input
       {...rest}
       value={typed ?? value}
       onChange={(event) => {
         setTyped(event.target.value);
-        unsaved.set(holder, { problems: [], isOnItsWay: true, flush: end });
+        tellUnsaved({ problems: [], isOnItsWay: true, flush: end });
       }}
       onBlur={end}
       onKeyDown={(event) => {
         if (event.key === 'Enter') event.currentTarget.blur();
         else if (event.key === 'Escape' && typed !== null) {
           event.stopPropagation();
-          unsaved.clear(holder);
+          tellUnsaved(null);
           setTyped(null);
         }
       }}

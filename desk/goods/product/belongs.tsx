@@ -6,7 +6,7 @@ import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
 import { call, wordsOf } from '../../api';
 import { categoryChoices } from '../../groups/category-choices';
 import { useCategoryWrites, useGroups } from '../../groups/queries';
-import { unsaved } from '../../autosave/unsaved';
+import { useUnsaved } from '../../autosave/unsaved';
 import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';
@@ -44,11 +44,10 @@ interface NewCategoryProps {
 function NewCategory({ name, categories, take, close }: NewCategoryProps) {
   const [parentId, setParentId] = useState('');
   const { create } = useCategoryWrites();
-  const [holder] = useState(() => ({}));
+  const tellUnsaved = useUnsaved();
   useEffect(() => {
-    unsaved.set(holder, { problems: [`The new category “${name}” is not made yet.`], isOnItsWay: false });
-    return () => unsaved.clear(holder);
-  }, [holder, name]);
+    tellUnsaved({ problems: [`The new category “${name}” is not made yet.`], isOnItsWay: false });
+  }, [tellUnsaved, name]);
   const make = () =>
     create.mutate(
       { name, parentId: parentId || null },

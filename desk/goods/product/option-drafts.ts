@@ -61,24 +61,12 @@ export const complete = (rows: readonly OptionDraft[]) => rows.filter(({ values 
  * Options as this person wants them, with what somebody else changed since `base`. Where both changed the same thing, this
  * person's stands: it is on their screen.
  */
-export function rebased(
-  rows: readonly OptionDraft[],
-  base: readonly Option[],
-  theirs: readonly Option[],
-): OptionDraft[] {
+export function rebased(rows: readonly OptionDraft[], base: readonly Option[], theirs: readonly Option[]) {
   const plain = rows.map(({ key: _key, ...row }) => ({
     ...row,
     values: row.values.map(({ key: _valueKey, ...value }) => value),
   }));
-  const keys = new Map(
-    rows.flatMap((row) => [row, ...row.values]).flatMap(({ id, key }) => (id === null ? [] : [[id, key] as const])),
-  );
-  const merged = mergeValues(base, theirs, plain).value as Option[];
-  return draftsOf(merged, keys).map((row, at) => ({
-    ...row,
-    key: row.key ?? rows.find(({ name }) => name === row.name)?.key ?? `row ${at}`,
-    values: row.values.map((value) => ({ ...value, key: value.key ?? `${row.name} ${value.name}` })),
-  }));
+  return mergeValues(base, theirs, plain).value as typeof plain;
 }
 
 /** Options that were edited while they were being saved, with the ids that saving gave to what was new. */

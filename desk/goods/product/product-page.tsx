@@ -37,7 +37,7 @@ import { KindChoice, KindPart } from './kind';
 import { Options } from './options';
 import { Pictures } from './pictures';
 import { specCount, Specs } from './specs';
-import { useProductAutosave, useProductField, useVariantAutosave } from './use-product-autosave';
+import { partsOfCell, useProductAutosave, useProductField, useVariantAutosave } from './use-product-autosave';
 import { VariantTable } from './variant-table';
 import { When } from './when';
 import { Words } from './words';
@@ -67,7 +67,7 @@ const drawnFields = (id: string, { title, summary, description }: Values): Typed
 function drawnPrices(id: string, values: Values): Typed {
   const prices: Record<string, number> = {};
   for (const [key, value] of Object.entries(values)) {
-    const [variantId, name] = key.split(' ') as [string, string];
+    const [variantId, name] = partsOfCell(key);
     if (name === 'price' && typeof value === 'number') prices[variantId] = value;
   }
   return { of: 'product', id, fields: {}, prices };

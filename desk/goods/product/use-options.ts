@@ -1,9 +1,10 @@
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import type { Option } from '../../../core/catalog/product';
 import { call, CallError, wordsOf } from '../../api';
-import { unsaved } from '../../autosave/unsaved';
+import { useUnsaved } from '../../autosave/unsaved';
 import { useConfirm } from '../../ui/confirm';
 import { useKeepProduct } from '../queries';
 import { complete, draftsOf, rebased, withIds, type OptionDraft } from './option-drafts';
@@ -44,7 +45,8 @@ export function useOptions({ product, revision }: ProductAnswer): OptionsEditing
   const [errors, setErrors] = useState<OptionsEditing['errors']>([]);
   /** under which key each option and value with an id is on screen */
   const [keys] = useState(() => new Map<string, string>());
-  const [holder] = useState(() => ({}));
+  const tellUnsaved = useUnsaved();
+  const isGone = useRef(false);
   const wanted = useRef<Wanted | null>(null);
   const isSaving = useRef(false);
   const latest = useRef({ options: product.options, revision });
@@ -55,9 +57,10 @@ export function useOptions({ product, revision }: ProductAnswer): OptionsEditing
   const setDraft = (next: Draft | null) => {
     setDraftState(next);
     const lacking = next?.rows.filter(({ values }) => values.length === 0) ?? [];
-    if (next === null || (next.savedAt !== null && lacking.length === 0)) unsaved.clear(holder);
+    const isSaved = next === null || (next.savedAt !== null && lacking.length === 0);
+    if (isSaved) tellUnsaved(null);
     else
-      unsaved.set(holder, {
+      tellUnsaved({
         problems: lacking.map(({ name }) => `The option ${name} has no values yet.`),
         isOnItsWay: lacking.length === 0,
       });
@@ -65,7 +68,7 @@ export function useOptions({ product, revision }: ProductAnswer): OptionsEditing
   const stop = (next: OptionsEditing['errors'], rows: OptionDraft[]) => {
     wanted.current = null;
     setErrors(next);
-    unsaved.set(holder, { problems: next.map(({ message }) => message), isOnItsWay: false });
+    tellUnsaved({ problems: next.map(({ message }) => message), isOnItsWay: false });
     setDraftState({ rows, savedAt: null });
   };
 
@@ -91,6 +94,8 @@ export function useOptions({ product, revision }: ProductAnswer): OptionsEditing
   };
   const refuse = (error: unknown, of: Wanted) => {
     const now = wanted.current ?? of;
+    // Whoever has left the page still learns of it.
+    if (isGone.current) toast.error(`Options not saved: ${wordsOf(error)}`, { duration: Infinity });
     if (error instanceof CallError && error.is('confirm')) {
       wanted.current = null;
       setDraft(null);
@@ -142,7 +147,10 @@ export function useOptions({ product, revision }: ProductAnswer): OptionsEditing
     const isNothing = complete(rows).length === 0 && latest.current.options.length === 0;
     if (!isNothing) run();
   };
-  useEffect(() => () => unsaved.clear(holder), [holder]);
+  useEffect(() => {
+    isGone.current = false;
+    return () => void (isGone.current = true);
+  }, []);
 
   // Made anew each time: what has just got an id is on screen under the key that it had without one.
   const saved = draftsOf(product.options, keys);

@@ -68,12 +68,13 @@ export function useProductAutosave({ product, revision }: ProductAnswer): Autosa
 }
 
 export const cellKey = (variantId: string, name: string) => `${variantId} ${name}`;
-const partsOf = (key: string) => key.split(' ') as [string, string];
+/** The variant and the field of a cell. */
+export const partsOfCell = (key: string) => key.split(' ') as [string, string];
 
 function changesOf({ values, was }: { values: Values; was: Values }): VariantChange[] {
   const byVariant = new Map<string, { fields: Record<string, unknown>; was: Record<string, unknown> }>();
   for (const [key, value] of Object.entries(values)) {
-    const [id, name] = partsOf(key);
+    const [id, name] = partsOfCell(key);
     const change = byVariant.get(id) ?? { fields: {}, was: {} };
     change.fields[name] = value;
     if (key in was) change.was[name] = was[key];
@@ -88,7 +89,7 @@ export function useVariantAutosave({ product, revision }: ProductAnswer): Autosa
   const { variants } = product;
   const shown = useCallback(
     (key: string): unknown => {
-      const [id, name] = partsOf(key);
+      const [id, name] = partsOfCell(key);
       return variants.find((variant) => variant.id === id)?.[name as keyof (typeof variants)[number]];
     },
     [variants],
