@@ -113,8 +113,8 @@ export const deskRoutes = {
     answer: z.object({
       changes: z.number().int(),
       edition: z.number().int(),
-      undo: changeRowSchema.pick({ id: true, label: true }).nullable(),
-      redo: changeRowSchema.pick({ id: true, label: true }).nullable(),
+      undo: changeRowSchema.nullable(),
+      redo: changeRowSchema.nullable(),
     }),
   }),
   review: route({

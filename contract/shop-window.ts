@@ -1,6 +1,9 @@
 /** Said by the desk to the storefront in its frame, which then draws itself again from fresh data. */
 export const REDRAW = 'dispona:redraw';
 
+/** Said by the storefront to the desk around it, when it is ready to be told what is being typed. */
+export const READY = 'dispona:ready';
+
 /** What is being typed in the desk and is not saved yet; the storefront in the frame draws it over what is saved. */
 export type Typed =
   | {

@@ -41,11 +41,7 @@ test('a product dragged off its shelf goes where it is let go, and nowhere re-or
   await expect(good('Curlew')).toBeVisible();
 
   await test.step('let go where nothing takes it, nothing happens', async () => {
-    await drag(
-      page,
-      good('Avocet'),
-      page.getByRole('heading', { name: 'Dispona' }).or(page.getByText('Shop window').first()),
-    );
+    await drag(page, good('Avocet'), page.getByText('Shop window').first());
     await page.waitForTimeout(400);
     expect(await picked(id)).toEqual([a, b, c]);
   });

@@ -9,7 +9,7 @@ import { Sections } from './home/sections';
 import { ListingPage } from './listing/listing-page';
 import { ProductPage } from './product/product-page';
 import { connectShopWindow } from './shop-window';
-import { withTyped } from './typed';
+import { stillDrawn, withTyped } from './typed';
 
 const SETTLE_MS = 150;
 
@@ -86,7 +86,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
     const type = (now: readonly Typed[]) => {
       latest.current = now;
       clearTimeout(settling);
-      if (now.length > 0) setTyped(now);
+      if (now.length > 0) setTyped((before) => stillDrawn(before, now));
       // Saved or given up: what is typed stays drawn until it is known what is saved now.
       else settling = setTimeout(back, SETTLE_MS);
     };

@@ -1,4 +1,4 @@
-import { isTypedMessage, REDRAW, type Typed } from '../contract/shop-window';
+import { isTypedMessage, READY, REDRAW, type Typed } from '../contract/shop-window';
 
 interface Listeners {
   /** something was saved or put live */
@@ -15,7 +15,6 @@ export function connectShopWindow({ redraw, type }: Listeners): () => void {
     else if (isTypedMessage(event.data)) type(event.data.typed);
   };
   window.addEventListener('message', onMessage);
-  // The desk tells what is being typed to a page that has just come into the window.
-  window.parent.postMessage(REDRAW, window.location.origin);
+  if (window.parent !== window) window.parent.postMessage(READY, window.location.origin);
   return () => window.removeEventListener('message', onMessage);
 }

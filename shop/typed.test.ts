@@ -1,5 +1,5 @@
 import type { ShopData } from './data';
-import { withTyped } from './typed';
+import { stillDrawn, withTyped } from './typed';
 
 const card = (id: string, title: string) => ({ id, title }) as never;
 const shop = { name: 'Lark & Line', tagline: '', locale: 'en', currency: 'EUR' };
@@ -67,4 +67,17 @@ test('a group is known by its address, a section by its id, the shop on every pa
   const shown = withTyped(data(page), [typed]).page as never as { page: { sections: object[] } };
   expect(shown.page.sections).toEqual([{ id: 's_1', kind: 'banner', title: 'Fly high', text: 'Now' }]);
   expect(withTyped(data(page), [{ of: 'shop', fields: { name: 'Lark' } }]).shop.name).toBe('Lark');
+});
+
+test('a field that was just saved stays drawn beside one that is typed now, until fresh data comes', () => {
+  const of = (fields: { title?: string; summary?: string }, prices = {}) => ({
+    of: 'product' as const,
+    id: 'p_1',
+    fields,
+    prices,
+  });
+  const drawn = stillDrawn([of({ title: 'Wren two' })], [of({ title: undefined, summary: 'S' }), of({}, { v_1: 900 })]);
+  expect(drawn).toEqual([of({ title: 'Wren two', summary: 'S' }, { v_1: 900 })]);
+  const shop = { of: 'shop' as const, fields: { name: 'Lark' } };
+  expect(stillDrawn([of({ title: 'A' })], [shop])).toEqual([of({ title: 'A' }), shop]);
 });

@@ -61,3 +61,23 @@ export function withTyped(data: ShopData, typed: readonly Typed[]): ShopData {
     data,
   );
 }
+
+const subjectOf = (typed: Typed) => ('id' in typed ? typed.id : 'url' in typed ? typed.url : typed.of);
+
+function merged(before: Typed, now: Typed): Typed {
+  const known = before as unknown as Record<string, object>;
+  const parts = Object.entries(now as unknown as Record<string, string | object>);
+  return Object.fromEntries(
+    parts.map(([name, part]) => [name, typeof part === 'object' ? over(known[name]!, part) : part]),
+  ) as unknown as Typed;
+}
+
+/** What is typed now, over what was typed before and is saved perhaps: that stays drawn until fresh data is there. */
+export function stillDrawn(before: readonly Typed[], now: readonly Typed[]): Typed[] {
+  const all = new Map<string, Typed>();
+  for (const typed of [...before, ...now]) {
+    const known = all.get(subjectOf(typed));
+    all.set(subjectOf(typed), known ? merged(known, typed) : typed);
+  }
+  return [...all.values()];
+}

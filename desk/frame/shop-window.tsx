@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { ExternalLink, Monitor, PanelRightClose, Smartphone } from 'lucide-react';
 import { useContext, useEffect, useRef, useState } from 'react';
-import { REDRAW, type TypedMessage } from '../../contract/shop-window';
+import { READY, REDRAW, type TypedMessage } from '../../contract/shop-window';
 import { typedDrafts } from '../ui/typed-drafts';
 import { onShopChanged } from './live-updates';
 import { useStatus } from './queries';
@@ -40,7 +40,7 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
     const type = () => send({ dispona: 'typed', typed: typedDrafts.all() });
     const onMessage = ({ origin, source, data }: MessageEvent<unknown>) => {
       const isOurs = origin === window.location.origin && source === frame.current?.contentWindow;
-      if (isOurs && data === REDRAW && typedDrafts.all().length > 0) type();
+      if (isOurs && data === READY && typedDrafts.all().length > 0) type();
     };
     const stops = [onShopChanged(() => send(REDRAW)), typedDrafts.subscribe(type)];
     window.addEventListener('message', onMessage);

@@ -6,10 +6,9 @@ import { historyRoutes } from '../../contract/history';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog } from '../catalog/catalog';
 import { findAnything } from '../catalog/find';
-import { reverse, wholeHistory } from '../catalog/history';
+import { nextOf, nextOrRefuse, reverse, wholeHistory } from '../catalog/history';
 import { review } from '../catalog/review';
 import { needsSetup, setUp } from '../catalog/set-up';
-import { CannotUndoError } from '../database/journal';
 import { listEditions } from '../database/editions';
 import { invalidField, notFound, ProblemError } from '../problem';
 import { Attempts } from '../security/attempts';
@@ -129,28 +128,20 @@ export function deskApi({ catalog, isSecure, setUpCode, log }: DeskParts): Route
     limit,
   );
 
-  const { journal } = catalog;
-  const named = (id: number | undefined, wanted: number | undefined, word: 'undo' | 'redo'): number => {
-    if (id === undefined) throw new CannotUndoError(`There is nothing to ${word}.`);
-    if (wanted !== undefined && wanted !== id)
-      throw new CannotUndoError('You have changed something else since, so nothing was taken back.');
-    return id;
-  };
   answer(router, deskRoutes.undo, ({ query, user }) =>
-    reverse(catalog, () => named(journal.nextUndo(user), query.of, 'undo'), user),
+    reverse(catalog, () => nextOrRefuse(catalog, 'undo', user, query.of), user),
   );
   answer(router, deskRoutes.redo, ({ query, user }) =>
-    reverse(catalog, () => named(journal.nextRedo(user), query.of, 'redo'), user),
+    reverse(catalog, () => nextOrRefuse(catalog, 'redo', user, query.of), user),
   );
   answer(router, historyRoutes.all, ({ query }) => wholeHistory(catalog, query));
   answer(router, historyRoutes.reverse, ({ params, user }) => reverse(catalog, () => Number(params.id), user));
   answer(router, deskRoutes.find, ({ query }) => ({ found: findAnything(catalog, query.q) }));
-  const ofChange = (id: number | undefined) => (id === undefined ? null : { id, label: journal.one(id)!.label });
   answer(router, deskRoutes.status, ({ user }) => ({
     changes: catalog.working.changed.size,
     edition: catalog.live.edition,
-    undo: ofChange(journal.nextUndo(user)),
-    redo: ofChange(journal.nextRedo(user)),
+    undo: nextOf(catalog, 'undo', user),
+    redo: nextOf(catalog, 'redo', user),
   }));
   answer(router, deskRoutes.review, () => review(catalog));
 

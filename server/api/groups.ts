@@ -20,28 +20,19 @@ import {
   removeCollection,
 } from '../catalog/collection-writes';
 import { setGroupPicture } from '../catalog/group-pictures';
-import { collectionOverlap, groupKindOf, groupsOverview, shelf, wholeCategory } from '../catalog/groups';
+import { collectionOverlap, groupKindOf, groupsOverview, shelf, usesOfTarget, wholeCategory } from '../catalog/groups';
 import { changeNamed, mergeNamed, namedKindOrRefuse, namedOrNew, removeNamed } from '../catalog/named-writes';
-import { targetSchema } from '../../core/placement/page';
-import { usesOf } from '../../core/placement/uses';
 import { knownFields, tryRule, whyInRule } from '../catalog/rule-answers';
 import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture } from '../pictures/store';
 import { invalidField, notFound } from '../problem';
 import { answer } from './answer';
 
-/** Uses that are told one by one. */
-const MOST_USES = 30;
 const ok = { ok: true as const };
 const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX_PICTURE_BYTES * 2, files: 1 } });
 
 export function groupsApi(catalog: Catalog): Router {
   const router = Router();
-  answer(router, groupRoutes.uses, ({ params }) => {
-    const target = targetSchema.safeParse(params);
-    if (!target.success) throw notFound('There is nothing of this sort.');
-    const uses = usesOf(catalog.working.shop, target.data, catalog.working.products.values());
-    return { total: uses.length, uses: uses.slice(0, MOST_USES) };
-  });
+  answer(router, groupRoutes.uses, ({ params }) => usesOfTarget(catalog, params));
   answer(router, groupRoutes.overview, () => groupsOverview(catalog));
   categories(router, catalog);
   collections(router, catalog);

@@ -6,6 +6,8 @@ import { groupsOf, type GroupKind, type GroupRef } from '../../core/placement/op
 import { orderOf } from '../../core/placement/arrangement';
 import { overlapOf } from '../../core/placement/overlap';
 import { firstSlots } from '../../core/placement/page-view';
+import { targetSchema } from '../../core/placement/page';
+import { usesOf } from '../../core/placement/uses';
 import { waysTo } from '../../core/placement/where-it-shows';
 import { sentenceOf } from '../../core/rules/sentence';
 import type { CategoryRow, GroupLife, groupRoutes, NamedRow, Shelf, ShelfHead } from '../../contract/groups';
@@ -13,6 +15,7 @@ import type { AnswerOf } from '../../contract/route';
 import { shelfOrder } from '../database/groups';
 import type { Catalog } from './catalog';
 import { problemsOfRule } from './collection-writes';
+import { notFound } from '../problem';
 import { goodsRows } from './goods';
 import { groupOrRefuse } from './group-or-refuse';
 import { refOf } from './working';
@@ -177,3 +180,14 @@ export function collectionOverlap(catalog: Catalog): AnswerOf<typeof groupRoutes
 /** The kind of group that an address names; undefined for none. */
 export const groupKindOf = (kind: string | undefined): GroupKind | undefined =>
   (['category', 'collection', 'brand', 'tag'] as const).find((each) => each === kind);
+
+/** Uses that are told one by one. */
+const MOST_USES = 30;
+
+/** What names a group or a page of the working copy. */
+export function usesOfTarget({ working }: Catalog, target: unknown): AnswerOf<typeof groupRoutes.uses> {
+  const read = targetSchema.safeParse(target);
+  if (!read.success) throw notFound('There is nothing of this sort.');
+  const uses = usesOf(working.shop, read.data, working.products.values());
+  return { total: uses.length, uses: uses.slice(0, MOST_USES) };
+}

@@ -2,12 +2,27 @@ import type { Job } from '../../contract/bulk';
 import type { goodsRoutes } from '../../contract/goods';
 import type { historyRoutes } from '../../contract/history';
 import type { AnswerOf, QueryOf } from '../../contract/route';
-import type { ChangeRow } from '../database/journal';
+import { CannotUndoError, type ChangeRow } from '../database/journal';
 import { DONE_AT_ONCE } from '../jobs/jobs';
 import { newId } from '../ids';
 import type { Catalog } from './catalog';
 import { detailsOf } from './change-details';
 import { refOf } from './working';
+
+/** The change of a person that undo would take back, or redo do again; null when there is none. */
+export function nextOf({ journal }: Catalog, word: 'undo' | 'redo', user: string): ChangeRow | null {
+  const id = word === 'undo' ? journal.nextUndo(user) : journal.nextRedo(user);
+  return id === undefined ? null : journal.one(id)!;
+}
+
+/** The same by its id; refused when it is not the one that the person was shown. */
+export function nextOrRefuse(catalog: Catalog, word: 'undo' | 'redo', user: string, shown: number | undefined): number {
+  const next = nextOf(catalog, word, user);
+  if (!next) throw new CannotUndoError(`There is nothing to ${word}.`);
+  if (shown !== undefined && shown !== next.id)
+    throw new CannotUndoError('You have changed something else since, so nothing was taken back.');
+  return next.id;
+}
 
 /** Takes a change back, or does it again: at once, or in a thread of its own when it touched much. */
 export async function reverse(catalog: Catalog, which: () => number, user: string): Promise<ChangeRow> {

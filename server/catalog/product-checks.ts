@@ -27,7 +27,8 @@ function fieldOf(product: Product, name: keyof Fields): unknown {
 
 /**
  * The fields that a person wants to change, merged with what others changed since that person saw `was`: lists item by item,
- * specs attribute by attribute. Refuses with a clash where both changed the same thing.
+ * specs attribute by attribute. Rich text that is wanted is clean already. Refuses with a clash where both changed the same
+ * thing.
  */
 export function mergedProductFields(product: Product, wanted: Fields, was: Was): Fields {
   if (!was) return wanted;
@@ -35,11 +36,10 @@ export function mergedProductFields(product: Product, wanted: Fields, was: Was):
   const merged: Record<string, unknown> = { ...wanted };
   for (const name of (Object.keys(wanted) as (keyof Fields)[]).filter((each) => each in was)) {
     const base = name === 'description' ? cleanRichText(String(was[name])) : was[name];
-    const clean = name === 'description' ? cleanRichText(wanted[name]!) : wanted[name];
     const { value, clashes } =
       name === 'specs'
         ? mergeRecords(base as Product['specs'], product.specs, wanted.specs!)
-        : mergeValues(base, fieldOf(product, name), clean);
+        : mergeValues(base, fieldOf(product, name), wanted[name]);
     merged[name] = value;
     for (const { path, theirs } of clashes)
       errors.push({

@@ -75,7 +75,9 @@ export function changeProduct(
   { seen, fields: wanted, was, confirmed = false }: { seen: number; fields: Fields; was?: Was; confirmed?: boolean },
 ): void {
   const product = productOrRefuse(catalog, id);
-  const typed = mergedProductFields(product, wanted, was);
+  const { description } = wanted;
+  const clean = description === undefined ? wanted : { ...wanted, description: cleanRichText(description) };
+  const typed = mergedProductFields(product, clean, was);
   const isOtherKind = typed.kind !== undefined && typed.kind !== product.kind;
   if (isOtherKind && typed.kind === 'bundle') {
     const problem = refuseBecomingBundle(catalog, product);
@@ -85,7 +87,6 @@ export function changeProduct(
   const fields: Fields = isOtherKind ? { ...emptiedBy(typed.kind!, product.files), ...typed } : typed;
   const { db } = catalog;
   const { categoryIds, tagIds, ...plain } = fields;
-  if (plain.description !== undefined) plain.description = cleanRichText(plain.description);
   const unknown = unknownOf(catalog, fields);
   if (unknown.length > 0) throw invalid(unknown);
   const misfits = misfitsOf(catalog, product, fields);

@@ -90,3 +90,16 @@ test('an option without values stays on screen, is not sent, and is known to be 
   expect(screen.getAllByLabelText('Name of the option')).toHaveLength(1);
   unmount();
 });
+
+test('answers that come after the page was left do not hold up leaving other pages', async () => {
+  const shop = server();
+  const { unmount } = draw(<Page />);
+  await userEvent.type(await screen.findByLabelText('New option'), 'Colour{Enter}red{Enter}');
+  await userEvent.type(screen.getByLabelText('New option'), 'Size{Enter}');
+  unmount();
+  expect(unsaved.isAny()).toBe(false);
+  shop.release();
+  await waitFor(() => expect(shop.names()).toEqual([['red']]));
+  await new Promise((later) => setTimeout(later, 20));
+  expect(unsaved.isAny()).toBe(false);
+});
