@@ -131,7 +131,7 @@ test('a product with options, specs, sales and delivery', async ({ page }) => {
   });
   await call('PUT', `/api/products/${id}/options`, {
     seen,
-    options: [option('Colour', 'Red', 'Blue'), option('Size', 'S')],
+    options: [option('Colour', 'Red', 'Blue')],
   });
   await typeEverywhere(page, `${shop.url}/desk/goods/${id}`, 'main', 2);
 });

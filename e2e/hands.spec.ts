@@ -137,7 +137,7 @@ test('what is refused says so in the head, holds up no neighbour, and is asked a
   await page.getByLabel('Price, Refused', { exact: true }).fill('abc');
   await page.getByLabel('SKU, Refused', { exact: true }).fill('RF-1');
   await page.keyboard.press('Tab');
-  await expect(page.getByText('Not saved: Type an amount, like 24.50.')).toBeVisible();
+  await expect(page.getByText('Not saved: Price: Type an amount, like 24.50.')).toBeVisible();
   await expect
     .poll(
       async () =>

@@ -82,7 +82,7 @@ await take('bundle', '/desk/goods?q=starter+kit', async (on) => {
   await on.getByRole('link', { name: /^What is in it/ }).click();
 });
 await take('groups', '/desk/groups');
-await take('rule', '/desk/groups', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
+await take('rule', '/desk/groups?q=strong', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
 await take('category', '/desk/groups', (on) =>
   on
     .getByRole('link', { name: /^Deltas/ })

@@ -23,6 +23,8 @@ export interface Terms {
   save: (parcel: Parcel) => Promise<Receipt>;
   /** which key an error of the server belongs to */
   keyOf: (path: readonly (string | number)[], sent: Values) => string | undefined;
+  /** what a field is called, where its message alone does not say which one is meant */
+  labelOf?: (key: string) => string;
 }
 
 /**
@@ -126,11 +128,14 @@ export class Autosave {
   #tellUnsaved(): void {
     if (this.#isGone) return;
     const { drafts, problem } = this.#progress;
-    const open = Object.values(drafts).filter(({ state }) => state !== 'saved');
+    const open = Object.entries(drafts).filter(([, { state }]) => state !== 'saved');
     if (open.length === 0) return unsaved.clear(this);
-    const refused = open.filter(({ state }) => state === 'refused' || state === 'again');
+    const refused = open.filter(([, { state }]) => state === 'refused' || state === 'again');
+    const { labelOf } = this.terms;
     unsaved.set(this, {
-      problems: refused.map(({ message }) => message ?? 'This cannot be saved.'),
+      problems: refused.map(([key, { message = 'This cannot be saved.' }]) =>
+        labelOf ? `${labelOf(key)}: ${message}` : message,
+      ),
       isOnItsWay: problem === null && refused.length === 0,
       flush: this.flush,
     });

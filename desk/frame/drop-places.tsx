@@ -34,7 +34,7 @@ export default function DropPlaces() {
   return (
     <aside
       aria-label="Places for these goods"
-      className="absolute inset-y-0 left-0 z-40 w-[230px] overflow-y-auto border-r border-line bg-paper px-2 pb-3 shadow-xl"
+      className="absolute inset-y-0 left-0 z-40 w-[195px] overflow-y-auto border-r border-line bg-paper px-2 pb-3 shadow-xl"
     >
       <h2 className={heading}>Put into a category</h2>
       <ul>

@@ -16,7 +16,7 @@ const sorts: Record<Use['in'], string> = {
   product: 'rule of the product',
 };
 
-/** Names what will lead nowhere, or take in nothing, when a group or a page goes. */
+/** Names what will lead nowhere, or show nothing, when a group or a page goes. */
 export function WhatBreaks({ kind, id }: Target) {
   const { data } = useUses(kind, id);
   if (!data) return <p className="mt-3 text-ink-2">Looking for what names it …</p>;
@@ -25,7 +25,7 @@ export function WhatBreaks({ kind, id }: Target) {
     <div className="mt-3 rounded-[10px] bg-rose-soft px-3 py-2 text-rose-ink">
       <p className="font-semibold">
         {data.total === 1 ? 'One thing names it and will' : `${count(data.total)} things name it and will`} lead nowhere
-        or take in nothing:
+        or show nothing:
       </p>
       <ul>
         {data.uses.slice(0, SHOWN).map((use, i) => (

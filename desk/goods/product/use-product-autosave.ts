@@ -3,11 +3,13 @@ import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import type { BodyInput } from '../../../contract/route';
 import type { Product, Relation, RelationKind } from '../../../core/catalog/product';
+import { variantName } from '../../../core/catalog/variants';
 import { call } from '../../api';
 import type { Autosave } from '../../autosave/autosave';
 import type { Values } from '../../autosave/step';
 import { useAutosave, useField, useText } from '../../autosave/use-autosave';
 import { useKeepProduct } from '../queries';
+import { columnLabel, columnOf, type ColumnName } from './variant-columns';
 
 type Fields = BodyInput<typeof routes.goods.update>['fields'];
 type VariantChange = BodyInput<typeof routes.goods.setVariants>['changes'][number];
@@ -98,6 +100,12 @@ export function useVariantAutosave({ product, revision }: ProductAnswer): Autosa
     save: async (parcel) => {
       const body = { seen: revision, changes: changesOf(parcel) };
       return { revision: keep(await call(routes.goods.setVariants, { params: { id: product.id }, body })).revision };
+    },
+    labelOf: (key) => {
+      const [id, name] = partsOfCell(key);
+      const variant = variants.find((each) => each.id === id);
+      const label = name === 'pictureId' ? 'Picture' : columnLabel(columnOf(name as ColumnName), product);
+      return [label, variant && variantName(product.options, variant)].filter(Boolean).join(', ');
     },
     keyOf: (path, sent) => {
       const change = changesOf({ values: sent, was: {} })[Number(path[1])];
