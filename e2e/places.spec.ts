@@ -237,6 +237,7 @@ test('every screen has its name, one h1, and buttons that a finger meets', async
     expect(small, `small buttons of ${path}`).toEqual([]);
   }
   await page.goto(`${shop.url}/desk/goods`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
   await page.keyboard.press('Enter');

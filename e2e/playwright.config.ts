@@ -7,7 +7,14 @@ export default defineConfig({
   timeout: 120_000,
   // A machine that is busy with other things answers late, which is not what the walks are about.
   expect: { timeout: 10_000 },
-  workers: 1,
+  // Most of a walk is waiting for somebody to type.
+  workers: 2,
   reporter: 'list',
-  use: { viewport: { width: 1280, height: 800 }, launchOptions, trace: 'retain-on-failure' },
+  // A trace costs a walk half of its time: TRACE=1 keeps one of each walk that fails.
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions,
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
+  },
 });

@@ -90,7 +90,7 @@ test('totals, order, counts and extents equal those of plain loops', () => {
     fc.property(entries, query, (all, asked) => {
       expect(answer(built(all), asked)).toEqual(expected(all, asked));
     }),
-    { numRuns: 400 },
+    { numRuns: 160 },
   );
 });
 
@@ -122,7 +122,7 @@ test('an index changed product by product answers like one built afresh', () => 
       expect(answer(index, asked)).toEqual(expected([...all.values()], asked));
       expect(index.size).toBe(all.size);
     }),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });
 
@@ -162,7 +162,7 @@ test.each([
       expect(copy.size).toBe(after.size);
       expect(answer(index, asked)).toEqual(expected([...before.values()], asked));
     }),
-    { numRuns: 200 },
+    { numRuns: 80 },
   );
 });
 

@@ -45,7 +45,7 @@ test('an order is total and stable: the same members stand alike, however they w
       expect(out.slice(0, first.length)).toEqual(first);
       if (wanted.soldOutLast) expect(out.map(isOut)).toEqual(out.map(isOut).sort((a, b) => Number(a) - Number(b)));
     }),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });
 
@@ -100,7 +100,7 @@ test('spread so that neighbours differ wherever that can be, and the same each t
       }
       expect(mixed(things, ({ sort }) => sort)).toEqual(out);
     }),
-    { numRuns: 500 },
+    { numRuns: 200 },
   );
 });
 

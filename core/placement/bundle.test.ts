@@ -141,6 +141,6 @@ test('facts of bundles stay true while their parts change one by one and time pa
         expect(shop.facts('p_set')).toEqual(fresh.facts('p_set'));
       },
     ),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });

@@ -18,7 +18,7 @@ test('predicate and set evaluation agree on every product', () => {
         expect([product.id, set.has(shop.index.slot(product.id)!)]).toEqual([product.id, expected]);
       }
     }),
-    { numRuns: 500 },
+    { numRuns: 200 },
   );
 });
 
@@ -73,6 +73,6 @@ test('members of collections stay true while products, stock, groups and sheets 
           .sort();
       expect(names(shop)).toEqual(names(fresh));
     }),
-    { numRuns: 200 },
+    { numRuns: 80 },
   );
 });

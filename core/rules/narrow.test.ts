@@ -39,7 +39,7 @@ test('a rule as filters of a listing finds what the rule takes in, and its count
       const counted = alula === undefined ? 0 : found.counts.get('brand')![alula]!;
       expect(counted).toBe(expected.filter(({ brandId }) => brandId === 'b_alula').length);
     }),
-    { numRuns: 400 },
+    { numRuns: 160 },
   );
 });
 
@@ -52,7 +52,7 @@ test('a turned condition takes in exactly what it kept out, and turned twice it 
       if (isSound) expect(set(turned(node)).toArray()).toEqual(shop.index.alive.clone().andNot(set(node)).toArray());
       expect(set(turned(turned(node))).toArray()).toEqual(set(node).toArray());
     }),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });
 

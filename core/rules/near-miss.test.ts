@@ -29,7 +29,7 @@ test('near misses are those for which exactly one condition would have to turn, 
       expect(idsOf(shop, members)).toEqual(listedIds.filter((id) => missing(id) === 0));
       expect(idsOf(shop, nearMisses)).toEqual(listedIds.filter((id) => missing(id) === 1));
     }),
-    { numRuns: 400 },
+    { numRuns: 160 },
   );
 });
 
@@ -44,7 +44,7 @@ test('a product lacks something exactly when it is a near miss, and what it lack
         expect([id, lacks.length > 0]).toEqual([id, missing === 1]);
       }
     }),
-    { numRuns: 300 },
+    { numRuns: 120 },
   );
 });
 
@@ -90,7 +90,7 @@ test('what a condition alone does is the difference to the rule without it', () 
       }
       expect(parts.length).toBeGreaterThanOrEqual(leavesOf(rule));
     }),
-    { numRuns: 400 },
+    { numRuns: 160 },
   );
 });
 

@@ -41,9 +41,9 @@ test('what a rule says in words is read as a rule that takes in the same', () =>
       expect([words, set(node)]).toEqual([words, set(rule)]);
       read++;
     }),
-    { numRuns: 600 },
+    { numRuns: 150 },
   );
-  expect(read).toBeGreaterThan(50);
+  expect(read).toBeGreaterThan(12);
 });
 
 test('a group of one keeps the brackets of what it holds', () => {

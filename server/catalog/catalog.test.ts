@@ -170,7 +170,7 @@ describe('a catalog that is opened again', () => {
           rmSync(folder, { recursive: true, force: true });
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 15 },
     );
   }, 120_000);
 

@@ -1,7 +1,7 @@
 import { holdLaw } from '../testing/live-law';
 
 /** For longer walks: `LAW_SEEDS=1,2,3 LAW_STEPS=2000 npx jest live-law`. */
-const steps = Number(process.env.LAW_STEPS ?? 45);
+const steps = Number(process.env.LAW_STEPS ?? 30);
 const seeds = (process.env.LAW_SEEDS ?? '1,2,3').split(',').map(Number);
 
 describe('the live shop is what the edition says, whatever happened', () => {
