@@ -4,7 +4,7 @@ import type { Catalog } from '../server/catalog/catalog';
 import { listGoods } from '../server/catalog/goods-list';
 import { readSheet } from '../server/catalog/sheet';
 import { changeVariants } from '../server/catalog/variant-writes';
-import type { Condition, Rule } from '../core/rules/rule';
+import type { Condition, Rule } from '../core/model/rule';
 import type { Job } from '../contract/bulk';
 import { spreadOf, timeEach, timeOnce, type Spread } from './measure';
 import type { BenchQuery } from './queries';

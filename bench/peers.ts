@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3';
 import itemsjs from 'itemsjs';
-import type { FinderEntry } from '../core/finder/entry';
+import type { FinderEntry } from '../core/search/entry';
 import { facets, type BenchQuery } from './queries';
 
 /** Another way to answer the same listing queries. */

@@ -1,5 +1,5 @@
 import { effectivePrice } from '../core/pricing/price';
-import { optionKey, optionValueKey } from '../core/placement/facts';
+import { optionKey, optionValueKey } from '../core/shop/facts';
 import type { ScaledCatalog } from '../demo/scale';
 import { seeded } from '../demo/random';
 

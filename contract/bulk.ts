@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bulkRequestSchema } from '../core/bulk/actions';
-import { idSchema } from '../core/catalog/identity';
-import { ruleSchema } from '../core/rules/rule';
+import { idSchema } from '../core/shared/identity';
+import { ruleSchema } from '../core/model/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { documentKinds } from '../core/editions/document';
+import { documentKinds } from '../core/model/document';
 import { route } from './route';
 import { goodsRowSchema } from './goods';
 import { changeRowSchema } from './history';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, slugSchema } from '../core/catalog/identity';
+import { idSchema, slugSchema } from '../core/shared/identity';
 import {
   barcodeSchema,
   contentSchema,
@@ -28,14 +28,14 @@ import {
   unitPricingSchema,
   weightSchema,
   whenSoldOutSchema,
-} from '../core/catalog/product';
-import { bundleSchema } from '../core/catalog/bundle';
-import { fileRoleSchema, MAX_FILES, productFileSchema } from '../core/catalog/files';
-import { specValueSchema } from '../core/catalog/spec';
-import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/rules/rule';
+} from '../core/model/product';
+import { bundleSchema } from '../core/model/bundle';
+import { fileRoleSchema, MAX_FILES, productFileSchema } from '../core/model/product-file';
+import { specValueSchema } from '../core/model/spec-sheet';
+import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/model/rule';
 import { ruleFieldSchema } from './rule-field';
 import { changeWithDetailsSchema } from './history';
-import { MAX_OPTIONS, MAX_VARIANTS } from '../core/catalog/variants';
+import { MAX_OPTIONS, MAX_VARIANTS } from '../core/products/variants';
 import { route } from './route';
 import { wasOf } from './was';
 

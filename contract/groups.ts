@@ -6,9 +6,9 @@ import {
   groupPageSchema,
   brandSchema,
   tagSchema,
-} from '../core/catalog/group';
-import { idSchema, slugSchema } from '../core/catalog/identity';
-import { EMPTY_RULE, ruleSchema } from '../core/rules/rule';
+} from '../core/model/group';
+import { idSchema, slugSchema } from '../core/shared/identity';
+import { EMPTY_RULE, ruleSchema } from '../core/model/rule';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
 import { wasOf } from './was';

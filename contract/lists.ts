@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { optionListSchema } from '../core/catalog/option-list';
-import { attributeSchema, specSheetSchema } from '../core/catalog/spec';
+import { optionListSchema } from '../core/model/option-list';
+import { attributeSchema, specSheetSchema } from '../core/model/spec-sheet';
 import { route } from './route';
 import { wasOf } from './was';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { routes } from './index';
+import { routes } from '.';
 import { problemSchema } from './problem';
 import type { Route } from './route';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { operatorSchema } from '../core/rules/rule';
+import { operatorSchema } from '../core/model/rule';
 
 /** A field that rules can ask about, as the desk needs it to make one. */
 export const ruleFieldSchema = z.object({

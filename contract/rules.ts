@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { collectionSchema } from '../core/catalog/group';
-import { idSchema } from '../core/catalog/identity';
-import { NEWEST_FIRST } from '../core/catalog/order';
-import { ruleSchema } from '../core/rules/rule';
+import { collectionSchema } from '../core/model/group';
+import { idSchema } from '../core/shared/identity';
+import { NEWEST_FIRST } from '../core/model/order';
+import { ruleSchema } from '../core/model/rule';
 import { goodsRowSchema, whyListedSchema } from './goods';
 import { ruleProblemSchema } from './groups';
 import { route } from './route';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema } from '../core/catalog/identity';
-import { productSchema, variantSchema } from '../core/catalog/product';
+import { idSchema } from '../core/shared/identity';
+import { productSchema, variantSchema } from '../core/model/product';
 import { jobSchema, MOST_PRODUCTS, whichSchema } from './bulk';
 import { productFieldsSchema, variantFieldsSchema } from './goods';
 import { route } from './route';

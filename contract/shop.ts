@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fitSchema, productKindSchema } from '../core/catalog/product';
+import { fitSchema, productKindSchema } from '../core/model/product';
 import { route } from './route';
 
 const focus = z.object({ x: z.number(), y: z.number() });

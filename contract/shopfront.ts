@@ -1,6 +1,9 @@
 import { z } from 'zod';
-import { idSchema, slugSchema } from '../core/catalog/identity';
-import { menuSchema, pageSchema, sectionBodySchema, settingsSchema, targetSchema } from '../core/placement/page';
+import { idSchema, slugSchema } from '../core/shared/identity';
+import { pageSchema, sectionBodySchema } from '../core/model/page';
+import { settingsSchema } from '../core/model/settings';
+import { menuSchema } from '../core/model/menu';
+import { targetSchema } from '../core/model/target';
 import { route } from './route';
 import { wasOf } from './was';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../core/catalog/identity';
+import { idSchema } from '../core/shared/identity';
 import { productAnswerSchema } from './goods';
 import { route } from './route';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ruleSchema } from '../core/rules/rule';
+import { ruleSchema } from '../core/model/rule';
 import { route } from './route';
 
 export const viewSchema = z.object({

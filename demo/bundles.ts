@@ -1,5 +1,5 @@
-import type { Bundle, Slot } from '../core/catalog/bundle';
-import type { Rule } from '../core/rules/rule';
+import type { Bundle, Slot } from '../core/model/bundle';
+import type { Rule } from '../core/model/rule';
 import type { DemoProduct } from './lark-and-line';
 
 /** A bundle of the demo shop; its slots name products by title, or by a tag within a category. */

@@ -1,6 +1,6 @@
-import type { Collection } from '../core/catalog/group';
-import { namedOrders } from '../core/catalog/order';
-import type { Condition, Rule } from '../core/rules/rule';
+import type { Collection } from '../core/model/group';
+import { namedOrders } from '../core/model/order';
+import type { Condition, Rule } from '../core/model/rule';
 
 export type DemoCollection = Partial<Collection> & { name: string };
 

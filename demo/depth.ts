@@ -1,6 +1,6 @@
-import { gtinCheckDigit } from '../core/catalog/barcode';
-import { productDefaults, variantDefaults, type Product, type Variant } from '../core/catalog/product';
-import type { Attribute, SpecSheet, SpecValue } from '../core/catalog/spec';
+import { gtinCheckDigit } from '../core/shared/barcode';
+import { productDefaults, variantDefaults, type Product, type Variant } from '../core/model/product';
+import type { Attribute, SpecSheet, SpecValue } from '../core/model/spec-sheet';
 import type { DemoProduct } from './lark-and-line';
 import { seeded, seedOf } from './random';
 

@@ -1,4 +1,4 @@
-import type { FileRole } from '../core/catalog/files';
+import type { FileRole } from '../core/model/product-file';
 import type { DemoProduct } from './lark-and-line';
 import { seeded, seedOf } from './random';
 

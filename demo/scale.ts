@@ -1,5 +1,5 @@
-import { categoryDefaults, namedDefaults, type Brand, type Category, type Tag } from '../core/catalog/group';
-import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../core/catalog/product';
+import { categoryDefaults, namedDefaults, type Brand, type Category, type Tag } from '../core/model/group';
+import { productDefaults, variantDefaults, type Option, type Product, type Variant } from '../core/model/product';
 import { seeded } from './random';
 
 /** A made-up catalog of any size for measuring: the same size and seed always give the same one. */

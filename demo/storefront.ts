@@ -1,4 +1,5 @@
-import type { Menu, Page, Section } from '../core/placement/page';
+import type { Page, Section } from '../core/model/page';
+import type { Menu } from '../core/model/menu';
 import type { Db } from '../server/database/connection';
 import { putPage, writeMenu } from '../server/database/pages';
 import { newId } from '../server/ids';

@@ -1,8 +1,8 @@
-import type { PictureView } from '../core/placement/card';
-import type { ListingView } from '../core/placement/listing-view';
-import type { MenuView, LinkView, PageView } from '../core/placement/page-view';
-import type { ProductView } from '../core/placement/product-view';
-import type { RelationStrip } from '../core/placement/relation-strips';
+import type { PictureView } from '../core/storefront/card';
+import type { ListingView } from '../core/storefront/listing-view';
+import type { MenuView, LinkView, PageView } from '../core/storefront/pages/page-view';
+import type { ProductView } from '../core/storefront/product-view';
+import type { RelationStrip } from '../core/storefront/relation-strips';
 
 /** A listing page: a category, a collection, a brand, a tag or a search. */
 export interface ListingPageData {

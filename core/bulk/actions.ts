@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Product } from '../catalog/product';
+import type { Product } from '../model/product';
 import {
   brandSchema,
   categoriesSchema,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema } from '../catalog/identity';
+import { idSchema } from '../shared/identity';
 import type { Planner } from './plan';
 
 const how = z.enum(['add', 'remove', 'set']);

@@ -1,9 +1,10 @@
-import { formatMoney, formatPriceRange } from '../catalog/money';
-import { momentWords } from '../catalog/moment';
-import type { Product, Variant } from '../catalog/product';
-import { specWords, type SpecSheet } from '../catalog/spec';
-import { standingWords } from '../catalog/standing';
-import { packageWords, weightWords } from '../catalog/units';
+import { formatMoney, formatPriceRange } from '../shared/money';
+import { momentWords } from '../shared/moment';
+import type { Product, Variant } from '../model/product';
+import { type SpecSheet } from '../model/spec-sheet';
+import { specWords } from '../products/spec-values';
+import { standingWords } from '../products/status';
+import { packageWords, weightWords } from '../shared/units';
 
 /** Words for what a product names by id. */
 export interface NamesOf {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema } from '../catalog/identity';
-import { kindParts } from '../catalog/kinds';
+import { idSchema } from '../shared/identity';
+import { kindParts } from '../products/kinds';
 import {
   dispatchDaysSchema,
   fitSchema,
@@ -8,8 +8,9 @@ import {
   packageSortSchema,
   weightSchema,
   type Product,
-} from '../catalog/product';
-import { specProblem, specValueSchema } from '../catalog/spec';
+} from '../model/product';
+import { specValueSchema } from '../model/spec-sheet';
+import { specProblem } from '../products/spec-values';
 import type { Planner } from './plan';
 
 export const deliverySchema = z

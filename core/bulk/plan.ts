@@ -1,6 +1,6 @@
-import type { Product } from '../catalog/product';
-import type { SpecSheet } from '../catalog/spec';
-import type { Settings } from '../placement/page';
+import type { Product } from '../model/product';
+import type { SpecSheet } from '../model/spec-sheet';
+import type { Settings } from '../model/settings';
 
 /** What plans need to know beside the product. */
 export interface BulkSources {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { formatMoney } from '../catalog/money';
-import { moneySchema, type Product, type Variant } from '../catalog/product';
-import { taxRateOf } from '../placement/page';
+import { formatMoney } from '../shared/money';
+import { moneySchema, type Product, type Variant } from '../model/product';
+import { taxRateOf } from '../pricing/tax';
 import { lessPercent } from '../pricing/price';
 import type { BulkSources, Planner } from './plan';
 import { roundedPrice, roundingSchema, type Rounding } from './price-rounding';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { momentSchema, standingSchema, type Variant } from '../catalog/product';
+import { momentSchema, standingSchema, type Variant } from '../model/product';
 import { refuseSpan } from '../pricing/price';
 import type { Planner } from './plan';
 

@@ -1,4 +1,4 @@
-import type { RuleNode } from '../rules/rule';
+import type { RuleNode } from '../model/rule';
 
 /** Something about a product that is unfinished or odd: found by a rule like any other, so that it can narrow the goods. */
 export interface LooseEnd {

@@ -1,4 +1,4 @@
-import { parseMoney } from '../catalog/money';
+import { parseMoney } from '../shared/money';
 
 /** Amounts of a variant that a column can be reckoned from, minor units. */
 export interface Amounts {

@@ -1,4 +1,4 @@
-import { secondsOf } from '../catalog/moment';
+import { secondsOf } from '../shared/moment';
 import { effectivePrice } from './price';
 
 /** What a variant cost from a moment on, as an edition told it. */

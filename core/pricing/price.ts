@@ -1,5 +1,5 @@
-import { secondsOf } from '../catalog/moment';
-import type { QuantityPrice, UnitPricing } from '../catalog/product';
+import { secondsOf } from '../shared/moment';
+import type { QuantityPrice, UnitPricing } from '../model/product';
 
 /** What of a product bears on the prices of its variants. */
 export interface PriceTerms {

@@ -1,8 +1,8 @@
 import { shopOf } from '../testing/shop';
 import { checkRule } from './check';
-import { readRule } from './query-language';
-import { ruleSchema, type Rule } from './rule';
-import { sentenceOf } from './sentence';
+import { readRule } from './text/query-language';
+import { ruleSchema, type Rule } from '../model/rule';
+import { sentenceOf } from './text/sentence';
 
 const { fields } = shopOf([]);
 const messages = (rule: Rule) => checkRule(rule, fields).map((problem) => problem.message);

@@ -1,6 +1,6 @@
 import { LAST_SECOND, MOST_DAYS, spanOf } from './condition';
 import { operatorsFor, type FieldRegistry } from './field';
-import { conditionsOf, isCondition, type Condition, type Rule, type RuleNode } from './rule';
+import { conditionsOf, isCondition, type Condition, type Rule, type RuleNode } from '../model/rule';
 
 export interface RuleProblem {
   /** place in the tree: indexes of `of` from the root down */

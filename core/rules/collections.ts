@@ -1,7 +1,7 @@
-import type { Collection } from '../catalog/group';
+import type { Collection } from '../model/group';
 import type { RuleProblem } from './check';
 import { COLLECTION_FIELD } from './field';
-import { conditionsOf, type Rule } from './rule';
+import { conditionsOf, type Rule } from '../model/rule';
 
 type Filled = Pick<Collection, 'source' | 'rule'>;
 

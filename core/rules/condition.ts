@@ -1,6 +1,6 @@
-import { fold } from '../catalog/identity';
+import { fold } from '../shared/identity';
 import type { Field } from './field';
-import type { Condition } from './rule';
+import type { Condition } from '../model/rule';
 
 const DAY = 86_400;
 

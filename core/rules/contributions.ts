@@ -1,8 +1,8 @@
-import { Bitset } from '../finder/bitset';
-import type { FinderIndex } from '../finder/finder-index';
+import { Bitset } from '../search/bitset';
+import type { FinderIndex } from '../search/finder-index';
 import type { FieldRegistry } from './field';
 import { membersOf } from './members';
-import { isCondition, isVariantGroup, type Rule, type RuleNode, type VariantGroup } from './rule';
+import { isCondition, isVariantGroup, type Rule, type RuleNode, type VariantGroup } from '../model/rule';
 
 export interface Contribution {
   /** place in the tree: indexes of `of` from the root down */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
 import { explain } from './explain';
 import { takesIn } from './predicate';
-import { conditionsOf, isCondition, type Condition, type Rule } from './rule';
+import { conditionsOf, isCondition, type Condition, type Rule } from '../model/rule';
 
 const below: Condition = { field: 'price', is: 'below', value: 500 };
 const night: Condition = { field: 'tag', is: 'anyOf', value: ['t_night'] };

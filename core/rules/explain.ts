@@ -1,8 +1,8 @@
 import type { ProductFacts } from './facts';
 import type { FieldRegistry } from './field';
 import { takesIn } from './predicate';
-import { isCondition, isVariantGroup, type Rule, type RuleNode } from './rule';
-import { actualWords, conditionWords, sentenceOf } from './sentence';
+import { isCondition, isVariantGroup, type Rule, type RuleNode } from '../model/rule';
+import { actualWords, conditionWords, sentenceOf } from './text/sentence';
 
 /** One line of why a rule takes a product in or not. */
 export interface Reason {

@@ -1,8 +1,9 @@
-import { SPEC_SCALE, type Attribute } from '../catalog/spec';
-import { fold } from '../catalog/identity';
-import { plainText } from '../catalog/plain-text';
-import type { Bitset } from '../finder/bitset';
-import type { Operator } from './rule';
+import { type Attribute } from '../model/spec-sheet';
+import { SPEC_SCALE } from '../products/spec-values';
+import { fold } from '../shared/identity';
+import { plainText } from '../shared/plain-text';
+import type { Bitset } from '../search/bitset';
+import type { Operator } from '../model/rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
 export type FieldType = 'text' | 'choice' | 'number' | 'money' | 'date' | 'yesNo';

@@ -1,9 +1,9 @@
-import type { FinderIndex } from '../finder/finder-index';
-import type { ListingQuery } from '../finder/listing-query';
+import type { FinderIndex } from '../search/finder-index';
+import type { ListingQuery } from '../search/listing-query';
 import { spanOf } from './condition';
 import type { FieldRegistry } from './field';
 import { closedSpan, membersOf, variantsWhere } from './members';
-import { isCondition, isVariantGroup, type Condition, type Rule, type RuleNode } from './rule';
+import { isCondition, isVariantGroup, type Condition, type Rule, type RuleNode } from '../model/rule';
 
 type Filters = Required<Pick<ListingQuery, 'base' | 'choices' | 'ranges' | 'spans'>> &
   Pick<ListingQuery, 'variantBase'>;

@@ -1,5 +1,5 @@
-import { Bitset } from '../finder/bitset';
-import type { FinderIndex } from '../finder/finder-index';
+import { Bitset } from '../search/bitset';
+import type { FinderIndex } from '../search/finder-index';
 import { spanOf, textTest, type Span } from './condition';
 import { WORDLESS, type Field, type FieldRegistry } from './field';
 import {
@@ -10,7 +10,7 @@ import {
   type Rule,
   type RuleNode,
   type VariantGroup,
-} from './rule';
+} from '../model/rule';
 
 /** Columns hold whole numbers (or Infinity), so an open end is a closed one at the next whole number. */
 export function closedSpan({ low, high, lowOpen, highOpen }: Span): { low: number; high: number } {

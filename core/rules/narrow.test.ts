@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { list } from '../finder/listing';
+import { list } from '../search/listing';
 import { NOW, productArbitrary, shopOf } from '../testing/shop';
 import { nodeArbitrary, ruleArbitrary, stockArbitrary } from '../testing/rules';
 import { checkRule } from './check';
@@ -18,7 +18,7 @@ import {
   withoutUnfinished,
 } from './narrow';
 import { takesIn } from './predicate';
-import { EMPTY_RULE, type Rule, type RuleNode } from './rule';
+import { EMPTY_RULE, type Rule, type RuleNode } from '../model/rule';
 
 const products = fc.uniqueArray(productArbitrary(fc.integer({ min: 0, max: 30 }).map((n) => `p_${n}`)), {
   selector: (product) => product.id,

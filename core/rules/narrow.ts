@@ -1,6 +1,13 @@
-import { canonicalJson } from '../editions/canonical-json';
+import { canonicalJson } from '../shared/canonical-json';
 import { optionOfField } from './field';
-import { isCondition, isVariantGroup, type Condition, type Rule, type RuleNode, type VariantGroup } from './rule';
+import {
+  isCondition,
+  isVariantGroup,
+  type Condition,
+  type Rule,
+  type RuleNode,
+  type VariantGroup,
+} from '../model/rule';
 
 /**
  * Steps by which a seller narrows the goods: each answers a new rule. What they add stands in the outermost group, where

@@ -5,7 +5,7 @@ import { contributionsOf } from './contributions';
 import { explain } from './explain';
 import { membersOf } from './members';
 import { lacksOf } from './near-miss';
-import { isCondition, isVariantGroup, type Rule, type RuleNode } from './rule';
+import { isCondition, isVariantGroup, type Rule, type RuleNode } from '../model/rule';
 
 const products = fc.uniqueArray(productArbitrary(fc.integer({ min: 0, max: 30 }).map((n) => `p_${n}`)), {
   selector: (product) => product.id,

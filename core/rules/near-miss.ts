@@ -1,8 +1,8 @@
 import type { ProductFacts } from './facts';
 import type { FieldRegistry } from './field';
 import { takesIn } from './predicate';
-import { isCondition, isVariantGroup, type Match, type Rule, type RuleNode } from './rule';
-import { actualWords, conditionWords, sentenceOf, valueWords } from './sentence';
+import { isCondition, isVariantGroup, type Match, type Rule, type RuleNode } from '../model/rule';
+import { actualWords, conditionWords, sentenceOf, valueWords } from './text/sentence';
 
 /** One condition, or group on one variant, that alone keeps a product out. */
 export interface Lack {

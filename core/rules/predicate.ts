@@ -1,7 +1,7 @@
 import { conditionTest } from './condition';
 import type { ProductFacts, VariantFacts } from './facts';
 import type { FieldRegistry } from './field';
-import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from './rule';
+import { isCondition, isVariantGroup, type Condition, type Match, type Rule, type RuleNode } from '../model/rule';
 
 /** Does it hold for a product with these facts at `now` (seconds since 1970)? */
 export type Test = (facts: ProductFacts, now: number) => boolean;

@@ -1,4 +1,4 @@
-import { isCondition, type Condition, type Rule, type RuleNode, type VariantGroup } from './rule';
+import { isCondition, type Condition, type Rule, type RuleNode, type VariantGroup } from '../model/rule';
 
 /**
  * The rule with one value of a choice field replaced by another everywhere it is asked for, as when a tag is merged into

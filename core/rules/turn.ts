@@ -1,7 +1,7 @@
-import type { FinderIndex } from '../finder/finder-index';
+import type { FinderIndex } from '../search/finder-index';
 import type { FieldRegistry } from './field';
 import type { ProductFacts } from './facts';
-import { conditionsOf, type Condition, type Rule } from './rule';
+import { conditionsOf, type Condition, type Rule } from '../model/rule';
 
 /**
  * Rules that speak of the last days take products in, and let them go, by time alone. What follows says when.

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { FinderEntry } from '../finder/entry';
+import type { FinderEntry } from '../search/entry';
 
 const words = ['delta', 'delat', 'diamond', 'kite', 'kites', 'reel', 'line', 'lime', 'sled', 'box', 'night', 'light'];
 export const colours = ['ember', 'pine', 'sea'];

@@ -1,7 +1,7 @@
-import type { FinderEntry, SortKey } from '../finder/entry';
-import type { ListingQuery } from '../finder/listing-query';
-import { CLOSENESS } from '../finder/text-index';
-import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../finder/words';
+import type { FinderEntry, SortKey } from '../search/entry';
+import type { ListingQuery } from '../search/listing-query';
+import { CLOSENESS } from '../search/text-index';
+import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../search/words';
 
 /** Edit distance with swaps of neighbours, by the textbook table. */
 export function editDistance(a: string, b: string): number {

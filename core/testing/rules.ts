@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { NOW } from './shop';
-import type { Condition, Rule, RuleNode, VariantGroup } from '../rules/rule';
+import type { Condition, Rule, RuleNode, VariantGroup } from '../model/rule';
 
 const number = fc.constantFrom('below', 'atMost', 'equals', 'atLeast', 'above') as fc.Arbitrary<Condition['is']>;
 const choices = (field: string, values: string[]) =>

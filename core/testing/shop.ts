@@ -1,12 +1,13 @@
 import fc from 'fast-check';
-import { documentDefaults, type ProductDocument, type ShopDocument } from '../editions/document';
-import { categoryDefaults, collectionDefaults, namedDefaults, type Collection } from '../catalog/group';
-import { NEWEST_FIRST } from '../catalog/order';
-import { whenSoldOutChoices } from '../catalog/product';
-import type { Attribute, SpecSheet, SpecValue } from '../catalog/spec';
-import type { DaySales } from '../placement/facts';
-import { ResolvedShop } from '../placement/resolved-shop';
-import { EMPTY_RULE } from '../rules/rule';
+import type { ProductDocument, ShopDocument } from '../model/document';
+import { documentDefaults } from '../publishing/document-text';
+import { categoryDefaults, collectionDefaults, namedDefaults, type Collection } from '../model/group';
+import { NEWEST_FIRST } from '../model/order';
+import { whenSoldOutChoices } from '../model/product';
+import type { Attribute, SpecSheet, SpecValue } from '../model/spec-sheet';
+import type { DaySales } from '../shop/facts';
+import { ResolvedShop } from '../shop/resolved-shop';
+import { EMPTY_RULE } from '../model/rule';
 
 /** Seconds since 1970 that the tests call now. */
 export const NOW = 1_800_000_000;

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { lastDayWords } from './words';
-import { packageWords, readSize, weightWords } from '../../core/catalog/units';
-import type { PackageSize, Standing } from '../../core/catalog/product';
-import type { SpecValue } from '../../core/catalog/spec';
+import { packageWords, readSize, weightWords } from '../../core/shared/units';
+import type { PackageSize, Standing } from '../../core/model/product';
+import type { SpecValue } from '../../core/model/spec-sheet';
 import { useSpecSheets } from '../goods/queries';
 import { SpecField } from '../goods/spec-field';
 import { TextField } from '../ui/field';

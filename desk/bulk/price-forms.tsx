@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { parseMoney, plainAmount } from '../../core/catalog/money';
+import { parseMoney, plainAmount } from '../../core/shared/money';
 import { shopLocale } from '../shop-locale';
 import type { PriceWork, SaleWork } from '../../core/bulk/price-work';
 import { MeasureField } from '../ui/measure-field';

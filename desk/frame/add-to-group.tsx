@@ -7,7 +7,7 @@ import { useGroups } from '../groups/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { TextField } from '../ui/field';
-import { fold } from '../../core/catalog/identity';
+import { fold } from '../../core/shared/identity';
 
 interface Props {
   which: WhichInput;

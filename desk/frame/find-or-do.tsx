@@ -1,7 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { fold } from '../../core/catalog/identity';
+import { fold } from '../../core/shared/identity';
 import { Thumb } from '../ui/thumb';
 import { useFound } from './queries';
 

@@ -1,6 +1,6 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import { z } from 'zod';
-import { ruleSchema } from '../../core/rules/rule';
+import { ruleSchema } from '../../core/model/rule';
 
 const KEY = 'dispona.tray';
 

@@ -1,4 +1,4 @@
-import type { Rule, RuleNode } from '../../core/rules/rule';
+import type { Rule, RuleNode } from '../../core/model/rule';
 
 /** Address of the goods list, narrowed to what meets these. */
 export function goodsAddress(...nodes: RuleNode[]): string {

@@ -1,7 +1,7 @@
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { productKinds, type ProductKind } from '../../core/catalog/product';
-import { parseMoney } from '../../core/catalog/money';
+import { productKinds, type ProductKind } from '../../core/model/product';
+import { parseMoney } from '../../core/shared/money';
 import { shopLocale } from '../shop-locale';
 import { CallError, wordsOf } from '../api';
 import { Button } from '../ui/button';

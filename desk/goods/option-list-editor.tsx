@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { OptionList } from '../../core/catalog/option-list';
+import type { OptionList } from '../../core/model/option-list';
 import { CallError, wordsOf } from '../api';
 import { newId } from '../new-id';
 import { Button } from '../ui/button';

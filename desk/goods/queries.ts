@@ -4,7 +4,7 @@ import type { AnswerOf, BodyInput } from '../../contract/route';
 import { routes } from '../../contract';
 import type { ProductAnswer } from '../../contract/goods';
 import type { FieldNames } from '../../core/rules/field';
-import type { Rule } from '../../core/rules/rule';
+import type { Rule } from '../../core/model/rule';
 import { call } from '../api';
 
 /** Which goods are listed, in which order, and what is told of each. */

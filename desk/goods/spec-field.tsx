@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
-import { specWords, type Attribute, type SpecValue } from '../../core/catalog/spec';
-import { readMeasure, readRange } from '../../core/catalog/units';
+import { type Attribute, type SpecValue } from '../../core/model/spec-sheet';
+import { specWords } from '../../core/products/spec-values';
+import { readMeasure, readRange } from '../../core/shared/units';
 import { Choose } from '../ui/choose';
 import { TextField } from '../ui/field';
 import { MeasureField } from '../ui/measure-field';

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { attributeTypes, type Attribute, type AttributeType, type SpecSheet } from '../../core/catalog/spec';
+import { attributeTypes, type Attribute, type AttributeType, type SpecSheet } from '../../core/model/spec-sheet';
 import { CallError, wordsOf } from '../api';
 import { newId } from '../new-id';
 import { Button } from '../ui/button';

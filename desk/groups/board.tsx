@@ -13,7 +13,7 @@ import { Pin, PinOff, X } from 'lucide-react';
 import { useRef } from 'react';
 import { Link } from 'react-router';
 import type { GoodsRow } from '../../contract/goods';
-import { formatMoney } from '../../core/catalog/money';
+import { formatMoney } from '../../core/shared/money';
 import { useDragSensors } from '../ui/drag';
 import { carriedGoods } from '../ui/goods-drag';
 import { Thumb } from '../ui/thumb';

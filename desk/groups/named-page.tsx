@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { NamedRow } from '../../contract/groups';
-import { fold } from '../../core/catalog/identity';
+import { fold } from '../../core/shared/identity';
 import { useRunBulk } from '../bulk/queries';
 import { useShopWindow } from '../frame/window-state';
 import { goodsWith } from '../goods/goods-address';

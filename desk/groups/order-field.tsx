@@ -1,6 +1,6 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import type { Mix, Order, OrderKey } from '../../core/catalog/order';
-import { keyWords } from '../../core/placement/arrangement';
+import type { Mix, Order, OrderKey } from '../../core/model/order';
+import { keyWords } from '../../core/shop/arrangement';
 import { Choose } from '../ui/choose';
 import { Select } from '../ui/select';
 import { Tick } from '../ui/tick';

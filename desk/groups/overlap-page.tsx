@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Condition } from '../../core/rules/rule';
+import type { Condition } from '../../core/model/rule';
 import { useShopWindow } from '../frame/window-state';
 import { goodsAddress } from '../goods/goods-address';
 import { count } from '../ui/count';

@@ -1,8 +1,8 @@
 import clsx from 'clsx';
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
-import type { Category } from '../../core/catalog/group';
-import { mediaUrl } from '../../core/placement/card';
+import type { Category } from '../../core/model/group';
+import { mediaUrl } from '../../core/storefront/card';
 import { isPicture, useFileDrop } from '../ui/file-drop';
 import { Button } from '../ui/button';
 import { TextArea, TextField } from '../ui/field';

@@ -3,7 +3,7 @@ import { Hand, ListFilter } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfHead } from '../../contract/groups';
-import { fold as folded } from '../../core/catalog/identity';
+import { fold as folded } from '../../core/shared/identity';
 import { useShopWindow } from '../frame/window-state';
 import { useSettings } from '../shopfront/queries';
 import { Button } from '../ui/button';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { CategoryTree } from '../../core/catalog/category-tree';
-import { categoryDefaults, type Category } from '../../core/catalog/group';
+import { CategoryTree } from '../../core/groups/category-tree';
+import { categoryDefaults, type Category } from '../../core/model/group';
 import { destinationOf, dropOn, rowsAfter, shownRows, type Destination } from './tree-moves';
 
 /** A random tree, as flat rows in the order in which they stand. */

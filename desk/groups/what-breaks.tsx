@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import type { Use } from '../../core/placement/uses';
-import type { Target } from '../../core/placement/page';
+import type { Use } from '../../core/storefront/uses';
+import type { Target } from '../../core/model/target';
 import { count } from '../ui/count';
 import { useUses } from './queries';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Rule } from '../../core/rules/rule';
+import type { Rule } from '../../core/model/rule';
 import { AddProduct } from '../goods/add-product';
 import { useWhyInRule } from '../rules/queries';
 import { orOf } from './near-misses';

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { Condition, Match, Operator } from '../../core/rules/rule';
+import type { Condition, Match, Operator } from '../../core/model/rule';
 import { count } from '../ui/count';
 import { Select } from '../ui/select';
 import { ConditionValue } from './condition-value';

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { RuleField } from '../../contract/rule-field';
-import { plainAmount } from '../../core/catalog/money';
-import type { Condition, Operator } from '../../core/rules/rule';
+import { plainAmount } from '../../core/shared/money';
+import type { Condition, Operator } from '../../core/model/rule';
 import { Choose } from '../ui/choose';
 import { count } from '../ui/count';
 import { readNumber } from './read-number';

@@ -1,5 +1,5 @@
 import type { RuleField } from '../../contract/rule-field';
-import type { Condition, Operator } from '../../core/rules/rule';
+import type { Condition, Operator } from '../../core/model/rule';
 
 /** What a comparison begins with. */
 function firstValue(field: RuleField, is: Operator): Condition['value'] {

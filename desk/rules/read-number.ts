@@ -1,4 +1,4 @@
-import { parseMoney } from '../../core/catalog/money';
+import { parseMoney } from '../../core/shared/money';
 import { shopLocale } from '../shop-locale';
 import type { RuleField } from '../../contract/rule-field';
 

@@ -7,7 +7,7 @@ import {
   type Rule,
   type RuleNode,
   type VariantGroup,
-} from '../../core/rules/rule';
+} from '../../core/model/rule';
 import { Choose } from '../ui/choose';
 import { Select } from '../ui/select';
 import { ConditionRow, PartEnd, type NodeProps } from './condition-row';

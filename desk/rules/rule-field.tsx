@@ -1,5 +1,5 @@
 import { useDeferredValue } from 'react';
-import type { Rule } from '../../core/rules/rule';
+import type { Rule } from '../../core/model/rule';
 import { Loading } from '../ui/states';
 import { useRuleFields, useTriedRule, type TriedRule } from './queries';
 import { RuleBuilder } from './rule-builder';

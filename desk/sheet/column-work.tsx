@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { changedAmount, readColumnChange, type Amounts } from '../../core/pricing/column-change';
-import { plainAmount } from '../../core/catalog/money';
+import { plainAmount } from '../../core/shared/money';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { TextField } from '../ui/field';

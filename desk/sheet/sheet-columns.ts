@@ -1,10 +1,11 @@
 import type { SheetProduct } from '../../contract/sheet';
-import { fold } from '../../core/catalog/identity';
-import { namedLike } from '../../core/catalog/same-name';
-import { kindParts } from '../../core/catalog/kinds';
-import type { PackageSize, Variant } from '../../core/catalog/product';
-import { specProblem, specWords, type Attribute, type SpecSheet, type SpecValue } from '../../core/catalog/spec';
-import { packageWords, readMeasure, readRange, readSize, weightWords } from '../../core/catalog/units';
+import { fold } from '../../core/shared/identity';
+import { namedLike } from '../../core/shared/same-name';
+import { kindParts } from '../../core/products/kinds';
+import type { PackageSize, Variant } from '../../core/model/product';
+import { type Attribute, type SpecSheet, type SpecValue } from '../../core/model/spec-sheet';
+import { specProblem, specWords } from '../../core/products/spec-values';
+import { packageWords, readMeasure, readRange, readSize, weightWords } from '../../core/shared/units';
 import { columnsOf, variantColumns, type ColumnName } from '../goods/product/variant-columns';
 import { readWeight, readWholeOrNone, type Reading } from '../ui/readings';
 

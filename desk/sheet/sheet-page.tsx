@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
-import { EMPTY_RULE, ruleSchema } from '../../core/rules/rule';
+import { EMPTY_RULE, ruleSchema } from '../../core/model/rule';
 import { call, CallError, wordsOf } from '../api';
 import { useUnsaved } from '../autosave/unsaved';
 import { useJobs, type WhichInput } from '../bulk/queries';

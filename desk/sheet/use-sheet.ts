@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { SheetChange, SheetProduct } from '../../contract/sheet';
-import type { Variant } from '../../core/catalog/product';
-import type { SpecValue } from '../../core/catalog/spec';
-import { variantName } from '../../core/catalog/variants';
+import type { Variant } from '../../core/model/product';
+import type { SpecValue } from '../../core/model/spec-sheet';
+import { variantName } from '../../core/products/variants';
 import type { FieldError } from '../../contract/problem';
 import { attributeOf, type SheetColumn } from './sheet-columns';
 

@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { AnswerOf } from '../../contract/route';
 import type { shopfrontRoutes } from '../../contract/shopfront';
-import { sectionBodySchema } from '../../core/placement/page';
+import { sectionBodySchema } from '../../core/model/page';
 import { wordsOf } from '../api';
 import { useShopWindow } from '../frame/window-state';
 import { Button } from '../ui/button';

@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { AnswerOf } from '../../contract/route';
 import type { shopfrontRoutes } from '../../contract/shopfront';
-import { MAX_STRIP } from '../../core/placement/page';
+import { MAX_STRIP } from '../../core/model/page';
 import { Choose } from '../ui/choose';
 import { TextArea, TextField } from '../ui/field';
 import { Thumb } from '../ui/thumb';

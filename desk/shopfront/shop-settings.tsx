@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import { routes } from '../../contract';
-import { currencies, type Settings } from '../../core/placement/page';
+import { currencies, type Settings } from '../../core/model/settings';
 import { call } from '../api';
 import type { Typed } from '../../contract/shop-window';
 import type { Autosave } from '../autosave/autosave';

@@ -1,5 +1,5 @@
 import type { NamedRow } from '../../contract/groups';
-import type { Target } from '../../core/placement/page';
+import type { Target } from '../../core/model/target';
 import { categoryChoices } from '../groups/category-choices';
 import { useGroups } from '../groups/queries';
 import type { Choice } from '../ui/choose';

@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
-import { fold } from '../../core/catalog/identity';
+import { fold } from '../../core/shared/identity';
 
 export interface Choice {
   value: string;

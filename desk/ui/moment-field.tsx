@@ -1,4 +1,4 @@
-import { localOfMoment, momentFromLocal } from '../../core/catalog/moment';
+import { localOfMoment, momentFromLocal } from '../../core/shared/moment';
 import { TextField } from './field';
 
 interface Props {

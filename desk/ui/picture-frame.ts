@@ -1,4 +1,4 @@
-import type { Picture } from '../../core/catalog/product';
+import type { Picture } from '../../core/model/product';
 
 export type Frame = Pick<Picture, 'fit' | 'focus' | 'ground'>;
 

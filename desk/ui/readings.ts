@@ -1,5 +1,5 @@
-import { parseMoney } from '../../core/catalog/money';
-import { readMeasure } from '../../core/catalog/units';
+import { parseMoney } from '../../core/shared/money';
+import { readMeasure } from '../../core/shared/units';
 import { shopLocale } from '../shop-locale';
 
 /** What was typed into a field, as a value or as what is wrong with it. */

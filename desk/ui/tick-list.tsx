@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fold } from '../../core/catalog/identity';
+import { fold } from '../../core/shared/identity';
 import { Tick } from './tick';
 
 interface Props {

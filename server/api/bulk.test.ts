@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { BulkRequest } from '../../core/bulk/actions';
 import type { Job } from '../../contract/bulk';
 import type { ProductAnswer } from '../../contract/goods';
-import type { Product } from '../../core/catalog/product';
+import type { Product } from '../../core/model/product';
 import { readProducts } from '../database/products';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 

@@ -1,6 +1,6 @@
 import { Router, type RequestHandler } from 'express';
 import multer, { diskStorage, MulterError } from 'multer';
-import { fileRoleSchema, MAX_FILE_BYTES } from '../../core/catalog/files';
+import { fileRoleSchema, MAX_FILE_BYTES } from '../../core/model/product-file';
 import { goodsRoutes } from '../../contract/goods';
 import type { Catalog } from '../catalog/catalog';
 import { addFile, refuseFile } from '../catalog/file-writes';

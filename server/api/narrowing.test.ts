@@ -1,8 +1,8 @@
 import type { ProductAnswer } from '../../contract/goods';
 import { routes } from '../../contract';
 import type { AnswerOf } from '../../contract/route';
-import type { ListingView } from '../../core/placement/listing-view';
-import type { ProductView } from '../../core/placement/product-view';
+import type { ListingView } from '../../core/storefront/listing-view';
+import type { ProductView } from '../../core/storefront/product-view';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

@@ -1,5 +1,5 @@
 import type { ProductAnswer } from '../../contract/goods';
-import type { OptionList } from '../../core/catalog/option-list';
+import type { OptionList } from '../../core/model/option-list';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

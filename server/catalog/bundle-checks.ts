@@ -1,8 +1,8 @@
-import { bundleProblem, pickedParts, type Bundle } from '../../core/catalog/bundle';
-import type { Product } from '../../core/catalog/product';
+import { bundleProblem, pickedParts, type Bundle } from '../../core/model/bundle';
+import type { Product } from '../../core/model/product';
 import { checkRule } from '../../core/rules/check';
 import { COLLECTION_FIELD } from '../../core/rules/field';
-import { conditionsOf } from '../../core/rules/rule';
+import { conditionsOf } from '../../core/model/rule';
 import type { FieldError } from '../../contract/problem';
 import type { Catalog } from './catalog';
 

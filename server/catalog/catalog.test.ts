@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { EMPTY_RULE } from '../../core/rules/rule';
+import { EMPTY_RULE } from '../../core/model/rule';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ResolvedShop } from '../../core/placement/resolved-shop';
-import { cardOf } from '../../core/placement/card';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import { cardOf } from '../../core/storefront/card';
 import { CannotUndoError } from '../database/journal';
 import { Catalog } from './catalog';
 import { createCollection } from './collection-writes';

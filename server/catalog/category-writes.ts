@@ -1,4 +1,4 @@
-import { categoryDefaults, type Category } from '../../core/catalog/group';
+import { categoryDefaults, type Category } from '../../core/model/group';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';
 import { deleteCategory, putCategory } from '../database/groups';

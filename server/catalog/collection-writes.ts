@@ -1,10 +1,10 @@
-import { collectionDefaults, MOST_PLACED, type Collection } from '../../core/catalog/group';
-import { secondsOf } from '../../core/catalog/moment';
-import { NEWEST_FIRST } from '../../core/catalog/order';
-import { firstSlots } from '../../core/placement/page-view';
+import { collectionDefaults, MOST_PLACED, type Collection } from '../../core/model/group';
+import { secondsOf } from '../../core/shared/moment';
+import { NEWEST_FIRST } from '../../core/model/order';
+import { firstSlots } from '../../core/storefront/pages/page-view';
 import { checkRule, type RuleProblem } from '../../core/rules/check';
 import { circularProblems } from '../../core/rules/collections';
-import { EMPTY_RULE, type Rule } from '../../core/rules/rule';
+import { EMPTY_RULE, type Rule } from '../../core/model/rule';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';
 import { deleteCollection, orderCollections, putCollection, shelfOrder } from '../database/groups';

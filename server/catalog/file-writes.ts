@@ -1,6 +1,6 @@
-import { MAX_FILES, type FileRole, type ProductFile } from '../../core/catalog/files';
-import { kindParts } from '../../core/catalog/kinds';
-import type { Product } from '../../core/catalog/product';
+import { MAX_FILES, type FileRole, type ProductFile } from '../../core/model/product-file';
+import { kindParts } from '../../core/products/kinds';
+import type { Product } from '../../core/model/product';
 import type { FieldError } from '../../contract/problem';
 import { updateProduct } from '../database/put-products';
 import { newId } from '../ids';

@@ -1,7 +1,7 @@
-import { fold } from '../../core/catalog/identity';
-import { list } from '../../core/finder/listing';
-import { placeSet } from '../../core/placement/listing-view';
-import { groupsOf, type GroupKind } from '../../core/placement/open-groups';
+import { fold } from '../../core/shared/identity';
+import { list } from '../../core/search/listing';
+import { placeSet } from '../../core/storefront/listing-view';
+import { groupsOf, type GroupKind } from '../../core/shop/open-groups';
 import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';

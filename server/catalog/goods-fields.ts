@@ -1,7 +1,7 @@
-import { keptWhileUnchanged } from '../../core/placement/kept';
-import { placeCounts } from '../../core/placement/where-it-shows';
+import { keptWhileUnchanged } from '../../core/shop/kept';
+import { placeCounts } from '../../core/storefront/where-it-shows';
 import type { FieldRegistry } from '../../core/rules/field';
-import { conditionsOf, type Rule } from '../../core/rules/rule';
+import { conditionsOf, type Rule } from '../../core/model/rule';
 import type { Catalog } from './catalog';
 
 const kept = keptWhileUnchanged((shop) => placeCounts(shop, shop.now));

@@ -1,6 +1,6 @@
-import type { Brand, Category, Collection, Tag } from '../../core/catalog/group';
-import { freeSlug, slugFrom } from '../../core/catalog/slug';
-import { groupsOf, type GroupKind } from '../../core/placement/open-groups';
+import type { Brand, Category, Collection, Tag } from '../../core/model/group';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import { groupsOf, type GroupKind } from '../../core/shop/open-groups';
 import { isSlugTaken } from '../database/groups';
 import { invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';

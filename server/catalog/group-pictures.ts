@@ -1,5 +1,5 @@
-import type { GroupPicture } from '../../core/catalog/group';
-import type { GroupKind } from '../../core/placement/open-groups';
+import type { GroupPicture } from '../../core/model/group';
+import type { GroupKind } from '../../core/shop/open-groups';
 import { putCategory, putCollection, putNamed } from '../database/groups';
 import type { Catalog } from './catalog';
 import { groupOrRefuse } from './group-or-refuse';

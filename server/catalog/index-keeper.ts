@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import type { Product } from '../../core/catalog/product';
-import { documentText, type DocumentKind } from '../../core/editions/document';
-import type { ResolvedShop, WorkedOut } from '../../core/placement/resolved-shop';
+import type { Product } from '../../core/model/product';
+import { type DocumentKind } from '../../core/model/document';
+import { documentText } from '../../core/publishing/document-text';
+import type { ResolvedShop, WorkedOut } from '../../core/shop/resolved-shop';
 import type { Db } from '../database/connection';
 import { readDocuments } from '../database/documents';
 import {

@@ -2,7 +2,7 @@ import { readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { deserialize, serialize } from 'node:v8';
 import { crc32 } from 'node:zlib';
-import type { IndexState } from '../../core/finder/state';
+import type { IndexState } from '../../core/search/state';
 import { codeMark } from '../code-mark';
 
 /** The index of the working shop as it was, and from what it was made. */

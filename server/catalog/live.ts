@@ -1,6 +1,6 @@
-import type { DocumentBodies, DocumentKind, ShopDocument } from '../../core/editions/document';
-import type { DaySales } from '../../core/placement/facts';
-import { ResolvedShop } from '../../core/placement/resolved-shop';
+import type { DocumentBodies, DocumentKind, ShopDocument } from '../../core/model/document';
+import type { DaySales } from '../../core/shop/facts';
+import { ResolvedShop } from '../../core/shop/resolved-shop';
 import type { Db } from '../database/connection';
 import {
   latestEdition,

@@ -1,6 +1,6 @@
-import { freeSlug, slugFrom } from '../../core/catalog/slug';
-import { mergedProduct, refuseMerge, refuseSplit, splitProducts } from '../../core/catalog/merge-split';
-import type { Product } from '../../core/catalog/product';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import { mergedProduct, refuseMerge, refuseSplit, splitProducts } from '../../core/products/merge-split';
+import type { Product } from '../../core/model/product';
 import type { bulkRoutes } from '../../contract/bulk';
 import type { BodyOf } from '../../contract/route';
 import { isSlugTaken } from '../database/groups';

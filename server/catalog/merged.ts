@@ -1,4 +1,4 @@
-import { mergeFields } from '../../core/catalog/three-way';
+import { mergeFields } from '../../core/shared/three-way';
 import type { Was } from '../../contract/was';
 import { clash } from '../problem';
 

@@ -1,6 +1,6 @@
-import { namedDefaults, type Brand, type Tag } from '../../core/catalog/group';
-import { isSameName } from '../../core/catalog/same-name';
-import { groupsOf } from '../../core/placement/open-groups';
+import { namedDefaults, type Brand, type Tag } from '../../core/model/group';
+import { isSameName } from '../../core/shared/same-name';
+import { groupsOf } from '../../core/shop/open-groups';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';
 import { deleteNamed, putNamed } from '../database/groups';

@@ -1,5 +1,5 @@
-import { nameIdentity } from '../../core/catalog/same-name';
-import { repeatedChoice, type OptionList } from '../../core/catalog/option-list';
+import { nameIdentity } from '../../core/shared/same-name';
+import { repeatedChoice, type OptionList } from '../../core/model/option-list';
 import type { optionListRoutes } from '../../contract/lists';
 import type { BodyOf } from '../../contract/route';
 import {

@@ -1,6 +1,6 @@
-import { mediaUrl } from '../../core/placement/card';
-import { isOpen } from '../../core/placement/open-groups';
-import { firstSlots, stripSlots } from '../../core/placement/page-view';
+import { mediaUrl } from '../../core/storefront/card';
+import { isOpen } from '../../core/shop/open-groups';
+import { firstSlots, stripSlots } from '../../core/storefront/pages/page-view';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';

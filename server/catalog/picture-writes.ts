@@ -1,4 +1,4 @@
-import type { Picture } from '../../core/catalog/product';
+import type { Picture } from '../../core/model/product';
 import { setPictures } from '../database/put-products';
 import { newId } from '../ids';
 import type { StoredMedia } from '../pictures/store';

@@ -1,8 +1,8 @@
 import type { Was } from '../../contract/was';
-import { mergeRecords, mergeValues } from '../../core/catalog/three-way';
-import { relationKinds, type Product, type RelationKind } from '../../core/catalog/product';
-import { specProblem } from '../../core/catalog/spec';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import { mergeRecords, mergeValues } from '../../core/shared/three-way';
+import { relationKinds, type Product, type RelationKind } from '../../core/model/product';
+import { specProblem } from '../../core/products/spec-values';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import { refuseQuantityPrices, refuseSpan } from '../../core/pricing/price';
 import { checkRule } from '../../core/rules/check';
 import type { goodsRoutes } from '../../contract/goods';

@@ -1,5 +1,5 @@
-import { freeSlug, slugFrom } from '../../core/catalog/slug';
-import { emptiedBy, kindParts } from '../../core/catalog/kinds';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import { emptiedBy, kindParts } from '../../core/products/kinds';
 import {
   relationKinds,
   type Option,
@@ -7,8 +7,8 @@ import {
   type Product,
   type Relation,
   type RelationKind,
-} from '../../core/catalog/product';
-import { isSameName } from '../../core/catalog/same-name';
+} from '../../core/model/product';
+import { isSameName } from '../../core/shared/same-name';
 import type { CopiedPart } from '../../contract/goods';
 import { isSlugTaken } from '../database/groups';
 import { type ProductFields } from '../database/products';

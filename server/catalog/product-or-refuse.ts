@@ -1,4 +1,4 @@
-import type { Product } from '../../core/catalog/product';
+import type { Product } from '../../core/model/product';
 import { notFound } from '../problem';
 import type { Catalog } from './catalog';
 

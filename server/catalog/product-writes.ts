@@ -1,7 +1,7 @@
 import type { Was } from '../../contract/was';
-import { freeSlug, slugFrom } from '../../core/catalog/slug';
-import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/catalog/kinds';
-import { type Product, type ProductKind } from '../../core/catalog/product';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/products/kinds';
+import { type Product, type ProductKind } from '../../core/model/product';
 import { kindWords } from '../../core/rules/field';
 import { isSlugTaken } from '../database/groups';
 import { type ProductFields } from '../database/products';

@@ -1,5 +1,5 @@
-import type { Product } from '../../core/catalog/product';
-import { isForShoppers } from '../../core/editions/document';
+import type { Product } from '../../core/model/product';
+import { isForShoppers } from '../../core/model/document';
 import { serialise } from '../database/stored-form';
 
 /** A product as a change leaves it, with the hash of its document; undefined where it is not for shoppers. */

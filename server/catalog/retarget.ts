@@ -1,8 +1,9 @@
-import type { Product, Relation } from '../../core/catalog/product';
-import type { Section, Target } from '../../core/placement/page';
-import type { GroupRef } from '../../core/placement/open-groups';
+import type { Product, Relation } from '../../core/model/product';
+import type { Section } from '../../core/model/page';
+import type { Target } from '../../core/model/target';
+import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
-import type { Rule } from '../../core/rules/rule';
+import type { Rule } from '../../core/model/rule';
 import { putCollection } from '../database/groups';
 import { putPage, writeMenu } from '../database/pages';
 import { updateProduct } from '../database/put-products';

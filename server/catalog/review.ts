@@ -1,8 +1,8 @@
-import { documentChange, placeChanges } from '../../core/editions/difference';
-import { shopPrice } from '../../core/placement/shop-price';
-import { mediaUrl } from '../../core/placement/card';
-import { formatMoney } from '../../core/catalog/money';
-import { reachableListings, waysTo, whereItShows } from '../../core/placement/where-it-shows';
+import { documentChange, placeChanges } from '../../core/publishing/difference';
+import { shopPrice } from '../../core/shop/shop-price';
+import { mediaUrl } from '../../core/storefront/card';
+import { formatMoney } from '../../core/shared/money';
+import { reachableListings, waysTo, whereItShows } from '../../core/storefront/where-it-shows';
 import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from './catalog';

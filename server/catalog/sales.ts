@@ -1,4 +1,4 @@
-import type { DaySales } from '../../core/placement/facts';
+import type { DaySales } from '../../core/shop/facts';
 import { addSale, readSales } from '../database/sales';
 import type { Catalog } from './catalog';
 

@@ -1,5 +1,5 @@
-import type { Product } from '../../core/catalog/product';
-import { kindParts } from '../../core/catalog/kinds';
+import type { Product } from '../../core/model/product';
+import { kindParts } from '../../core/products/kinds';
 import type { Job } from '../../contract/bulk';
 import type { FieldError } from '../../contract/problem';
 import type { AnswerOf, BodyOf } from '../../contract/route';

@@ -1,6 +1,9 @@
-import { freeSlug, slugFrom } from '../../core/catalog/slug';
-import type { Menu, Page, Section, Settings, Target } from '../../core/placement/page';
-import { targetName } from '../../core/placement/page-view';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import type { Page, Section } from '../../core/model/page';
+import type { Settings } from '../../core/model/settings';
+import type { Menu } from '../../core/model/menu';
+import type { Target } from '../../core/model/target';
+import { targetName } from '../../core/storefront/pages/page-view';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';

@@ -1,11 +1,11 @@
-import type { SpecSheet } from '../../core/catalog/spec';
+import type { SpecSheet } from '../../core/model/spec-sheet';
 import { specField } from '../../core/rules/field';
-import { conditionsOf } from '../../core/rules/rule';
+import { conditionsOf } from '../../core/model/rule';
 import type { specSheetRoutes } from '../../contract/lists';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
 import { deleteSpecSheet, productIdsWithSheet, putSpecSheet } from '../database/spec-sheets';
-import { isSameName } from '../../core/catalog/same-name';
+import { isSameName } from '../../core/shared/same-name';
 import { newId } from '../ids';
 import { invalid, invalidField, notFound } from '../problem';
 import type { Catalog } from './catalog';

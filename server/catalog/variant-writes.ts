@@ -1,6 +1,6 @@
-import { kindParts } from '../../core/catalog/kinds';
-import { formatMoney } from '../../core/catalog/money';
-import { variantDefaults, type Option, type Product, type Variant } from '../../core/catalog/product';
+import { kindParts } from '../../core/products/kinds';
+import { formatMoney } from '../../core/shared/money';
+import { variantDefaults, type Option, type Product, type Variant } from '../../core/model/product';
 import {
   checkOptions,
   holdsWork,
@@ -8,8 +8,8 @@ import {
   planVariants,
   stillLeftOut,
   variantName,
-} from '../../core/catalog/variants';
-import { canonicalJson } from '../../core/editions/canonical-json';
+} from '../../core/products/variants';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import { refuseSalePrice } from '../../core/pricing/price';
 import type { goodsRoutes } from '../../contract/goods';
 import type { FieldError } from '../../contract/problem';

@@ -1,14 +1,14 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
-import type { Product } from '../../core/catalog/product';
+import type { Product } from '../../core/model/product';
 import {
   documentKinds,
   isForShoppers,
   type DocumentKind,
   type ProductDocument,
   type ShopDocument,
-} from '../../core/editions/document';
-import { STANDING, type DaySales } from '../../core/placement/facts';
-import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/placement/resolved-shop';
+} from '../../core/model/document';
+import { STANDING, type DaySales } from '../../core/shop/facts';
+import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/shop/resolved-shop';
 import type { Db } from '../database/connection';
 import { serialise } from '../database/stored-form';
 import type { StockLevels } from './stock-levels';

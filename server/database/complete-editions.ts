@@ -1,7 +1,7 @@
-import { fold } from '../../core/catalog/identity';
-import { nameKey } from '../../core/catalog/name-key';
-import { canonicalJson } from '../../core/editions/canonical-json';
-import { redirectKey, type ProductDocument, type ShopDocument } from '../../core/editions/document';
+import { fold } from '../../core/shared/identity';
+import { nameKey } from '../../core/shared/name-key';
+import { canonicalJson } from '../../core/shared/canonical-json';
+import { redirectKey, type ProductDocument, type ShopDocument } from '../../core/model/document';
 import { optionField, optionOfField } from '../../core/rules/field';
 import { carryDocuments } from './carry-over';
 import type { Db } from './db';

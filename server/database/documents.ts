@@ -1,4 +1,4 @@
-import { redirectKey, SINGLE_KEY, type DocumentKind, type ShopDocument } from '../../core/editions/document';
+import { redirectKey, SINGLE_KEY, type DocumentKind, type ShopDocument } from '../../core/model/document';
 import type { Db } from './connection';
 import { readCategories, readCollections, readNamed } from './groups';
 import { readRedirects } from './redirects';

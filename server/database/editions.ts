@@ -1,4 +1,5 @@
-import { documentBody, type DocumentKind, type ShopDocument } from '../../core/editions/document';
+import { type DocumentKind, type ShopDocument } from '../../core/model/document';
+import { documentBody } from '../../core/publishing/document-text';
 import type { Db } from './connection';
 import { notePrices } from './price-spans';
 import { notePublished } from './redirects';

@@ -1,7 +1,7 @@
-import type { Brand, Category, Collection, Tag } from '../../core/catalog/group';
-import { orderOfText, orderText, type Order } from '../../core/catalog/order';
-import { canonicalJson } from '../../core/editions/canonical-json';
-import type { AddressedKind } from '../../core/editions/document';
+import type { Brand, Category, Collection, Tag } from '../../core/model/group';
+import { orderOfText, orderText, type Order } from '../../core/model/order';
+import { canonicalJson } from '../../core/shared/canonical-json';
+import type { AddressedKind } from '../../core/model/document';
 import type { Db } from './connection';
 
 type Row = Record<string, unknown>;

@@ -1,4 +1,4 @@
-import { canonicalJson } from '../../core/editions/canonical-json';
+import { canonicalJson } from '../../core/shared/canonical-json';
 
 const isJson = (text: string) => text.startsWith('{') || text.startsWith('[');
 

@@ -1,5 +1,5 @@
-import type { OptionList } from '../../core/catalog/option-list';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import type { OptionList } from '../../core/model/option-list';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from './connection';
 
 /** All option lists in their order. */

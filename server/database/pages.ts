@@ -1,13 +1,7 @@
-import {
-  settingsOf,
-  type Menu,
-  type MenuItem,
-  type Page,
-  type Section,
-  type SectionBody,
-  type Settings,
-} from '../../core/placement/page';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import { type Page, type Section, type SectionBody } from '../../core/model/page';
+import { settingsOf, type Settings } from '../../core/model/settings';
+import { type Menu, type MenuItem } from '../../core/model/menu';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from './connection';
 
 /** All pages, the home page first. */

@@ -1,4 +1,4 @@
-import type { ProductDocument } from '../../core/editions/document';
+import type { ProductDocument } from '../../core/model/document';
 import type { PriceSpan } from '../../core/pricing/lowest';
 import type { Db } from './connection';
 

@@ -1,4 +1,4 @@
-import { relationKinds, type Product, type RelationKind, type Variant } from '../../core/catalog/product';
+import { relationKinds, type Product, type RelationKind, type Variant } from '../../core/model/product';
 import type { Db } from './connection';
 import { plainVariantColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import {

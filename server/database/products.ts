@@ -1,11 +1,5 @@
-import {
-  relationKinds,
-  type Product,
-  type Relation,
-  type RelationKind,
-  type Variant,
-} from '../../core/catalog/product';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import { relationKinds, type Product, type Relation, type RelationKind, type Variant } from '../../core/model/product';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import { createHash } from 'node:crypto';
 import type { Db } from './connection';
 import { rowsAhead } from './rows-ahead';

@@ -1,4 +1,4 @@
-import type { Option, Picture, Variant } from '../../core/catalog/product';
+import type { Option, Picture, Variant } from '../../core/model/product';
 import type { Db } from './connection';
 import { productColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import { statement } from './statements';

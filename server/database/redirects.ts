@@ -1,5 +1,5 @@
-import type { AddressedKind, Redirect, ShopDocument } from '../../core/editions/document';
-import { addressedKinds } from '../../core/editions/document';
+import type { AddressedKind, Redirect, ShopDocument } from '../../core/model/document';
+import { addressedKinds } from '../../core/model/document';
 import type { Db } from './db';
 
 /** All redirects of the working copy. */

@@ -1,4 +1,4 @@
-import type { DaySales } from '../../core/placement/facts';
+import type { DaySales } from '../../core/shop/facts';
 import type { Db } from './connection';
 
 /** What was sold of each product, by day, the last day first. */

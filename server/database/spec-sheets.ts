@@ -1,5 +1,5 @@
-import type { Attribute, SpecSheet } from '../../core/catalog/spec';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import type { Attribute, SpecSheet } from '../../core/model/spec-sheet';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from './connection';
 
 /** All spec sheets in their order. */

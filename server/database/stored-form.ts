@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { documentText, type ShopDocument } from '../../core/editions/document';
+import { type ShopDocument } from '../../core/model/document';
+import { documentText } from '../../core/publishing/document-text';
 
 /** The stored form of a document, as an edition holds it, and its content hash. */
 export function serialise(document: ShopDocument): { hash: string; text: string } {

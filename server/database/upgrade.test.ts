@@ -2,7 +2,7 @@ import Database from 'better-sqlite3';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import { Catalog } from '../catalog/catalog';
 import { review } from '../catalog/review';
 import { columnsOf, installJournal, journaledTables } from './journal-triggers';

@@ -1,6 +1,6 @@
 import type { View } from '../../contract/views';
-import type { Rule } from '../../core/rules/rule';
-import { canonicalJson } from '../../core/editions/canonical-json';
+import type { Rule } from '../../core/model/rule';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from './connection';
 
 /** All views in their order. */

@@ -1,7 +1,7 @@
 import { Router, type Response } from 'express';
-import type { ProductFile } from '../../core/catalog/files';
-import { phaseOf } from '../../core/catalog/standing';
-import type { ProductDocument } from '../../core/editions/document';
+import type { ProductFile } from '../../core/model/product-file';
+import { phaseOf } from '../../core/products/status';
+import type { ProductDocument } from '../../core/model/document';
 import { sessionOf } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';
 import { notFound } from '../problem';

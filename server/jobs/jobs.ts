@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import type { Job } from '../../contract/bulk';
-import type { Product } from '../../core/catalog/product';
+import type { Product } from '../../core/model/product';
 import { builtOrSource } from '../built-or-source';
 import type { ReadyProducts } from '../catalog/ready-products';
 import type { Db } from '../database/connection';

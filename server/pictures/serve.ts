@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { pictureSizes } from '../../core/placement/card';
+import { pictureSizes } from '../../core/storefront/card';
 import { notFound } from '../problem';
 import { mediaPath } from './store';
 

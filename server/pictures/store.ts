@@ -3,7 +3,7 @@ import { constants } from 'node:fs';
 import { access, mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp, { type Metadata, type OutputInfo } from 'sharp';
-import { pictureSizes } from '../../core/placement/card';
+import { pictureSizes } from '../../core/storefront/card';
 import type { Db } from '../database/connection';
 import { drawSvg } from './svg';
 

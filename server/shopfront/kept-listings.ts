@@ -1,5 +1,5 @@
-import type { ListingView } from '../../core/placement/listing-view';
-import type { ResolvedShop } from '../../core/placement/resolved-shop';
+import type { ListingView } from '../../core/storefront/listing-view';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { ReadyJson } from '../api/ready-json';
 
 const MOST_KEPT = 500;

@@ -1,6 +1,6 @@
-import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/placement/listing-view';
-import { isOpen, type GroupKind } from '../../core/placement/open-groups';
-import type { ResolvedShop } from '../../core/placement/resolved-shop';
+import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/storefront/listing-view';
+import { isOpen, type GroupKind } from '../../core/shop/open-groups';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { problemTypes, type FieldError } from '../../contract/problem';
 import { notFound, ProblemError } from '../problem';
 

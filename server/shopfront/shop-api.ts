@@ -1,10 +1,10 @@
 import { Router } from 'express';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
-import { phaseOf } from '../../core/catalog/standing';
-import type { ProductDocument } from '../../core/editions/document';
-import { listingView } from '../../core/placement/listing-view';
-import { productView } from '../../core/placement/product-view';
+import { phaseOf } from '../../core/products/status';
+import type { ProductDocument } from '../../core/model/document';
+import { listingView } from '../../core/storefront/listing-view';
+import { productView } from '../../core/storefront/product-view';
 import { answer } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';
 import { readPriceSpans } from '../database/price-spans';

@@ -1,6 +1,6 @@
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { problemTypes, type Problem } from '../../contract/problem';
-import { groupPath } from '../../core/placement/open-groups';
+import { groupPath } from '../../core/shop/open-groups';
 import { renderShop, type ShopAssets } from '../../shop/render';
 import { sessionOf } from '../api/answer';
 import type { Catalog } from '../catalog/catalog';

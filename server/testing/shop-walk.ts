@@ -4,10 +4,10 @@ import { join } from 'node:path';
 import { once } from 'node:events';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { addressPath, type GroupKind } from '../../core/placement/open-groups';
+import { addressPath, type GroupKind } from '../../core/shop/open-groups';
 import { seeded } from '../../core/testing/seeded';
-import { EMPTY_RULE, type Rule, type RuleNode } from '../../core/rules/rule';
-import type { ResolvedShop } from '../../core/placement/resolved-shop';
+import { EMPTY_RULE, type Rule, type RuleNode } from '../../core/model/rule';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { makeApp } from '../app';
 import { Catalog } from '../catalog/catalog';
 import {

@@ -1,5 +1,5 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import type { ProductCard } from '../../core/placement/card';
+import type { ProductCard } from '../../core/storefront/card';
 import { fetchShopData } from '../fetch-data';
 import { Picture } from '../ui/picture';
 import { Price } from '../ui/price';

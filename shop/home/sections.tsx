@@ -1,4 +1,4 @@
-import type { SectionView } from '../../core/placement/page-view';
+import type { SectionView } from '../../core/storefront/pages/page-view';
 import { useBase } from '../base';
 import { Picture } from '../ui/picture';
 import { ProductCard } from '../ui/product-card';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { formatMoney } from '../../core/catalog/money';
-import type { FacetView } from '../../core/placement/listing-view';
+import { formatMoney } from '../../core/shared/money';
+import type { FacetView } from '../../core/storefront/listing-view';
 import { withSpan, withValue } from './address';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;

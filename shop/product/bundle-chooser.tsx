@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { formatMoney } from '../../core/catalog/money';
-import type { BundlePartView, BundleView } from '../../core/placement/bundle-view';
+import { formatMoney } from '../../core/shared/money';
+import type { BundlePartView, BundleView } from '../../core/storefront/bundle-view';
 import { useBase } from '../base';
 import { Picture } from '../ui/picture';
 import { choose, missingOf, startChoice, sumOf, type BundleChoice } from './bundle-choice';

@@ -1,4 +1,4 @@
-import type { ProductView } from '../../core/placement/product-view';
+import type { ProductView } from '../../core/storefront/product-view';
 
 type Variant = ProductView['variants'][number];
 

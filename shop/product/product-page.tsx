@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { ProductView } from '../../core/placement/product-view';
-import type { RelationStrip } from '../../core/placement/relation-strips';
+import type { ProductView } from '../../core/storefront/product-view';
+import type { RelationStrip } from '../../core/storefront/relation-strips';
 import { useBase } from '../base';
 import { Crumbs } from '../ui/crumbs';
 import { ProductCard } from '../ui/product-card';

@@ -1,4 +1,4 @@
-import type { ProductView, VariantView } from '../../core/placement/product-view';
+import type { ProductView, VariantView } from '../../core/storefront/product-view';
 
 const amount = (minor: number) => (minor / 100).toFixed(2);
 

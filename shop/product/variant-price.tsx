@@ -1,5 +1,5 @@
-import { formatMoney } from '../../core/catalog/money';
-import type { ProductView, VariantView } from '../../core/placement/product-view';
+import { formatMoney } from '../../core/shared/money';
+import type { ProductView, VariantView } from '../../core/storefront/product-view';
 import { Price, UnitPrice, untoldPrice } from '../ui/price';
 
 /** All that is told about the price of the chosen variant. */

@@ -1,5 +1,5 @@
-import type { PictureView } from '../../core/placement/card';
-import { mediaUrl, pictureSizes } from '../../core/placement/card';
+import type { PictureView } from '../../core/storefront/card';
+import { mediaUrl, pictureSizes } from '../../core/storefront/card';
 
 interface Props {
   picture: PictureView | null;

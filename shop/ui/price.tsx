@@ -1,4 +1,4 @@
-import { formatMoney } from '../../core/catalog/money';
+import { formatMoney } from '../../core/shared/money';
 
 interface Props {
   price: number;

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Search } from 'lucide-react';
 import { useId, useState, type KeyboardEvent } from 'react';
 import type { FieldNames } from '../../../core/rules/field';
-import { completions } from '../../../core/rules/query-language';
+import { completions } from '../../../core/rules/text/query-language';
 import type { Narrowing } from './use-narrowing';
 
 /** Searches, and takes conditions in words: "delta, price below 50". Enter makes chips of them. */

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Link } from 'react-router';
-import { formatPriceRange } from '../../../core/catalog/money';
+import { formatPriceRange } from '../../../core/shared/money';
 import { FeaturedTag } from '../../ui/featured-tag';
 import { LifeTag } from '../../ui/swing-tag';
 import { Thumb } from '../../ui/thumb';

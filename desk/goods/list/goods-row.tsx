@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { RuleField } from '../../../contract/rule-field';
-import { formatPriceRange } from '../../../core/catalog/money';
+import { formatPriceRange } from '../../../core/shared/money';
 import { call, wordsOf } from '../../api';
 import { dragsGoods } from '../../ui/goods-drag';
 import { FeaturedTag } from '../../ui/featured-tag';

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import { addNode } from '../../../core/rules/narrow';
-import { conditionsOf, type Rule } from '../../../core/rules/rule';
+import { conditionsOf, type Rule } from '../../../core/model/rule';
 import { call, CallError, wordsOf } from '../../api';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';

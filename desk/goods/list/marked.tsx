@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { markedParts } from '../../../core/finder/marked';
-import { Synonyms } from '../../../core/finder/synonyms';
+import { markedParts } from '../../../core/search/marked';
+import { Synonyms } from '../../../core/search/synonyms';
 import { useSettings } from '../../shopfront/queries';
 
 /** A text in which the words that were searched for are marked. */

@@ -13,7 +13,7 @@ import {
   toggleYes,
 } from '../../../core/rules/narrow';
 import { optionOfField } from '../../../core/rules/field';
-import type { Rule, RuleNode } from '../../../core/rules/rule';
+import type { Rule, RuleNode } from '../../../core/model/rule';
 import { count as asCount } from '../../ui/count';
 import { useRemembered } from '../../ui/use-remembered';
 import { RangeSection } from './range-section';

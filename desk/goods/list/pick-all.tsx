@@ -1,7 +1,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import type { Rule } from '../../../core/rules/rule';
+import type { Rule } from '../../../core/model/rule';
 import { call, wordsOf } from '../../api';
 import { tray } from '../../frame/tray-store';
 import { count } from '../../ui/count';

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useState, type PointerEvent } from 'react';
 import type { GoodsSection } from '../../../contract/goods';
-import { plainAmount } from '../../../core/catalog/money';
+import { plainAmount } from '../../../core/shared/money';
 import { readNumber } from '../../rules/read-number';
 
 type Range = Exclude<GoodsSection, { type: 'choice' }>;

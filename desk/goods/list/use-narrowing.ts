@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FieldNames } from '../../../core/rules/field';
 import { addNode, withoutUnfinished } from '../../../core/rules/narrow';
-import { readTyped, type Typed } from '../../../core/rules/query-language';
-import { EMPTY_RULE, ruleSchema, type Rule } from '../../../core/rules/rule';
+import { readTyped, type Typed } from '../../../core/rules/text/query-language';
+import { EMPTY_RULE, ruleSchema, type Rule } from '../../../core/model/rule';
 
 export interface Narrowing {
   /** what stands in the find field */

@@ -1,7 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useQuery } from '@tanstack/react-query';
 import { routes } from '../../../contract';
-import type { Rule } from '../../../core/rules/rule';
+import type { Rule } from '../../../core/model/rule';
 import { call } from '../../api';
 import { Reasons } from '../../ui/reasons';
 import { Loading } from '../../ui/states';

@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import { MAX_CATEGORY_DEPTH } from '../../../core/catalog/category-tree';
+import { MAX_CATEGORY_DEPTH } from '../../../core/groups/category-tree';
 import { call, wordsOf } from '../../api';
 import { categoryChoices } from '../../groups/category-choices';
 import { useCategoryWrites, useGroups } from '../../groups/queries';

@@ -1,9 +1,9 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
-import { EMPTY_BUNDLE, MAX_SLOTS, type Bundle, type Slot } from '../../../core/catalog/bundle';
-import { formatMoney, formatPriceRange } from '../../../core/catalog/money';
-import { EMPTY_RULE } from '../../../core/rules/rule';
+import { EMPTY_BUNDLE, MAX_SLOTS, type Bundle, type Slot } from '../../../core/model/bundle';
+import { formatMoney, formatPriceRange } from '../../../core/shared/money';
+import { EMPTY_RULE } from '../../../core/model/rule';
 import { newId } from '../../new-id';
 import { RuleField } from '../../rules/rule-field';
 import type { Autosave } from '../../autosave/autosave';

@@ -1,7 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { Columns3 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Product } from '../../../core/catalog/product';
+import type { Product } from '../../../core/model/product';
 import { columnOf, columnsOf, usualColumns, variantColumns, type ColumnName } from './variant-columns';
 
 const KEPT = 'dispona.variant-columns';

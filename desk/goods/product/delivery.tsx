@@ -1,5 +1,5 @@
-import type { PackageSize } from '../../../core/catalog/product';
-import { packageWords, readSize, weightWords } from '../../../core/catalog/units';
+import type { PackageSize } from '../../../core/model/product';
+import { packageWords, readSize, weightWords } from '../../../core/shared/units';
 import type { Autosave } from '../../autosave/autosave';
 import { TextField } from '../../ui/field';
 import { MeasureField } from '../../ui/measure-field';

@@ -1,8 +1,8 @@
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
-import { relationKinds, type Relation, type RelationKind } from '../../../core/catalog/product';
-import { EMPTY_RULE } from '../../../core/rules/rule';
+import { relationKinds, type Relation, type RelationKind } from '../../../core/model/product';
+import { EMPTY_RULE } from '../../../core/model/rule';
 import { call, wordsOf } from '../../api';
 import { RuleField } from '../../rules/rule-field';
 import type { Autosave } from '../../autosave/autosave';

@@ -1,10 +1,10 @@
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
-import { kindParts } from '../../../core/catalog/kinds';
+import { kindParts } from '../../../core/products/kinds';
 import { readAmount } from '../../ui/readings';
-import { plainAmount } from '../../../core/catalog/money';
-import { productKinds, type Product, type ProductKind } from '../../../core/catalog/product';
-import { durationWords, readDuration } from '../../../core/catalog/units';
+import { plainAmount } from '../../../core/shared/money';
+import { productKinds, type Product, type ProductKind } from '../../../core/model/product';
+import { durationWords, readDuration } from '../../../core/shared/units';
 import { call } from '../../api';
 import type { Autosave } from '../../autosave/autosave';
 import { useConfirmedWrite } from '../../ui/confirm';

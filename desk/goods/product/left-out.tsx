@@ -1,6 +1,6 @@
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
-import { variantName } from '../../../core/catalog/variants';
+import { variantName } from '../../../core/products/variants';
 import { call } from '../../api';
 import { useConfirmedWrite } from '../../ui/confirm';
 import { useKeepProduct } from '../queries';

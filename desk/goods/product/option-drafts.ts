@@ -1,7 +1,7 @@
-import { fold } from '../../../core/catalog/identity';
-import type { Option } from '../../../core/catalog/product';
-import { mergeValues } from '../../../core/catalog/three-way';
-import { isSameName } from '../../../core/catalog/same-name';
+import { fold } from '../../../core/shared/identity';
+import type { Option } from '../../../core/model/product';
+import { mergeValues } from '../../../core/shared/three-way';
+import { isSameName } from '../../../core/shared/same-name';
 
 /** An option value as it is being edited; one without an id is new. `key` stays the same when it gets one. */
 export interface OptionValueDraft {

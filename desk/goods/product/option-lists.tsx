@@ -1,8 +1,8 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { fold } from '../../../core/catalog/identity';
-import type { OptionList } from '../../../core/catalog/option-list';
+import { fold } from '../../../core/shared/identity';
+import type { OptionList } from '../../../core/model/option-list';
 import { wordsOf } from '../../api';
 import { newId } from '../../new-id';
 import { Button } from '../../ui/button';

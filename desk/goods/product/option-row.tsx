@@ -2,7 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { arrayMove, rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import type { Picture } from '../../../core/catalog/product';
+import type { Picture } from '../../../core/model/product';
 import { newId } from '../../new-id';
 import { useDragSensors } from '../../ui/drag';
 import { NameField } from '../../ui/name-field';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
-import { holdsWork, MAX_OPTIONS, variantName } from '../../../core/catalog/variants';
+import { holdsWork, MAX_OPTIONS, variantName } from '../../../core/products/variants';
 import { newId } from '../../new-id';
 import { Button } from '../../ui/button';
 import { SortableRows } from '../../ui/sortable-rows';

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useRef, useState, type ReactNode } from 'react';
-import { mediaUrl } from '../../../core/placement/card';
-import type { Picture } from '../../../core/catalog/product';
+import { mediaUrl } from '../../../core/storefront/card';
+import type { Picture } from '../../../core/model/product';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { TextField } from '../../ui/field';

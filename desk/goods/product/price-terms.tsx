@@ -8,8 +8,8 @@ import {
   type QuantityPrice,
   type UnitPricing,
   type WhenSoldOut,
-} from '../../../core/catalog/product';
-import { formatMoney } from '../../../core/catalog/money';
+} from '../../../core/model/product';
+import { formatMoney } from '../../../core/shared/money';
 import { effectivePrice, lessPercent, unitPricingWords } from '../../../core/pricing/price';
 import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';

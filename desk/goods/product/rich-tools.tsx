@@ -2,8 +2,8 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useEditorState, type Editor } from '@tiptap/react';
 import { ImagePlus, Link2, Table2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { mediaUrl } from '../../../core/placement/card';
-import type { Picture } from '../../../core/catalog/product';
+import { mediaUrl } from '../../../core/storefront/card';
+import type { Picture } from '../../../core/model/product';
 import { Button } from '../../ui/button';
 import { TextField } from '../../ui/field';
 

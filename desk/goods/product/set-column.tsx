@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Product, Variant } from '../../../core/catalog/product';
-import { plainAmount } from '../../../core/catalog/money';
-import { skusByPattern } from '../../../core/catalog/sku-pattern';
-import { variantName } from '../../../core/catalog/variants';
+import type { Product, Variant } from '../../../core/model/product';
+import { plainAmount } from '../../../core/shared/money';
+import { skusByPattern } from '../../../core/products/sku-pattern';
+import { variantName } from '../../../core/products/variants';
 import {
   changedAmount,
   endings,

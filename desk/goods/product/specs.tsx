@@ -1,7 +1,8 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
-import { specProblem, type Attribute, type SpecSheet, type SpecValue } from '../../../core/catalog/spec';
+import { type Attribute, type SpecSheet, type SpecValue } from '../../../core/model/spec-sheet';
+import { specProblem } from '../../../core/products/spec-values';
 import type { Autosave } from '../../autosave/autosave';
 import { Button } from '../../ui/button';
 import { Choose } from '../../ui/choose';

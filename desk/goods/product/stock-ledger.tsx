@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
 import { stockReasons, type StockReason } from '../../../contract/stock';
-import { variantName } from '../../../core/catalog/variants';
+import { variantName } from '../../../core/products/variants';
 import { call, CallError, wordsOf } from '../../api';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';

@@ -1,5 +1,5 @@
 import { useMemo, useRef, useLayoutEffect, useState } from 'react';
-import type { Product } from '../../../core/catalog/product';
+import type { Product } from '../../../core/model/product';
 import type { Autosave } from '../../autosave/autosave';
 import { valueAt } from '../../autosave/step';
 import { cellKey } from './use-product-autosave';

@@ -2,7 +2,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ProductAnswer } from '../../../contract/goods';
-import type { Option } from '../../../core/catalog/product';
+import type { Option } from '../../../core/model/product';
 import { unsaved } from '../../autosave/unsaved';
 import { useProduct } from '../queries';
 import { draw, serveWith } from '../../testing/desk';

@@ -2,7 +2,7 @@ import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 're
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
 import type { ProductAnswer } from '../../../contract/goods';
-import type { Option } from '../../../core/catalog/product';
+import type { Option } from '../../../core/model/product';
 import { call, CallError, wordsOf } from '../../api';
 import { useUnsaved } from '../../autosave/unsaved';
 import { useConfirm } from '../../ui/confirm';

@@ -1,8 +1,8 @@
-import { barcodeProblem } from '../../../core/catalog/barcode';
-import { kindParts } from '../../../core/catalog/kinds';
-import { plainAmount } from '../../../core/catalog/money';
-import type { PackageSize, Product } from '../../../core/catalog/product';
-import { packageWords, readMeasure, readSize, weightWords } from '../../../core/catalog/units';
+import { barcodeProblem } from '../../../core/shared/barcode';
+import { kindParts } from '../../../core/products/kinds';
+import { plainAmount } from '../../../core/shared/money';
+import type { PackageSize, Product } from '../../../core/model/product';
+import { packageWords, readMeasure, readSize, weightWords } from '../../../core/shared/units';
 import { unitPricingWords } from '../../../core/pricing/price';
 import { readAmount, readWeight } from '../../ui/readings';
 

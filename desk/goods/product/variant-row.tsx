@@ -1,8 +1,8 @@
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { memo } from 'react';
-import type { Picture, Variant } from '../../../core/catalog/product';
-import { mediaUrl } from '../../../core/placement/card';
+import type { Picture, Variant } from '../../../core/model/product';
+import { mediaUrl } from '../../../core/storefront/card';
 import { useField } from '../../autosave/use-autosave';
 import { Thumb } from '../../ui/thumb';
 import type { Cells } from './use-cells';

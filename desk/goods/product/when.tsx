@@ -1,5 +1,5 @@
 import type { ProductAnswer } from '../../../contract/goods';
-import { momentWords } from '../../../core/catalog/moment';
+import { momentWords } from '../../../core/shared/moment';
 import type { Autosave } from '../../autosave/autosave';
 import { MomentField } from '../../ui/moment-field';
 import { useProductField } from './use-product-autosave';

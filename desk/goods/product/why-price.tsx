@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { ProductAnswer } from '../../../contract/goods';
-import { formatMoney } from '../../../core/catalog/money';
-import { momentWords } from '../../../core/catalog/moment';
-import type { Variant } from '../../../core/catalog/product';
+import { formatMoney } from '../../../core/shared/money';
+import { momentWords } from '../../../core/shared/moment';
+import type { Variant } from '../../../core/model/product';
 import { Dialog } from '../../ui/dialog';
 import { netOf, priceSteps, unitPrice, unitPricingWords, type PriceStep } from '../../../core/pricing/price';
 

@@ -1,0 +1,73 @@
+import type { Brand, Category, Collection, Tag } from './group';
+import type { Menu } from './menu';
+import type { Page } from './page';
+import type { Option, Product, Variant } from './product';
+import type { Settings } from './settings';
+import type { SpecSheet } from './spec-sheet';
+
+/**
+ * What shoppers neither see nor meet the effect of, and what is live, such as stock: no part of a document. Cost and
+ * supplier are no shopper's business either, but collections are filled and sorted by them, so an edition holds them.
+ */
+export const hidden = {
+  option: ['listId'],
+  variant: ['stock', 'warnAt', 'supplierNumber'],
+} as const satisfies { option: (keyof Option)[]; variant: (keyof Variant)[] };
+
+export type VariantDocument = Omit<Variant, (typeof hidden.variant)[number]>;
+type OptionDocument = Omit<Option, (typeof hidden.option)[number]>;
+export type ProductDocument = Omit<Product, 'variants' | 'options'> & {
+  options: OptionDocument[];
+  variants: VariantDocument[];
+};
+
+/** An address that forwards to whatever the target's address is. */
+export interface Redirect {
+  kind: AddressedKind;
+  slug: string;
+  targetId: string;
+}
+
+export interface DocumentBodies {
+  product: ProductDocument;
+  category: Category;
+  collection: Collection;
+  brand: Brand;
+  tag: Tag;
+  specSheet: SpecSheet;
+  page: Page;
+  menu: Menu;
+  settings: Settings;
+  redirect: Redirect;
+}
+export type DocumentKind = keyof DocumentBodies;
+export const documentKinds = [
+  'settings',
+  'brand',
+  'tag',
+  'specSheet',
+  'category',
+  'product',
+  'collection',
+  'page',
+  'menu',
+  'redirect',
+] as const satisfies readonly DocumentKind[];
+
+/** Kinds of which each thing has an address of its own. */
+export const addressedKinds = ['product', 'category', 'collection', 'brand', 'tag', 'page'] as const;
+export type AddressedKind = (typeof addressedKinds)[number];
+
+/** Key of the redirect at an address. */
+export const redirectKey = ({ kind, slug }: Pick<Redirect, 'kind' | 'slug'>): string => `${kind}/${slug}`;
+
+/** One thing that an edition holds, such as a product or the menu. `key` is its id. */
+export type ShopDocument = { [K in DocumentKind]: { kind: K; key: string; body: DocumentBodies[K] } }[DocumentKind];
+
+/** Key of the documents of which a shop has just one. */
+export const SINGLE_KEY = 'shop';
+
+/** True for a document that belongs into an edition: products only when they are to be live. */
+export function isForShoppers(document: Pick<ShopDocument, 'kind' | 'body'>): boolean {
+  return document.kind !== 'product' || (document.body as ProductDocument).standing === 'live';
+}

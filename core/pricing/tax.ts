@@ -1,0 +1,10 @@
+import type { taxClasses } from '../model/product';
+import type { Settings } from '../model/settings';
+
+/** Tax rate of a class in basis points. */
+export function taxRateOf(
+  settings: Pick<Settings, 'taxRate' | 'reducedTaxRate'>,
+  taxClass: (typeof taxClasses)[number],
+): number {
+  return { standard: settings.taxRate, reduced: settings.reducedTaxRate, zero: 0 }[taxClass];
+}

@@ -1,0 +1,70 @@
+import type { ProductFile } from '../model/product-file';
+import type { Product, ProductKind } from '../model/product';
+
+/** Parts that products of a kind have beyond what all have. */
+export interface KindParts {
+  /** weight, package and days to dispatch */
+  delivery: boolean;
+  /** how long it takes; stock then counts places */
+  duration: boolean;
+  /** a value that the shopper chooses */
+  ownValue: boolean;
+  /** files that buyers get, and how often and how long */
+  downloads: boolean;
+  /** slots that other products fill */
+  slots: boolean;
+  /** options, and variants beyond one */
+  options: boolean;
+}
+
+const nothing: KindParts = {
+  delivery: false,
+  duration: false,
+  ownValue: false,
+  downloads: false,
+  slots: false,
+  options: true,
+};
+
+export const kindParts: Record<ProductKind, KindParts> = {
+  physical: { ...nothing, delivery: true },
+  digital: { ...nothing, downloads: true },
+  service: { ...nothing, duration: true },
+  giftCard: { ...nothing, ownValue: true },
+  bundle: { ...nothing, slots: true, options: false },
+};
+
+export const deliveryFields = { weight: null, size: null, packageSort: '', dispatchDays: null } as const;
+
+const isForAll = ({ role }: ProductFile) => role === 'manual';
+
+/** Fields of parts that a kind does not have, as they are when they are empty. */
+export function emptiedBy(kind: ProductKind, files: Product['files'] = []): Partial<Product> {
+  const parts = kindParts[kind];
+  return {
+    ...(parts.delivery ? {} : deliveryFields),
+    ...(parts.duration ? {} : { duration: null }),
+    ...(parts.ownValue ? {} : { ownValue: null }),
+    ...(parts.slots ? {} : { bundle: null }),
+    ...(parts.downloads ? {} : { downloadLimit: null, downloadDays: null, files: files.filter(isForAll) }),
+  };
+}
+
+/** What of a product would be lost if it became of this kind, in plain words. */
+export function lostBy(product: Product, kind: ProductKind): string[] {
+  const parts = kindParts[kind];
+  const { weight, size, packageSort, dispatchDays, duration, ownValue, bundle, files, variants } = product;
+  const lost: string[] = [];
+  if (!parts.delivery) {
+    const some = (test: (facts: Pick<Product, keyof typeof deliveryFields>) => boolean) =>
+      test({ weight, size, packageSort, dispatchDays }) || variants.some(test);
+    if (some((facts) => facts.weight !== null)) lost.push('its weight');
+    if (some((facts) => facts.size !== null || facts.packageSort !== '')) lost.push('its package');
+    if (some((facts) => facts.dispatchDays !== null)) lost.push('its days to dispatch');
+  }
+  if (!parts.duration && duration !== null) lost.push('how long it takes');
+  if (!parts.ownValue && ownValue !== null) lost.push('the value that shoppers may choose');
+  if (!parts.slots && (bundle?.slots.length ?? 0) > 0) lost.push('what is in it');
+  if (!parts.downloads && !files.every(isForAll)) lost.push('its files for buyers');
+  return lost;
+}

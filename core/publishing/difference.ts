@@ -1,0 +1,263 @@
+import type { SpecSheet } from '../model/spec-sheet';
+import type { Page } from '../model/page';
+import type { Settings } from '../model/settings';
+import type { Target } from '../model/target';
+import { placeSet } from '../storefront/listing-view';
+import { addressPath, groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
+import { firstSlots, stripSlots, stripTitle, targetName } from '../storefront/pages/page-view';
+import type { ResolvedShop } from '../shop/resolved-shop';
+import { canonicalJson } from '../shared/canonical-json';
+import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
+import { arrangementOf, groupFields } from './group-words';
+import { opaqueFields, PRICE_OF, productFields } from './product-words';
+
+export type ChangeWhat = 'new' | 'changed' | 'gone';
+
+export interface FieldChange {
+  label: string;
+  /** in words, as shoppers would read it; empty when there was, or is, nothing */
+  before: string;
+  after: string;
+}
+
+export interface DocumentChange {
+  kind: DocumentKind;
+  key: string;
+  title: string;
+  what: ChangeWhat;
+  fields: FieldChange[];
+}
+
+/** Who joins and who leaves a place, as product ids. */
+export interface PlaceChange {
+  kind: 'strip' | GroupKind;
+  id: string;
+  title: string;
+  page: string | null;
+  joined: string[];
+  left: string[];
+  /** the products after the change, in order, at most the first few */
+  shown: string[];
+  reordered: boolean;
+}
+
+type Bodies = ResolvedShop;
+
+const kindMaps = {
+  category: (shop: Bodies) => shop.categories,
+  collection: (shop: Bodies) => shop.collections,
+  brand: (shop: Bodies) => shop.brands,
+  tag: (shop: Bodies) => shop.tags,
+  specSheet: (shop: Bodies) => shop.specSheets,
+  page: (shop: Bodies) => shop.pages,
+  redirect: (shop: Bodies) => shop.redirects,
+} as const;
+
+/** The document of a kind and key as shoppers of this shop meet it; a product that is not live does not exist. */
+function bodyIn(shop: ResolvedShop, kind: DocumentKind, key: string): object | undefined {
+  if (kind === 'menu') return shop.menu;
+  if (kind === 'settings') return shop.settings;
+  if (kind === 'product') {
+    const product = shop.products.get(key);
+    return product?.standing === 'live' ? product : undefined;
+  }
+  return kindMaps[kind](shop).get(key);
+}
+
+/** Where the prices of all variants were the same and are the same again, one line tells it. */
+function joinPrices(changes: FieldChange[], variants: number): FieldChange[] {
+  const prices = changes.filter(({ label }) => label.startsWith(PRICE_OF));
+  const [first] = prices;
+  const isOne = prices.every(({ before, after }) => before === first!.before && after === first!.after);
+  if (!first || prices.length < variants || !isOne) return changes;
+  return changes.flatMap((change) =>
+    change === first ? [{ ...first, label: PRICE_OF.trim() }] : prices.includes(change) ? [] : [change],
+  );
+}
+
+function pageFields(page: Page): [string, string][] {
+  return [
+    ['Title', page.title],
+    ['Address', page.home ? '/' : `/page/${page.slug}`],
+    ['Sections', page.sections.map((section) => section.title || section.kind).join(', ')],
+    ['Section details', page.sections.map((section) => JSON.stringify(section)).join(' ')],
+  ];
+}
+
+function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<string, string> {
+  switch (kind) {
+    case 'product':
+      return productFields(shop, body as ProductDocument);
+    case 'page':
+      return new Map(pageFields(body as Page));
+    case 'menu':
+      return new Map([
+        [
+          'Items',
+          shop.menu.items
+            .flatMap((item) => [item, ...item.items.map((sub) => ({ ...sub, label: `– ${labelOf(shop, sub)}` }))])
+            .map((item) => labelOf(shop, item))
+            .join(', '),
+        ],
+      ]);
+    case 'category':
+    case 'collection':
+    case 'brand':
+    case 'tag':
+      return new Map(groupFields(shop, kind, (body as { id: string }).id));
+    case 'redirect':
+      return new Map([['Forwards to', forwardWords(shop, body as Redirect)]]);
+    case 'specSheet':
+      return new Map([
+        ['Name', (body as SpecSheet).name],
+        [
+          'Attributes',
+          (body as SpecSheet).attributes.map(({ name, unit }) => (unit ? `${name} (${unit})` : name)).join(', '),
+        ],
+        ['Attribute details', JSON.stringify((body as SpecSheet).attributes)],
+      ]);
+    case 'settings':
+      return settingsFields(body as Settings);
+  }
+}
+
+const percent = (basisPoints: number) => `${basisPoints / 100} %`;
+
+function settingsFields(settings: Settings): Map<string, string> {
+  return new Map([
+    ['Name', settings.name],
+    ['In one sentence', settings.tagline],
+    ['Currency', settings.currency],
+    ['Tax', percent(settings.taxRate)],
+    ['Reduced tax', percent(settings.reducedTaxRate)],
+    ['Prices', settings.taxIncluded ? 'with the tax' : 'without the tax'],
+    ['Time zone', settings.timeZone.replace(/_/g, ' ')],
+    ['Language', settings.locale],
+    ['Words that mean the same', settings.synonyms.map((group) => group.join(', ')).join('; ')],
+  ]);
+}
+
+function forwardWords(shop: ResolvedShop, { kind, targetId }: Redirect): string {
+  const title = kind === 'product' ? shop.products.get(targetId)?.title : targetName(shop, { kind, id: targetId });
+  return title ?? 'something deleted';
+}
+
+function labelOf(shop: ResolvedShop, item: { label: string; target: Target }): string {
+  return item.label || (targetName(shop, item.target) ?? 'something deleted');
+}
+
+/** Fields whose values mean nothing to a reader: only that they changed is told. */
+const opaque: ReadonlySet<string> = new Set([
+  ...opaqueFields,
+  'Section details',
+  'Attribute details',
+  'Place',
+  'Picture',
+]);
+
+function fieldChanges(before: Map<string, string>, after: Map<string, string>): FieldChange[] {
+  const changes: FieldChange[] = [];
+  for (const label of new Set([...before.keys(), ...after.keys()])) {
+    const [a, b] = [before.get(label) ?? '', after.get(label) ?? ''];
+    if (a === b) continue;
+    changes.push(
+      opaque.has(label)
+        ? { label, before: a && 'as before', after: b ? 'changed' : '' }
+        : { label, before: a, after: b },
+    );
+  }
+  return changes;
+}
+
+function titleOf(kind: DocumentKind, body: object): string {
+  if (kind === 'menu') return 'Header menu';
+  if (kind === 'settings') return 'Shop settings';
+  if (kind === 'redirect') {
+    const { kind: of, slug } = body as Redirect;
+    return `/${addressPath[of]}/${slug}`;
+  }
+  return (body as { title?: string; name?: string }).title ?? (body as { name: string }).name;
+}
+
+/** What shoppers would notice of one document; undefined when it exists on neither side. */
+export function documentChange(
+  live: ResolvedShop,
+  work: ResolvedShop,
+  kind: DocumentKind,
+  key: string,
+): DocumentChange | undefined {
+  const before = bodyIn(live, kind, key);
+  const after = bodyIn(work, kind, key);
+  if (!before && !after) return undefined;
+  const title = titleOf(kind, (after ?? before)!);
+  if (!before) return { kind, key, title, what: 'new', fields: [] };
+  if (!after) return { kind, key, title, what: 'gone', fields: [] };
+  const changes = fieldChanges(fieldsOf(live, kind, before), fieldsOf(work, kind, after));
+  const fields = kind === 'product' ? joinPrices(changes, (after as ProductDocument).variants.length) : changes;
+  return { kind, key, title, what: 'changed', fields };
+}
+
+const SHOWN = 12;
+
+/** The places of the storefront in which other products, or the same in another order, would stand. */
+export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number): PlaceChange[] {
+  const changes: PlaceChange[] = [];
+  const ids = (shop: ResolvedShop, slots: readonly number[]) => slots.map((slot) => shop.index.id(slot));
+  const compare = (
+    place: Pick<PlaceChange, 'kind' | 'id' | 'title' | 'page'>,
+    before: string[],
+    after: string[],
+    isOrderTold: boolean,
+  ) => {
+    // Most places are as they were, and both shops mostly keep their products in the same slots.
+    if (before.length === after.length && before.every((id, i) => id === after[i])) return;
+    const [old, next] = [new Set(before), new Set(after)];
+    const joined = after.filter((id) => !old.has(id));
+    const left = before.filter((id) => !next.has(id));
+    const kept = after.filter((id) => old.has(id));
+    const reordered = isOrderTold && before.filter((id) => next.has(id)).some((id, i) => id !== kept[i]);
+    if (joined.length || left.length || reordered)
+      changes.push({ ...place, joined, left, shown: after.slice(0, SHOWN), reordered });
+  };
+  const stripsOf = (shop: ResolvedShop) =>
+    new Map(
+      [...shop.pages.values()].flatMap((page) =>
+        page.sections.flatMap((section) =>
+          section.kind === 'strip' ? [[section.id, { page, section }] as const] : [],
+        ),
+      ),
+    );
+  const oldStrips = stripsOf(live);
+  for (const [id, { page, section }] of stripsOf(work)) {
+    const old = oldStrips.get(id);
+    compare(
+      { kind: 'strip', id, title: stripTitle(work, section), page: page.title },
+      old ? ids(live, stripSlots(live, old.section, now).slots) : [],
+      ids(work, stripSlots(work, section, now).slots),
+      true,
+    );
+  }
+  /** Products that shoppers meet at a listing; in its order where that is asked for, which costs more. */
+  const goodsAt = (shop: ResolvedShop, at: GroupRef, inOrder: boolean): string[] => {
+    if (!isOpen(shop, at)) return [];
+    const slots = inOrder
+      ? firstSlots(shop, at, Number.MAX_SAFE_INTEGER, now).slots
+      : placeSet(shop, at, now).toArray();
+    return ids(shop, slots);
+  };
+  for (const kind of ['collection', 'category', 'brand', 'tag'] as const)
+    for (const [id, { name }] of groupsOf(work, kind)) {
+      const at = { kind, id };
+      const isOrderTold = isOtherwiseArranged(live, work, at);
+      const [before, after] = [goodsAt(live, at, isOrderTold), goodsAt(work, at, isOrderTold)];
+      compare({ kind, id, title: name, page: null }, before, after, isOrderTold);
+    }
+  return changes;
+}
+
+function isOtherwiseArranged(live: ResolvedShop, work: ResolvedShop, { kind, id }: GroupRef): boolean {
+  const [before, after] = [groupsOf(live, kind).get(id), groupsOf(work, kind).get(id)];
+  return (
+    !!before && !!after && canonicalJson(arrangementOf(kind, before)) !== canonicalJson(arrangementOf(kind, after))
+  );
+}

@@ -1,0 +1,89 @@
+import { hidden, type DocumentKind, type ProductDocument, type ShopDocument } from '../model/document';
+import { categoryDefaults, collectionDefaults, namedDefaults } from '../model/group';
+import { FEATURED_FIRST, orderOfText, orderText, type Order } from '../model/order';
+import { productDefaults, variantDefaults } from '../model/product';
+import { settingsOf, type Settings } from '../model/settings';
+import { canonicalJson, listText, ObjectForm } from '../shared/canonical-json';
+
+const usualProduct = productDefaults;
+const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...shownVariant } = variantDefaults;
+const usualVariant = { ...shownVariant, cost: null };
+const usualOptionValue = { pictureId: null };
+const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
+/** Fields that a document leaves out while they are as usual. */
+export const documentDefaults = { product: usualProduct, variant: usualVariant };
+
+/** Orders are written as their names, as they were before any others could be chosen. */
+const { order: _order, ...usualCategory } = categoryDefaults;
+const groupDefaults = {
+  category: { ...usualCategory, sort: orderText(FEATURED_FIRST) },
+  collection: collectionDefaults,
+  brand: namedDefaults,
+  tag: namedDefaults,
+};
+const groupForms = {
+  category: new ObjectForm({ usual: groupDefaults.category }),
+  collection: new ObjectForm({ usual: groupDefaults.collection }),
+  brand: new ObjectForm({ usual: groupDefaults.brand }),
+  tag: new ObjectForm({ usual: groupDefaults.tag }),
+};
+const isGroup = (kind: DocumentKind): kind is keyof typeof groupDefaults => kind in groupDefaults;
+
+function groupText(kind: keyof typeof groupDefaults, body: object & { order?: Order }): string {
+  const { order, ...rest } = body;
+  return groupForms[kind].text({ ...rest, ...(order && { sort: orderText(order) }) });
+}
+
+function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument['body'] {
+  const { sort, ...body } = { ...groupDefaults[kind], ...(JSON.parse(text) as object) } as { sort?: string };
+  return { ...body, ...(sort !== undefined && { order: orderOfText(sort) }) } as ShopDocument['body'];
+}
+
+/**
+ * The text of a document. What stands at its default is left out, so that a document keeps its text, and its hash, when
+ * products learn new fields.
+ */
+export function documentText(document: ShopDocument): string {
+  if (isGroup(document.kind)) return groupText(document.kind, document.body);
+  if (document.kind !== 'product') return canonicalJson(document.body);
+  const { options, variants, pictures } = document.body;
+  return forms.product.text(document.body, {
+    options: listText(options, (option) => {
+      const values = listText(option.values, (value) => forms.optionValue.text(value));
+      return forms.option.text(option, { values });
+    }),
+    variants: listText(variants, (variant) => forms.variant.text(variant)),
+    pictures: listText(pictures, (picture) =>
+      (picture.fit === 'fits' ? forms.picture : forms.filledPicture).text(picture),
+    ),
+  });
+}
+
+const forms = {
+  product: new ObjectForm({ usual: usualProduct }),
+  option: new ObjectForm({ hidden: hidden.option }),
+  optionValue: new ObjectForm({ usual: usualOptionValue }),
+  variant: new ObjectForm({ hidden: hidden.variant, usual: usualVariant }),
+  picture: new ObjectForm({}),
+  // The ground is seen only behind a picture that does not fill its frame.
+  filledPicture: new ObjectForm({ hidden: ['fit', 'ground'] }),
+};
+
+/** The body that `documentText` wrote. */
+export function documentBody(kind: DocumentKind, text: string): ShopDocument['body'] {
+  if (isGroup(kind)) return groupBody(kind, text);
+  const body = JSON.parse(text) as ShopDocument['body'];
+  if (kind === 'settings') return settingsOf(body as Settings);
+  if (kind !== 'product') return body;
+  const product = body as ProductDocument;
+  return {
+    ...usualProduct,
+    ...product,
+    options: product.options.map((option) => ({
+      ...option,
+      values: option.values.map((value) => ({ ...usualOptionValue, ...value })),
+    })),
+    variants: product.variants.map((variant) => ({ ...usualVariant, ...variant })),
+    pictures: product.pictures.map((picture) => ({ ...usualPicture, ...picture })),
+  };
+}

@@ -1,0 +1,47 @@
+import { phaseOf } from '../products/status';
+import type { AddressedKind } from '../model/document';
+import type { ResolvedShop } from './resolved-shop';
+
+export type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
+
+/** A group that has a listing of its own. */
+export interface GroupRef {
+  kind: GroupKind;
+  id: string;
+}
+
+/** First part of the address of a listing. */
+export const groupPath: Readonly<Record<GroupKind, string>> = { category: 'c', collection: 'g', brand: 'b', tag: 't' };
+
+/** First part of the address of anything that has one of its own. */
+export const addressPath: Readonly<Record<AddressedKind, string>> = { ...groupPath, product: 'p', page: 'page' };
+
+/** The groups of a kind by id. */
+export function groupsOf(shop: ResolvedShop, kind: GroupKind) {
+  return { category: shop.categories, collection: shop.collections, brand: shop.brands, tag: shop.tags }[kind];
+}
+
+/**
+ * Do shoppers meet the listing of this group now? A category is closed by any above it that is off; a collection is open
+ * from its first to its last day; brands and tags only where they are to be listed.
+ */
+export function isOpen(shop: ResolvedShop, { kind, id }: GroupRef): boolean {
+  switch (kind) {
+    case 'category': {
+      const path = shop.tree.path(id);
+      return path.length > 0 && path.every(({ standing }) => standing === 'live');
+    }
+    case 'collection': {
+      const collection = shop.collections.get(id);
+      return collection !== undefined && phaseOf(collection, shop.now) === 'live';
+    }
+    default:
+      return groupsOf(shop, kind).has(id) && (kind === 'brand' ? shop.brands : shop.tags).get(id)!.listed;
+  }
+}
+
+/** The address of an open group's listing; undefined while shoppers do not meet it. */
+export function urlOfGroup(shop: ResolvedShop, group: GroupRef): string | undefined {
+  if (!isOpen(shop, group)) return undefined;
+  return `/${groupPath[group.kind]}/${groupsOf(shop, group.kind).get(group.id)!.slug}`;
+}

@@ -1,0 +1,478 @@
+import { CategoryTree } from '../groups/category-tree';
+import type { Brand, Category, Collection, Tag } from '../model/group';
+import type { SpecSheet } from '../model/spec-sheet';
+import { nextMoment } from '../products/status';
+import type { DocumentBodies, DocumentKind, ProductDocument, Redirect, ShopDocument } from '../model/document';
+import { Bitset } from '../search/bitset';
+import type { FinderEntry, FinderSource } from '../search/entry';
+import { FinderIndex } from '../search/finder-index';
+import type { IndexState } from '../search/state';
+import { Synonyms } from '../search/synonyms';
+import type { ProductFacts } from '../rules/facts';
+import type { FieldRegistry } from '../rules/field';
+import { mixSort } from './arrangement';
+import { Bundles, speaksOfTime } from './bundle';
+import { Memberships } from './memberships';
+import { Moments } from './scheduled-changes';
+import type { MetOption } from './met-options';
+import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, nextSaleEdge, STANDING, type DaySales } from './facts';
+import type { Page } from '../model/page';
+import type { Settings } from '../model/settings';
+import type { Menu } from '../model/menu';
+import { ShopDocuments } from './shop-documents';
+import { fieldsOf } from './shop-fields';
+import { wordsBeside } from './words-beside';
+
+export interface ResolvedShopInputs {
+  /** pieces left of a variant; null when it is not counted */
+  stock: (variantId: string) => number | null;
+  /** what was sold of a product, by day, the last day first */
+  sales?: (productId: string) => readonly DaySales[];
+  /** standings beyond a product's own, such as "changed" for the desk */
+  marks?: (product: ProductDocument) => readonly string[];
+  /** seconds since 1970 at which the shop begins; see `passTime` */
+  now?: number;
+}
+
+/** One document put in, or taken out when it has no body. */
+export interface DocumentUpdate {
+  kind: DocumentKind;
+  key: string;
+  body: DocumentBodies[DocumentKind] | undefined;
+}
+
+/** What was worked out of products before, so that it need not be again. */
+export interface WorkedOut {
+  index: IndexState;
+  /** moment, seconds since 1970, for which it stands; not after that of the shop */
+  now: number;
+  /** true for products that were worked out as they are now, along with all that they name */
+  holds: (productId: string) => boolean;
+}
+
+/** From this many changed products on, building the index afresh is considered. */
+const REBUILD_FROM = 1_000;
+
+const NO_SALES: readonly DaySales[] = [];
+
+/** Columns that hold numbers of `#numberFor` begin with this. */
+const MIX = 'mix.';
+
+/**
+ * A shop made from documents, live stock and an instant: the live shop from an edition, the preview from the working
+ * copy, by the same code. Kept fresh document by document. Views of it (listing, product, page) are in the files beside.
+ */
+export class ResolvedShop {
+  readonly #documents = new ShopDocuments();
+  readonly products: ReadonlyMap<string, ProductDocument> = this.#documents.products;
+  readonly categories: ReadonlyMap<string, Category> = this.#documents.categories;
+  readonly collections: ReadonlyMap<string, Collection> = this.#documents.collections;
+  readonly brands: ReadonlyMap<string, Brand> = this.#documents.brands;
+  readonly tags: ReadonlyMap<string, Tag> = this.#documents.tags;
+  readonly specSheets: ReadonlyMap<string, SpecSheet> = this.#documents.specSheets;
+  readonly pages: ReadonlyMap<string, Page> = this.#documents.pages;
+  /** by their keys */
+  readonly redirects: ReadonlyMap<string, Redirect> = this.#documents.redirects;
+  readonly bundles = new Bundles(this);
+  readonly memberships = new Memberships(this);
+  index: FinderIndex;
+  /** goes up with every change, so that what was computed from the shop can be kept */
+  version = 0;
+  /** moment of the day, seconds since 1970, for which prices and standings were worked out */
+  now: number;
+  readonly #moments = new Moments();
+  readonly #facts = new Map<string, ProductFacts>();
+  /** a number for each thing by which goods are told apart when they are mixed */
+  readonly #numbers = new Map<string, number>();
+  /** what the index reads when somebody asks for it */
+  readonly #source: FinderSource = {
+    number: (id, column) => {
+      if (column.startsWith(MIX)) return this.#numberFor(mixSort(column, this.products.get(id)!));
+      const fact = this.fields.get(column)?.read(this.facts(id)!);
+      return typeof fact === 'number' ? fact : NaN;
+    },
+    text: (id, name) => String(this.fields.get(name)?.read(this.facts(id)!) ?? ''),
+  };
+  #tree: CategoryTree | undefined;
+  #fields: FieldRegistry | undefined;
+  /** for which options the fields were made, and for which of their keys rules were worked out */
+  #optionsVersion = 0;
+  #optionKeysVersion = 0;
+
+  constructor(readonly inputs: ResolvedShopInputs) {
+    this.now = inputs.now ?? 0;
+    this.index = new FinderIndex(finderShape, this.#source);
+  }
+
+  get menu(): Menu {
+    return this.#documents.menu;
+  }
+
+  get settings(): Settings {
+    return this.#documents.settings;
+  }
+
+  get tree(): CategoryTree {
+    return (this.#tree ??= new CategoryTree(this.categories.values()));
+  }
+
+  get fields(): FieldRegistry {
+    const { version } = this.#documents.options;
+    if (version !== this.#optionsVersion) this.#fields = undefined;
+    this.#optionsVersion = version;
+    return (this.#fields ??= fieldsOf(this));
+  }
+
+  /** Options met in the catalog by key, with the words and colours of their values. */
+  get options(): ReadonlyMap<string, MetOption> {
+    return this.#documents.options.all;
+  }
+
+  /** Facts of products that were not worked out here, but taken over, are so when they are asked for. */
+  facts(productId: string): ProductFacts | undefined {
+    const known = this.#facts.get(productId);
+    const product = known ? undefined : this.products.get(productId);
+    return product ? this.#workOut(product) : known;
+  }
+
+  stock(variantId: string): number | null {
+    return this.inputs.stock(variantId);
+  }
+
+  /** Products that shoppers meet in listings and strips. */
+  get listed(): Bitset {
+    return this.index.posting(STANDING, LISTED) ?? new Bitset(this.index.alive.size);
+  }
+
+  /**
+   * Makes `now` (seconds since 1970) the moment of the shop: products whose sale, or whose days on the shop, began or ended
+   * are worked out again, and so are collections that open, close, or whose rule speaks of days. Costs nothing while no such
+   * moment passes. A clock that was ahead and is put right turns the shop back, at the cost of a look at each product.
+   */
+  passTime(now: number): void {
+    if (now < this.now) return this.#turnBack(now);
+    if (now === this.now) return;
+    const before = this.now;
+    this.now = now;
+    this.#moments.pass(now, (ids) => this.refreshAll(ids));
+    const turned = this.memberships.passTime(now);
+    if (turned) this.bundles.noteRules();
+    const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
+      const at = nextMoment([liveFrom, liveUntil], before);
+      return at !== undefined && at <= now;
+    });
+    if (turned || opened) this.#settle();
+  }
+
+  #turnBack(now: number): void {
+    const before = this.now;
+    this.now = now;
+    const isPassed = (at: number | undefined) => at !== undefined && at <= before;
+    const turned = [...this.products.values()].filter(
+      (product) =>
+        isPassed(nextMoment([product.saleFrom, product.saleUntil, product.liveFrom, product.liveUntil], now)) ||
+        isPassed(nextSaleEdge(this.#sales(product.id), now)) ||
+        speaksOfTime(product),
+    );
+    this.memberships.clear();
+    this.bundles.noteRules();
+    this.refreshAll(turned.map(({ id }) => id));
+    this.#settle();
+  }
+
+  bySlug(kind: DocumentKind, slug: string): string | undefined {
+    return this.#documents.bySlug(kind, slug);
+  }
+
+  /** Starts over with these documents, products last: each is worked out as it comes, unless it was `before`. */
+  load(documents: Iterable<ShopDocument>, before?: WorkedOut): void {
+    const products = this.#productsOf(documents);
+    if (before) this.#takeOver(products, before);
+    else this.#rebuild(products);
+  }
+
+  /** As if the products that still hold had been worked out at that moment, and time had passed since. */
+  #takeOver(products: Iterable<ProductDocument>, { index, now, holds }: WorkedOut): void {
+    const until = this.now;
+    this.now = now;
+    this.#startOver(FinderIndex.of(finderShape, index, this.#source));
+    const others: ProductDocument[] = [];
+    for (const product of products) {
+      const isHeld = holds(product.id) && product.kind !== 'bundle' && this.index.slot(product.id) !== undefined;
+      if (isHeld) this.#noteMoment(product);
+      else others.push(product);
+    }
+    if (this.#isLargePart(others.length)) {
+      this.now = until;
+      return this.#rebuild();
+    }
+    const ids = this.index.alive.toArray().map((slot) => this.index.id(slot));
+    for (const id of ids) if (!this.products.has(id)) this.index.remove(id);
+    for (const product of others) if (product.kind !== 'bundle') this.index.put(this.#entry(product));
+    this.#finish(others.filter(({ kind }) => kind === 'bundle'));
+    this.passTime(until);
+  }
+
+  /** Stores the documents as they come, and answers the products among them. */
+  *#productsOf(documents: Iterable<ShopDocument>): Generator<ProductDocument> {
+    let isAmongProducts = false;
+    for (const document of documents) {
+      if (document.kind === 'product') {
+        isAmongProducts = true;
+        this.#documents.storeProduct(document.body);
+        yield document.body;
+      } else if (isAmongProducts) throw new Error('What products are worked out from must come before them.');
+      else this.#store(document.kind, document.key, document.body);
+    }
+  }
+
+  /**
+   * Starts over as another shop is now, index and all, sharing its documents, which are never changed in place. Where the
+   * inputs of the two differ, products must be applied again.
+   */
+  copyFrom(other: ResolvedShop): void {
+    const into = <K, V>(target: Map<K, V>, source: ReadonlyMap<K, V>) => {
+      target.clear();
+      for (const [key, value] of source) target.set(key, value);
+    };
+    this.#documents.copyFrom(other.#documents);
+    this.#moments.copyFrom(other.#moments);
+    this.bundles.copyFrom(other.bundles);
+    into(this.#facts, other.#facts);
+    into(this.#numbers, other.#numbers);
+    this.now = other.now;
+    this.#startOver(other.index.copy(this.#source));
+    this.version++;
+  }
+
+  /**
+   * Puts documents in, in place of those of the same key, and takes those without a body out. In which order they come makes
+   * no difference: first all that products are worked out from is put in place, then the products that changed or that are
+   * concerned are worked out, each once. When that is a large part of them, building the index afresh is quicker.
+   */
+  applyAll(changes: readonly DocumentUpdate[]): void {
+    const concerned = this.#storeAll(changes.filter(({ kind }) => kind !== 'product'));
+    const products = new Map(changes.flatMap(({ kind, key, body }) => (kind === 'product' ? [[key, body]] : [])));
+    const others = concerned === 'all' ? [] : [...concerned.keys()].filter((id) => !products.has(id));
+    if (concerned === 'all' || this.#isLargePart(products.size + others.length)) {
+      for (const [id, body] of products) {
+        if (body) this.#documents.storeProduct(body as ProductDocument);
+        else this.#forgetProduct(id);
+      }
+      return this.#rebuild();
+    }
+    const before = new Map([...products.keys()].map((id) => [id, this.products.get(id)]));
+    for (const [id, body] of products) {
+      if (body) this.#documents.storeProduct(body as ProductDocument);
+      else this.#removeProduct(id);
+    }
+    this.#followOptions();
+    for (const [id, body] of products) {
+      if (!body) continue;
+      const old = before.get(id);
+      const sameTexts = !!old && concerned.get(id) !== 'words' && haveSameTexts(old, body as ProductDocument);
+      this.#index(body as ProductDocument, { sameTexts });
+      if (old?.supplier !== (body as ProductDocument).supplier) this.#fields = undefined;
+    }
+    for (const id of others) this.#index(this.products.get(id)!, { sameTexts: concerned.get(id) !== 'words' });
+    this.#settle();
+  }
+
+  /** Works products out again after their stock or standing changed. */
+  refreshAll(productIds: readonly string[]): void {
+    const known = productIds.filter((id) => this.products.has(id));
+    if (known.length === 0) return;
+    if (this.#isLargePart(known.length)) this.#rebuild();
+    else for (const id of known) this.#index(this.products.get(id)!, { sameTexts: true });
+    this.#settle();
+  }
+
+  /** Notes that marks of products turned, and nothing else of them: much quicker than working them out again. */
+  remark(productIds: readonly string[]): void {
+    const isLarge = this.#isLargePart(productIds.length);
+    if (isLarge) this.memberships.clear();
+    for (const id of productIds) {
+      const product = this.products.get(id);
+      if (!product) continue;
+      this.index.replaceValues(id, STANDING, this.#workOut(product).standing);
+      if (!isLarge) this.memberships.refresh(id);
+      this.bundles.noteChangeOf(id);
+    }
+    this.#settle();
+  }
+
+  /** Adds or replaces one document, or removes it when `body` is undefined. */
+  apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
+    this.applyAll([{ kind, key, body }]);
+  }
+
+  /** Stores documents that are no products. Answers the products that are worked out from them, and whether their words are. */
+  #storeAll(changes: readonly DocumentUpdate[]): Map<string, 'facts' | 'words'> | 'all' {
+    const concerned = new Map<string, 'facts' | 'words'>();
+    if (changes.length === 0) return concerned;
+    const { settings } = this;
+    const keysOf = (kind: DocumentKind) => changes.flatMap((change) => (change.kind === kind ? [change.key] : []));
+    const categories = keysOf('category');
+    const branches = () => categories.flatMap((id) => this.tree.branch(id).map((category) => category.id));
+    const places = () =>
+      categories.map((id) => `${this.categories.has(id)} ${this.categories.get(id)?.parentId}`).join();
+    const wasPlaces = places();
+    const moved = new Set([...categories, ...(categories.length > 0 ? branches() : [])]);
+    const nameOf = (kind: 'brand' | 'tag', id: string) => (kind === 'brand' ? this.brands : this.tags).get(id)?.name;
+    const named = (['brand', 'tag'] as const).flatMap((kind) =>
+      keysOf(kind).map((id) => ({ kind, id, name: nameOf(kind, id) })),
+    );
+    for (const { kind, key, body } of changes) this.#store(kind as Exclude<DocumentKind, 'product'>, key, body);
+    this.#tree = undefined;
+    this.#fields = undefined;
+    const { taxRate, reducedTaxRate, taxIncluded } = this.settings;
+    if (
+      settings.taxRate !== taxRate ||
+      settings.reducedTaxRate !== reducedTaxRate ||
+      settings.taxIncluded !== taxIncluded
+    )
+      return 'all'; // Margins depend on tax.
+    if (places() !== wasPlaces) {
+      for (const id of branches()) moved.add(id);
+      for (const { id, categoryIds } of this.products.values())
+        if (categoryIds.some((each) => moved.has(each))) concerned.set(id, 'facts');
+    }
+    for (const { kind, id, name } of named)
+      if (nameOf(kind, id) !== name)
+        this.index.posting(kind, id)?.forEach((slot) => concerned.set(this.index.id(slot), 'words'));
+    const sheets = new Set(keysOf('specSheet'));
+    if (sheets.size > 0) {
+      this.#forgetFields();
+      for (const { id, specSheetId } of this.products.values())
+        if (sheets.has(specSheetId ?? '')) concerned.set(id, 'words');
+    }
+    const collections = keysOf('collection');
+    for (const id of collections) this.memberships.forget(id);
+    if (collections.length > 0) this.bundles.noteRules();
+    return concerned;
+  }
+
+  /** Ends a change: bundles follow their parts. */
+  #settle(): void {
+    this.bundles.settle((id) => {
+      const product = this.products.get(id);
+      if (product) this.#index(product, { sameTexts: true });
+    });
+    this.version++;
+  }
+
+  #rebuild(products: Iterable<ProductDocument> = this.products.values()): void {
+    this.#startOver(new FinderIndex(finderShape, this.#source));
+    const entries: FinderEntry[] = [];
+    const bundles: ProductDocument[] = [];
+    for (const product of products) {
+      if (product.kind === 'bundle') bundles.push(product);
+      else entries.push(this.#entry(product));
+    }
+    this.index.load(entries);
+    this.#finish(bundles);
+  }
+
+  #startOver(index: FinderIndex): void {
+    this.#tree = undefined;
+    this.#fields = undefined;
+    this.#optionKeysVersion = this.#documents.options.keysVersion;
+    this.memberships.clear();
+    this.index = index;
+  }
+
+  /** Bundles come last: what they cost, and whether there are any, follows from the others. */
+  #finish(bundles: readonly ProductDocument[]): void {
+    this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+    // Which options and suppliers there are is known now.
+    this.#fields = undefined;
+    this.#optionKeysVersion = this.#documents.options.keysVersion;
+    for (const bundle of bundles) this.index.put(this.#entry(bundle));
+    this.version++;
+  }
+
+  #store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
+    this.#documents.store(kind, key, body);
+    if (kind === 'settings') this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+  }
+
+  /** A rule that names a field takes in nothing while there is none: with options, fields come and go. */
+  #followOptions(): void {
+    const { keysVersion } = this.#documents.options;
+    if (keysVersion === this.#optionKeysVersion) return;
+    this.#optionKeysVersion = keysVersion;
+    this.#forgetFields();
+  }
+
+  #entry(product: ProductDocument, { sameTexts } = { sameTexts: false }): FinderEntry {
+    this.bundles.put(product);
+    const facts = this.#workOut(product);
+    this.#noteMoment(product);
+    return entryOf(facts, product, sameTexts ? undefined : wordsBeside(product, this.#documents));
+  }
+
+  #workOut(product: ProductDocument): ProductFacts {
+    const facts = factsOf(product, {
+      stock: this.inputs.stock,
+      tree: this.tree,
+      sheets: this.specSheets,
+      marks: this.inputs.marks?.(product) ?? [],
+      settings: this.settings,
+      now: this.now,
+      bundle: this.bundles.get(product.id),
+      sales: this.#sales(product.id),
+    });
+    this.#facts.set(product.id, facts);
+    return facts;
+  }
+
+  #sales(productId: string): readonly DaySales[] {
+    return this.inputs.sales?.(productId) ?? NO_SALES;
+  }
+
+  /** Notes when a product changes by itself. */
+  #noteMoment(product: ProductDocument): void {
+    this.#moments.note(product, this.#sales(product.id), this.now);
+  }
+
+  #numberFor(sort: string | undefined): number {
+    if (sort === undefined) return NaN;
+    let number = this.#numbers.get(sort);
+    if (number === undefined) this.#numbers.set(sort, (number = this.#numbers.size));
+    return number;
+  }
+
+  /** So many products that building the index afresh is quicker than putting each. */
+  #isLargePart(products: number): boolean {
+    return products >= REBUILD_FROM && products * 8 >= this.products.size;
+  }
+
+  #index(product: ProductDocument, known?: { sameTexts: boolean }): void {
+    this.index.put(this.#entry(product, known), known);
+    this.memberships.refresh(product.id);
+    this.bundles.noteChangeOf(product.id);
+  }
+
+  #removeProduct(id: string): void {
+    if (!this.products.has(id)) return;
+    const slot = this.index.slot(id)!;
+    this.#forgetProduct(id);
+    this.index.remove(id);
+    this.bundles.noteChangeOf(id);
+    this.memberships.remove(slot);
+  }
+
+  #forgetProduct(id: string): void {
+    this.#documents.forgetProduct(id);
+    this.#facts.delete(id);
+    this.#moments.forget(id);
+    this.bundles.remove(id);
+  }
+
+  /** What rules took in is worked out again, since a field may mean something else, or nothing. */
+  #forgetFields(): void {
+    this.#fields = undefined;
+    this.memberships.clear();
+    this.bundles.noteRules();
+  }
+}

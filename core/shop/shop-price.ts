@@ -1,0 +1,20 @@
+import type { ProductDocument } from '../model/document';
+import { effectivePrice, type EffectivePrice } from '../pricing/price';
+import type { ResolvedShop } from './resolved-shop';
+
+/** What one piece costs now; of a bundle priced by its parts, the least it can come to. */
+export function shopPrice(
+  shop: ResolvedShop,
+  product: ProductDocument,
+  variant: ProductDocument['variants'][number],
+): EffectivePrice {
+  const price = shop.bundles.get(product.id)?.price;
+  return price ? { price: price.low, wasPrice: null } : effectivePrice(product, variant, shop.now);
+}
+
+/** Pieces left of a variant, or how often a bundle can be made; null when there is no end. */
+export function shopStock(shop: ResolvedShop, product: ProductDocument, variantId: string): number | null {
+  const facts = shop.bundles.get(product.id);
+  if (!facts) return shop.stock(variantId);
+  return Number.isFinite(facts.stock) ? facts.stock : null;
+}

@@ -1,0 +1,51 @@
+import { variantName } from '../products/variants';
+import type { ProductDocument } from '../model/document';
+import { effectivePrice } from '../pricing/price';
+import { pictureOf, pictureView, type PictureView } from './card';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+export interface BundlePartView {
+  id: string;
+  title: string;
+  url: string;
+  picture: PictureView | null;
+  variants: { id: string; label: string; price: number; /** pieces that may be chosen */ most: number }[];
+}
+
+/** What the chooser on a bundle's page is made from. */
+export interface BundleView {
+  /** basis points off the sum of the parts; null when the price is fixed */
+  off: number | null;
+  slots: { id: string; label: string; min: number; max: number; usual: string | null; parts: BundlePartView[] }[];
+}
+
+export function bundleView(shop: ResolvedShop, product: ProductDocument): BundleView | null {
+  const facts = shop.bundles.get(product.id);
+  if (!facts || !product.bundle) return null;
+  const { pricing } = product.bundle;
+  return {
+    off: pricing.how === 'parts' ? pricing.off : null,
+    slots: facts.slots.map(({ slot: { id, label, min, max, usual }, products }) => ({
+      id,
+      label,
+      min,
+      max,
+      usual,
+      parts: products.map((part) => {
+        const picture = pictureOf(part, null);
+        return {
+          id: part.id,
+          title: part.title,
+          url: `/p/${part.slug}`,
+          picture: picture ? pictureView(picture, part.title) : null,
+          variants: part.variants.map((variant) => ({
+            id: variant.id,
+            label: variantName(part.options, variant),
+            price: effectivePrice(part, variant, shop.now).price,
+            most: Math.min(max, shop.stock(variant.id) ?? max),
+          })),
+        };
+      }),
+    })),
+  };
+}

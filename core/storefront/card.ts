@@ -1,0 +1,115 @@
+import type { Fit, Focus, Picture } from '../model/product';
+import type { ProductDocument } from '../model/document';
+import type { Bitset } from '../search/bitset';
+import { unitPrice, unitPricingWords } from '../pricing/price';
+import { shopPrice } from '../shop/shop-price';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+export const pictureSizes = [160, 480, 960, 1600] as const;
+export type PictureSize = (typeof pictureSizes)[number];
+
+/** Address of one size of a picture; the same content always has the same address. */
+export function mediaUrl(media: string, size: PictureSize): string {
+  return `/media/${media}/${size}.webp`;
+}
+
+export interface PictureView {
+  media: string;
+  alt: string;
+  width: number;
+  height: number;
+  focus: Focus;
+  fit: Fit;
+  ground: string;
+}
+
+export function pictureView(picture: Picture, title: string): PictureView {
+  const { media, width, height, focus, fit, ground } = picture;
+  return { media, alt: picture.alt || title, width, height, focus, fit, ground };
+}
+
+/** What shoppers are told about a price: the amount, that it is given on request, or nothing while it is sold out. */
+export type PricingShown = 'shown' | 'onRequest' | 'soldOut';
+
+export function pricingOf(
+  product: Pick<ProductDocument, 'priceOnRequest' | 'hidePriceWhenSoldOut'>,
+  inStock: boolean,
+): PricingShown {
+  if (product.priceOnRequest) return 'onRequest';
+  return product.hidePriceWhenSoldOut && !inStock ? 'soldOut' : 'shown';
+}
+
+/** A product as it stands in a grid or a strip. Prices in minor units. */
+export interface ProductCard {
+  id: string;
+  slug: string;
+  title: string;
+  url: string;
+  image: string | null;
+  picture: PictureView | null;
+  /** both ends are 0 unless `pricing` is "shown" */
+  price: { min: number; max: number; currency: string };
+  pricing: PricingShown;
+  wasPrice: number | null;
+  /** of the cheapest variant */
+  unitPrice: { amount: number; words: string } | null;
+  inStock: boolean;
+  brand: string | null;
+  /** the variant that the card stands for */
+  variantId: string | null;
+  swatches: { label: string; colour: string }[];
+}
+
+function swatchesOf(product: ProductDocument): ProductCard['swatches'] {
+  const option = product.options.find(({ values }) => values.some((value) => value.swatch));
+  return option?.values.flatMap(({ name, swatch }) => (swatch ? [{ label: name, colour: swatch }] : [])) ?? [];
+}
+
+/** The picture that shows a variant: its own, else the face of the product. */
+export function pictureOf(product: ProductDocument, variantId: string | null): Picture | undefined {
+  const own = product.variants.find((variant) => variant.id === variantId)?.pictureId;
+  return product.pictures.find((picture) => picture.id === own) ?? product.pictures[0];
+}
+
+/**
+ * The card of the product in a slot. When variant filters are on, `matching` holds the variants that pass them: the card
+ * then shows, and links to, the first of those.
+ */
+export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): ProductCard {
+  const { index } = shop;
+  const product = shop.products.get(index.id(slot))!;
+  let shown: string | null = null;
+  const start = index.variants.start(slot);
+  const end = start + index.variants.count(slot);
+  for (let variant = start; matching && shown === null && variant < end; variant++)
+    if (matching.has(variant)) shown = index.variants.id(variant);
+  const variant = product.variants.find(({ id }) => id === shown) ?? product.variants[0];
+  const { stock, priceMax } = shop.facts(product.id)!;
+  const pricing = pricingOf(product, stock > 0);
+  const prices = pricing === 'shown' ? product.variants.map((each) => shopPrice(shop, product, each)) : [];
+  const cheapest = prices.reduce((best, each, i) => (each.price < prices[best]!.price ? i : best), 0);
+  const perUnit = prices.length
+    ? unitPrice(prices[cheapest]!.price, product.variants[cheapest]!.content, product.unitPricing)
+    : null;
+  const picture = pictureOf(product, variant?.id ?? null);
+  return {
+    id: product.id,
+    slug: product.slug,
+    title: product.title,
+    url: `/p/${product.slug}${shown ? `?v=${shown}` : ''}`,
+    image: picture ? mediaUrl(picture.media, 480) : null,
+    picture: picture ? pictureView(picture, product.title) : null,
+    price: {
+      min: prices[cheapest]?.price ?? 0,
+      max: pricing === 'shown' ? priceMax : 0,
+      currency: shop.settings.currency,
+    },
+    pricing,
+    wasPrice: prices[cheapest]?.wasPrice ?? null,
+    unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[product.unitPricing!].words },
+    inStock: stock > 0,
+    brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
+    variantId: variant?.id ?? null,
+    swatches: swatchesOf(product),
+  };
+}

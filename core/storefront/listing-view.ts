@@ -1,0 +1,296 @@
+import { type Attribute } from '../model/spec-sheet';
+import { SPEC_SCALE } from '../products/spec-values';
+import type { Bitset } from '../search/bitset';
+import { list } from '../search/listing';
+import type { ChoiceFilter, ListingResult, ProductSpan } from '../search/listing-query';
+import { cardOf, type ProductCard } from './card';
+import { AVAILABLE, LAST, UNTOLD } from '../shop/facts';
+import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';
+import { arranged, finderOrder, type Arrangement } from '../shop/arrangement';
+import { keptWhileUnchanged } from '../shop/kept';
+import { isOpen, type GroupRef } from '../shop/open-groups';
+import type { ResolvedShop } from '../shop/resolved-shop';
+import { sheetsInOrder } from '../shop/shop-fields';
+
+export const PAGE_SIZE = 24;
+/** Deepest page that is answered; beyond it a page is empty. */
+export const MAX_PAGE = 10_000;
+
+export type ListingPlace = { kind: 'all' } | GroupRef;
+
+export interface ListingRequest {
+  at: ListingPlace;
+  q: string;
+  page: number;
+  /** a sort key, or '' for the usual one */
+  sort: string;
+  /** facet key as in addresses → chosen values */
+  choices: ReadonlyMap<string, readonly string[]>;
+  /** minor units */
+  price: { min: number; max: number } | null;
+  /** facet key of a spec in numbers → wanted span, in its unit */
+  spans: ReadonlyMap<string, { min: number; max: number }>;
+}
+
+export interface FacetValueView {
+  value: string;
+  label: string;
+  count: number;
+  selected: boolean;
+  colour?: string;
+}
+
+export type FacetView =
+  | { key: string; label: string; type: 'choice'; values: FacetValueView[] }
+  | {
+      key: string;
+      label: string;
+      type: 'range';
+      /** price in minor units, specs in their unit */
+      values: { min: number; max: number };
+      /** an open end is null */
+      selected: { min: number | null; max: number | null } | null;
+      /** of a spec, such as cm */
+      unit?: string;
+    };
+
+export interface ListingView {
+  total: number;
+  page: number;
+  pageSize: number;
+  sorts: { key: string; label: string }[];
+  sort: string;
+  items: ProductCard[];
+  facets: FacetView[];
+}
+
+const sorts = [
+  { key: 'featured', label: 'Featured' },
+  { key: 'newest', label: 'Newest' },
+  { key: 'price-up', label: 'Price, low to high' },
+  { key: 'price-down', label: 'Price, high to low' },
+  { key: 'title', label: 'Name, A to Z' },
+];
+const bestMatch = { key: 'match', label: 'Best match' };
+
+const RESERVED = new Set(['category', 'brand', 'tag', 'price', 'stock']);
+
+interface FacetSource {
+  /** as in addresses */
+  key: string;
+  /** as in the index */
+  facet: string;
+  label: string;
+  onVariant: boolean;
+  toIndex: (value: string) => string | undefined;
+  /** values that are shown, by their key in the index; all when absent */
+  among?: ReadonlySet<string>;
+}
+
+interface DescribedValue {
+  /** key and id in the index */
+  indexValue: string;
+  id: number;
+  value: string;
+  label: string;
+  colour?: string;
+}
+
+/** Attributes of these types that the seller offers as filters. */
+function filterAttributes(shop: ResolvedShop, types: readonly Attribute['type'][]): Attribute[] {
+  const all = new Map(sheetsInOrder(shop).flatMap(({ attributes }) => attributes.map((each) => [each.id, each])));
+  return [...all.values()].filter(({ filterable, type }) => filterable && types.includes(type));
+}
+
+const choiceAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['choice', 'choices', 'yesNo']);
+const numberAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['number', 'range']);
+
+/** The columns that hold the numbers of an attribute. */
+function spanOfAttribute({ id, type }: Attribute): ProductSpan {
+  const name = specField(id);
+  return type === 'range' ? { name, low: specFrom(name), high: specUpTo(name) } : { name, low: name, high: name };
+}
+
+/** All values of a facet, in the order and with the words in which shoppers read them. */
+function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
+  const values: (DescribedValue & { order: number | string })[] = [];
+  const groups = { category: shop.categories, brand: shop.brands }[facet];
+  const places = new Map(facet === 'category' ? shop.tree.flat().map(({ category }, i) => [category.id, i]) : []);
+  const option = shop.options.get(optionOfField(facet) ?? '');
+  const attribute = choiceAttributes(shop).find((each) => specField(each.id) === facet);
+  const optionPlaces = new Map([...(option?.values.keys() ?? [])].map((value, i) => [value, i]));
+  for (const [indexValue, id] of shop.index.facet(facet)?.values ?? []) {
+    // Values that products had once are still known to the index.
+    if (shop.index.facets.totals[id] === 0) continue;
+    const group = groups?.get(indexValue);
+    if (group) {
+      const order = places.get(indexValue) ?? group.name;
+      values.push({ indexValue, id, value: group.slug, label: group.name, order });
+    } else if (option) {
+      const label = option.values.get(indexValue) ?? indexValue;
+      const colour = option.swatches.get(indexValue);
+      values.push({ indexValue, id, value: indexValue, label, colour, order: optionPlaces.get(indexValue) ?? 0 });
+    } else if (attribute) {
+      const place = attribute.choices.findIndex((choice) => choice.id === indexValue);
+      const label = attribute.type === 'yesNo' ? (indexValue === 'yes' ? 'Yes' : 'No') : attribute.choices[place]?.name;
+      if (label !== undefined) values.push({ indexValue, id, value: indexValue, label, order: place });
+    } else if (facet === AVAILABLE) values.push({ indexValue, id, value: indexValue, label: 'In stock', order: 0 });
+  }
+  values.sort((a, b) => (a.order === b.order ? (a.indexValue < b.indexValue ? -1 : 1) : a.order < b.order ? -1 : 1));
+  return values.map(({ order: _order, ...value }) => value);
+}
+
+/** Facets described so far: a listing is asked for far more often than the shop changes. */
+const describedFacets = keptWhileUnchanged(() => new Map<string, DescribedValue[]>());
+
+function describedValues(shop: ResolvedShop, facet: string): DescribedValue[] {
+  const described = describedFacets(shop);
+  let values = described.get(facet);
+  if (!values) described.set(facet, (values = describeFacet(shop, facet)));
+  return values;
+}
+
+/** The choice filters that shoppers get at a place, in order. */
+function facetSources(
+  shop: ResolvedShop,
+  at: ListingPlace,
+  chosen: ReadonlyMap<string, readonly string[]>,
+): FacetSource[] {
+  const parent = at.kind === 'category' ? at.id : null;
+  const open = shop.tree.children(parent).filter(({ id }) => isOpen(shop, { kind: 'category', id }));
+  const among = new Set(open.map((category) => category.id));
+  for (const slug of chosen.get('category') ?? []) among.add(shop.bySlug('category', slug) ?? '');
+  const ofGroup = (kind: 'category' | 'brand') => (slug: string) => shop.bySlug(kind, slug);
+  const asIs = (value: string) => value;
+  const sources: FacetSource[] = [
+    { key: 'category', facet: 'category', label: 'Category', onVariant: false, toIndex: ofGroup('category'), among },
+    // All goods of a brand's own page have that brand.
+    ...(at.kind === 'brand'
+      ? []
+      : [{ key: 'brand', facet: 'brand', label: 'Brand', onVariant: false, toIndex: ofGroup('brand') }]),
+  ];
+  for (const [key, { label }] of shop.options) {
+    const inAddress = RESERVED.has(key) ? `option.${key}` : key;
+    sources.push({ key: inAddress, facet: optionField(key), label, onVariant: true, toIndex: asIs });
+  }
+  for (const { id, name } of choiceAttributes(shop))
+    sources.push({ key: specField(id), facet: specField(id), label: name, onVariant: false, toIndex: asIs });
+  sources.push({ key: 'stock', facet: AVAILABLE, label: 'Stock', onVariant: true, toIndex: asIs });
+  return sources;
+}
+
+/** Products that stand at a place, before any filter. */
+export function placeSet(shop: ResolvedShop, at: ListingPlace, now: number): Bitset {
+  const listed = shop.listed.clone();
+  if (at.kind === 'all') return listed;
+  const set = at.kind === 'collection' ? shop.memberships.of(at.id, now) : shop.index.posting(at.kind, at.id);
+  return set ? listed.and(set) : listed.clear();
+}
+
+/** Orders of categories that were arranged by hand, until the shop changes. */
+const arrangedCategories = keptWhileUnchanged(() => new Map<string, number[]>());
+
+function categoryOrder(shop: ResolvedShop, id: string, arrangement: Arrangement, now: number): string | number[] {
+  const named = finderOrder(arrangement);
+  if (named !== undefined) return named;
+  const kept = arrangedCategories(shop);
+  let slots = kept.get(id);
+  if (!slots) kept.set(id, (slots = arranged(shop, placeSet(shop, { kind: 'category', id }, now), arrangement)));
+  return slots;
+}
+
+/** The own order of a place: a name of one of the finder's orders, or slots. */
+export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): string | number[] {
+  if (at.kind === 'collection') {
+    const collection = shop.collections.get(at.id);
+    if (collection) return shop.memberships.orderOf(collection, now);
+  }
+  const category = at.kind === 'category' ? shop.categories.get(at.id) : undefined;
+  return category ? categoryOrder(shop, category.id, category, now) : 'featured';
+}
+
+/** One page of a listing with exact counts, as shoppers see it at `now` (seconds since 1970). */
+export function listingView(shop: ResolvedShop, request: ListingRequest, now: number): ListingView {
+  const { at, q, choices, price } = request;
+  const offered = shop.index.text.holdsWords(q) ? [bestMatch, ...sorts] : sorts;
+  const sort = offered.find(({ key }) => key === request.sort)?.key ?? offered[0]!.key;
+  const sources = facetSources(shop, at, choices);
+  const filters: ChoiceFilter[] = [];
+  for (const { key, facet, onVariant, toIndex } of sources) {
+    const values = choices.get(key);
+    if (values?.length) filters.push({ facet, onVariant, values: values.flatMap((value) => toIndex(value) ?? []) });
+  }
+  const base = placeSet(shop, at, now);
+  // A price that is given on request must not be found out by narrowing.
+  const untold = shop.index.posting(UNTOLD, 'price');
+  if (price && untold) base.andNot(untold);
+  const measured = numberAttributes(shop).map((attribute) => ({ attribute, span: spanOfAttribute(attribute) }));
+  const result = list(shop.index, {
+    base,
+    text: q,
+    choices: filters,
+    ranges: price ? [{ column: 'price', ...price }] : [],
+    sort: sort === 'featured' ? ownOrder(shop, at, now) : sort,
+    tieOrder: 'featured',
+    offset: (request.page - 1) * PAGE_SIZE,
+    limit: PAGE_SIZE,
+    last: shop.index.posting(LAST, 'yes'),
+    count: sources.map(({ facet }) => facet),
+    extent: ['price'],
+    extentWithout: untold,
+    spans: measured.flatMap(({ span }) => {
+      const wanted = request.spans.get(span.name);
+      return wanted ? [{ ...span, min: wanted.min * SPEC_SCALE, max: wanted.max * SPEC_SCALE }] : [];
+    }),
+    spanExtents: measured.map(({ span }) => span),
+  });
+  const facets = sources.flatMap((source) => choiceFacet(shop, source, result, choices.get(source.key) ?? []));
+  const extent = result.extents.get('price');
+  if (extent)
+    facets.splice(1, 0, { key: 'price', label: 'Price', type: 'range', values: extent, selected: chosenSpan(price) });
+  for (const { attribute, span } of measured) {
+    const found = result.extents.get(span.name);
+    const selected = request.spans.get(span.name) ?? null;
+    // Where all have the same number there is nothing to narrow.
+    if (!selected && (!found || found.min === found.max)) continue;
+    facets.push({
+      key: span.name,
+      label: attribute.name,
+      type: 'range',
+      values: { min: (found?.min ?? 0) / SPEC_SCALE, max: (found?.max ?? 0) / SPEC_SCALE },
+      selected: chosenSpan(selected),
+      unit: attribute.unit,
+    });
+  }
+  return {
+    total: result.total,
+    page: request.page,
+    pageSize: PAGE_SIZE,
+    sorts: offered,
+    sort,
+    items: result.slots.map((slot) => cardOf(shop, slot, result.variants)),
+    facets,
+  };
+}
+
+const ended = (x: number) => (Number.isFinite(x) ? x : null);
+const chosenSpan = (span: { min: number; max: number } | null) =>
+  span && { min: ended(span.min), max: ended(span.max) };
+
+function choiceFacet(
+  shop: ResolvedShop,
+  source: FacetSource,
+  result: ListingResult,
+  chosen: readonly string[],
+): FacetView[] {
+  const counts = result.counts.get(source.facet)!;
+  const values: FacetValueView[] = [];
+  for (const { indexValue, id, value, label, colour } of describedValues(shop, source.facet)) {
+    if (source.among && !source.among.has(indexValue)) continue;
+    const count = counts[id] ?? 0;
+    const selected = chosen.includes(value);
+    if (count > 0 || selected) values.push({ value, label, colour, count, selected });
+  }
+  if (values.length === 0) return [];
+  return [{ key: source.key, label: source.label, type: 'choice', values }];
+}

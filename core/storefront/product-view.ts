@@ -1,0 +1,268 @@
+import { formatPriceRange } from '../shared/money';
+import { sizeWords } from '../model/product-file';
+import { lastDayBefore } from '../shared/moment';
+import { plainText } from '../shared/plain-text';
+import type { ProductKind } from '../model/product';
+import { specWords } from '../products/spec-values';
+import { durationWords, packageWords, weightWords } from '../shared/units';
+import type { ProductDocument } from '../model/document';
+import { lowestBefore, type PriceSpan } from '../pricing/lowest';
+import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
+import { shopPrice, shopStock } from '../shop/shop-price';
+import { bundleView, type BundleView } from './bundle-view';
+import { mediaUrl, pictureView, pricingOf, type PictureView, type PricingShown } from './card';
+import { optionKey, optionValueKey } from '../shop/facts';
+import { isOpen, urlOfGroup } from '../shop/open-groups';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+/** A product as shoppers may see it: no cost, no exact stock. Prices in minor units. */
+export interface ProductView {
+  id: string;
+  kind: ProductKind;
+  slug: string;
+  title: string;
+  summary: string;
+  /** sanitised HTML */
+  description: string;
+  url: string;
+  currency: string;
+  brand: string | null;
+  /** its own page, where it has one */
+  brandUrl: string | null;
+  inStock: boolean;
+  crumbs: { label: string; url: string }[];
+  pictures: (PictureView & { id: string })[];
+  options: {
+    key: string;
+    label: string;
+    values: { key: string; label: string; colour: string | null; picture: string | null }[];
+  }[];
+  variants: VariantView[];
+  /** amounts are 0 unless this is "shown" */
+  pricing: PricingShown;
+  /** reduction by number of pieces, basis points */
+  quantityPrices: { from: number; off: number }[];
+  /** moment at which the sale ends; null when it does not, or there is none */
+  saleUntil: string | null;
+  /** last day of the sale in words */
+  saleLastDay: string | null;
+  /** what is read about ordering while sold out; null when it cannot be ordered then */
+  orderDelay: string | null;
+  specs: { heading: string; rows: { label: string; value: string }[] }[];
+  delivery: { label: string; value: string }[];
+  /** for a bundle, what it is chosen from */
+  bundle: BundleView | null;
+  /** lowest and highest price of all variants, or of all choices */
+  priceRange: { low: number; high: number };
+  /** what buyers download */
+  downloads: { name: string; size: string; variantId: string | null }[];
+  downloadTerms: string;
+  /** samples and manuals, for all */
+  files: { role: 'sample' | 'manual'; name: string; size: string; url: string }[];
+  meta: { title: string; description: string; noindex: boolean };
+}
+
+export interface VariantView {
+  id: string;
+  sku: string;
+  barcode: string;
+  /** option key → value key */
+  options: Record<string, string>;
+  price: number;
+  wasPrice: number | null;
+  /** lowest price of the 30 days before the reduction */
+  lowestBefore: number | null;
+  unitPrice: { amount: number; words: string } | null;
+  /** price of one piece by number of pieces */
+  quantityPrices: { from: number; price: number }[];
+  inStock: boolean;
+  /** true when only a few are left */
+  few: boolean;
+  image: string | null;
+  pictureId: string | null;
+  /** delivery facts where they differ from those of the product */
+  delivery: ProductView['delivery'] | null;
+}
+
+/** Shoppers are told that few are left from this number of pieces down. */
+const FEW = 3;
+
+const ORDER_WORDS = 'Can be ordered';
+const META_TITLE = 60;
+const META_DESCRIPTION = 155;
+
+const cut = (text: string, letters: number) =>
+  text.length > letters ? `${text.slice(0, letters - 1).trimEnd()}…` : text;
+
+/** What search engines are told of a product: its own words, or what title and summary give. */
+export function metaOf(shop: ResolvedShop, product: ProductDocument): ProductView['meta'] {
+  const plain = product.summary || plainText(product.description);
+  return {
+    title: product.metaTitle || cut(`${product.title} · ${shop.settings.name}`, META_TITLE),
+    description: product.metaDescription || cut(plain, META_DESCRIPTION),
+    noindex: product.noindex,
+  };
+}
+
+function specTable(shop: ResolvedShop, product: ProductDocument): ProductView['specs'] {
+  const sheet = shop.specSheets.get(product.specSheetId ?? '');
+  const groups = new Map<string, { label: string; value: string }[]>();
+  const add = (heading: string, label: string, value: string) => {
+    if (value === '') return;
+    const rows = groups.get(heading);
+    if (rows) rows.push({ label, value });
+    else groups.set(heading, [{ label, value }]);
+  };
+  for (const attribute of sheet?.attributes ?? [])
+    if (attribute.shown) add(attribute.heading, attribute.name, specWords(attribute, product.specs[attribute.id]));
+  for (const { label, value } of product.customFields) add('', label, value);
+  return [...groups].map(([heading, rows]) => ({ heading, rows }));
+}
+
+/** What a shopper wants to know of getting it. */
+function deliveryFacts(product: ProductDocument, currency: string): ProductView['delivery'] {
+  const { weight, size, dispatchDays, duration, ownValue } = product;
+  return [
+    ...(duration === null ? [] : [{ label: 'Duration', value: durationWords(duration) }]),
+    ...(ownValue === null
+      ? []
+      : [{ label: 'Own value', value: formatPriceRange(ownValue.from, ownValue.upTo, currency) }]),
+    ...(dispatchDays === null
+      ? []
+      : [
+          {
+            label: 'Dispatch',
+            value:
+              dispatchDays === 0 ? 'on the same day' : `within ${dispatchDays} ${dispatchDays === 1 ? 'day' : 'days'}`,
+          },
+        ]),
+    ...(weight === null ? [] : [{ label: 'Weight', value: weightWords(weight) }]),
+    ...(size === null ? [] : [{ label: 'Package', value: packageWords(size) }]),
+  ];
+}
+
+function variantDelivery(
+  product: ProductDocument,
+  { weight, size, packageSort, dispatchDays }: ProductDocument['variants'][number],
+  currency: string,
+): ProductView['delivery'] | null {
+  const own = Object.entries({ weight, size, packageSort: packageSort || null, dispatchDays }).filter(
+    ([, value]) => value !== null,
+  );
+  return own.length === 0 ? null : deliveryFacts({ ...product, ...Object.fromEntries(own) }, currency);
+}
+
+/** "Each can be fetched 5 times, within 30 days." */
+function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string {
+  const parts = [
+    ...(downloadLimit === null ? [] : [downloadLimit === 1 ? 'once' : `${downloadLimit} times`]),
+    ...(downloadDays === null ? [] : [`within ${downloadDays === 1 ? 'a day' : `${downloadDays} days`}`]),
+  ];
+  return parts.length > 0 ? `Each can be fetched ${parts.join(', ')}.` : '';
+}
+
+/** Days stand before months. */
+const dayLocale = (locale: string) => (locale === 'en' ? 'en-GB' : locale);
+
+/** `spans`: what each variant cost before, for the lowest price of the last 30 days. */
+export function productView(
+  shop: ResolvedShop,
+  product: ProductDocument,
+  spans: ReadonlyMap<string, readonly PriceSpan[]> = new Map(),
+): ProductView {
+  const face = product.pictures[0];
+  const main = product.categoryIds[0];
+  const { now } = shop;
+  const unit = product.unitPricing;
+  const isInStock = (id: string) => {
+    const stock = shopStock(shop, product, id);
+    return stock === null || stock > 0;
+  };
+  const inStock = product.variants.some(({ id }) => isInStock(id));
+  const pricing = pricingOf(product, inStock);
+  const hidden = { price: 0, wasPrice: null };
+  const variants = product.variants.map((variant): VariantView => {
+    const stock = shopStock(shop, product, variant.id);
+    const picture = product.pictures.find(({ id }) => id === variant.pictureId) ?? face;
+    const { price, wasPrice } = pricing === 'shown' ? shopPrice(shop, product, variant) : hidden;
+    const perUnit = pricing === 'shown' ? unitPrice(price, variant.content, unit) : null;
+    return {
+      id: variant.id,
+      sku: variant.sku,
+      barcode: variant.barcode,
+      options: Object.fromEntries(
+        product.options.flatMap((option, i) => {
+          const value = option.values.find(({ id }) => id === variant.values[i]);
+          return value ? [[optionKey(option.name), optionValueKey(value.name)]] : [];
+        }),
+      ),
+      price,
+      wasPrice,
+      lowestBefore: wasPrice === null ? null : (lowestBefore(spans.get(variant.id) ?? [], now) ?? null),
+      unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[unit!].words },
+      quantityPrices:
+        pricing === 'shown'
+          ? product.quantityPrices.map(({ from, off }) => ({ from, price: lessPercent(price, off) }))
+          : [],
+      inStock: isInStock(variant.id),
+      few: stock !== null && stock > 0 && stock <= FEW,
+      image: picture ? mediaUrl(picture.media, 960) : null,
+      pictureId: picture?.id ?? null,
+      delivery: variantDelivery(product, variant, shop.settings.currency),
+    };
+  });
+  const isReduced = variants.some(({ wasPrice }) => wasPrice !== null);
+  const saleUntil = isReduced && isSaleTime(product, now) ? product.saleUntil : null;
+  return {
+    id: product.id,
+    kind: product.kind,
+    slug: product.slug,
+    title: product.title,
+    summary: product.summary,
+    description: product.description,
+    url: `/p/${product.slug}`,
+    currency: shop.settings.currency,
+    brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
+    brandUrl: (product.brandId && urlOfGroup(shop, { kind: 'brand', id: product.brandId })) ?? null,
+    inStock,
+    crumbs:
+      main && isOpen(shop, { kind: 'category', id: main })
+        ? shop.tree.path(main).map(({ name, slug }) => ({ label: name, url: `/c/${slug}` }))
+        : [],
+    pictures: product.pictures.map((picture) => ({ id: picture.id, ...pictureView(picture, product.title) })),
+    options: product.options.map((option) => ({
+      key: optionKey(option.name),
+      label: option.name,
+      values: option.values.map(({ name, swatch, pictureId }) => {
+        const picture = product.pictures.find(({ id }) => id === pictureId);
+        return {
+          key: optionValueKey(name),
+          label: name,
+          colour: swatch,
+          picture: picture ? mediaUrl(picture.media, 160) : null,
+        };
+      }),
+    })),
+    variants,
+    pricing,
+    quantityPrices: product.quantityPrices,
+    saleUntil,
+    saleLastDay: saleUntil && lastDayBefore(saleUntil, shop.settings.timeZone, dayLocale(shop.settings.locale)),
+    orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
+    specs: specTable(shop, product),
+    delivery: deliveryFacts(product, shop.settings.currency),
+    bundle: pricing === 'shown' ? bundleView(shop, product) : null,
+    priceRange:
+      pricing === 'shown'
+        ? { low: shop.facts(product.id)!.price, high: shop.facts(product.id)!.priceMax }
+        : { low: 0, high: 0 },
+    downloads: product.files
+      .filter(({ role }) => role === 'download')
+      .map(({ name, bytes, variantId }) => ({ name, size: sizeWords(bytes), variantId })),
+    downloadTerms: downloadTerms(product),
+    files: product.files.flatMap(({ id, role, name, bytes }) =>
+      role === 'download' ? [] : [{ role, name, size: sizeWords(bytes), url: `/files/${product.id}/${id}` }],
+    ),
+    meta: metaOf(shop, product),
+  };
+}

@@ -1,0 +1,49 @@
+import { relationKinds, type RelationKind } from '../model/product';
+import type { ProductDocument } from '../model/document';
+import { membersOf } from '../rules/members';
+import { cardOf, type ProductCard } from './card';
+import { firstSlots } from './pages/page-view';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+/** A strip of products on the page of another. */
+export interface RelationStrip {
+  kind: RelationKind;
+  title: string;
+  cards: ProductCard[];
+}
+
+const titles: Record<RelationKind, string> = {
+  goesWith: 'Goes with it',
+  stepUp: 'A step up',
+  similar: 'Similar',
+};
+
+/** Most products of a strip. */
+const MOST = 8;
+const MOST_OF_CATEGORY = 4;
+
+function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKind, now: number): number[] {
+  const relation = product.relations[kind];
+  const own = shop.index.slot(product.id);
+  if (relation.how === 'picked') {
+    const { listed } = shop;
+    return relation.ids.flatMap((id) => shop.index.slot(id) ?? []).filter((slot) => slot !== own && listed.has(slot));
+  }
+  if (relation.how === 'rule') {
+    const members = membersOf(relation.rule, shop.index, shop.fields, now).and(shop.listed);
+    return shop.index.orderedSlots(members, 'featured').filter((slot) => slot !== own);
+  }
+  const main = product.categoryIds[0];
+  if (relation.how === 'none' || main === undefined) return [];
+  return firstSlots(shop, { kind: 'category', id: main }, MOST_OF_CATEGORY + 1, now)
+    .slots.filter((slot) => slot !== own)
+    .slice(0, MOST_OF_CATEGORY);
+}
+
+/** The strips of a product page, those without products left out. */
+export function relationStrips(shop: ResolvedShop, product: ProductDocument, now: number): RelationStrip[] {
+  return relationKinds.flatMap((kind) => {
+    const slots = slotsOf(shop, product, kind, now).slice(0, MOST);
+    return slots.length ? [{ kind, title: titles[kind], cards: slots.map((slot) => cardOf(shop, slot)) }] : [];
+  });
+}

@@ -1,0 +1,58 @@
+import { collectionOf, productOf, shopOf } from '../testing/shop';
+import type { Rule } from '../model/rule';
+import { usesOf } from './uses';
+
+const inTag = (id: string): Rule => ({ match: 'all', of: [{ field: 'tag', is: 'anyOf', value: [id] }] });
+
+function shop() {
+  const made = shopOf([productOf('p_1', { categoryIds: ['c_deltas'] })]);
+  made.apply('collection', 'k_night', collectionOf('k_night', { rule: inTag('t_night') }));
+  made.apply('page', 'g_home', {
+    id: 'g_home',
+    title: 'Home',
+    slug: 'home',
+    home: true,
+    sections: [
+      { id: 's_1', kind: 'strip', title: '', source: { kind: 'collection', id: 'k_night' }, count: 4 },
+      { id: 's_2', kind: 'banner', title: 'Deltas', text: '', link: { kind: 'category', id: 'c_deltas' } },
+      { id: 's_3', kind: 'tiles', title: '', categoryIds: ['c_deltas', 'c_line'] },
+    ],
+  });
+  made.apply('menu', 'shop', {
+    items: [{ id: 'm_1', label: 'Wings', target: { kind: 'category', id: 'c_deltas' }, items: [] }],
+  });
+  return made;
+}
+
+const told = (kind: 'category' | 'collection' | 'tag', id: string) =>
+  usesOf(shop(), { kind, id }, []).map(({ in: where, label }) => [where, label]);
+
+test('menu items, banners and tiles that lead to a category are its uses', () => {
+  expect(told('category', 'c_deltas')).toEqual([
+    ['menu', 'Wings'],
+    ['page', 'Home › Deltas'],
+    ['page', 'Home › Category tiles'],
+  ]);
+});
+
+test('a strip is told by the title that shoppers read', () => {
+  expect(told('collection', 'k_night')).toEqual([['page', 'Home › k_night']]);
+});
+
+test('rules that name a tag are its uses, and those of products too', () => {
+  expect(told('tag', 't_night')).toEqual([['collection', 'k_night']]);
+  const relation = { how: 'rule' as const, rule: inTag('t_night') };
+  const product = {
+    ...productOf('p_2', { title: 'Lamp' }),
+    relations: { goesWith: relation, stepUp: { how: 'none' as const }, similar: { how: 'none' as const } },
+  };
+  expect(usesOf(shop(), { kind: 'tag', id: 't_night' }, [product as never])).toContainEqual({
+    in: 'product',
+    id: 'p_2',
+    label: 'Lamp',
+  });
+});
+
+test('what nothing names has no uses', () => {
+  expect(told('tag', 't_other')).toEqual([]);
+});

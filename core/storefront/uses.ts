@@ -1,0 +1,57 @@
+import type { Product } from '../model/product';
+import { replaceValue } from '../rules/replace-value';
+import type { Rule } from '../model/rule';
+import type { Section } from '../model/page';
+import type { Target } from '../model/target';
+import { stripTitle } from './pages/page-view';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+/** Something that names a group or a page, and would lead nowhere or take in nothing without it. */
+export interface Use {
+  in: 'menu' | 'page' | 'collection' | 'product';
+  /** of the page, the collection or the product; empty for the menu */
+  id: string;
+  /** "Home › Light-wind days" */
+  label: string;
+}
+
+function namesIt(section: Section, { kind, id }: Target): boolean {
+  if (section.kind === 'tiles') return kind === 'category' && section.categoryIds.includes(id);
+  const to = section.kind === 'banner' ? section.link : section.source;
+  return to?.kind === kind && to.id === id;
+}
+
+const rulesOf = ({ relations, bundle }: Product): Rule[] => [
+  ...Object.values(relations).flatMap((relation) => (relation.how === 'rule' ? [relation.rule] : [])),
+  ...(bundle?.slots ?? []).flatMap(({ from }) => (from.how === 'rule' ? [from.rule] : [])),
+];
+
+const sectionWords = { banner: 'Banner', tiles: 'Category tiles' };
+
+/**
+ * Everything of the shop that names a group or a page: menu items, sections, rules of collections, of products beside others
+ * and of bundles. `products` are those of the working copy. O(menu + sections + rules).
+ */
+export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Product>): Use[] {
+  const { kind, id } = target;
+  const isIt = (to: Target) => to.kind === kind && to.id === id;
+  const inRule = (rule: Rule) => kind !== 'page' && replaceValue(rule, kind, id, '') !== rule;
+  const uses: Use[] = [];
+  for (const item of shop.menu.items)
+    for (const each of [item, ...item.items])
+      if (isIt(each.target)) uses.push({ in: 'menu', id: '', label: each.label || 'Header menu' });
+  for (const page of shop.pages.values())
+    for (const section of page.sections)
+      if (namesIt(section, target))
+        uses.push({
+          in: 'page',
+          id: page.id,
+          label: `${page.title} › ${section.kind === 'strip' ? stripTitle(shop, section) : section.title || sectionWords[section.kind]}`,
+        });
+  for (const collection of shop.collections.values())
+    if (!(kind === 'collection' && collection.id === id) && inRule(collection.rule))
+      uses.push({ in: 'collection', id: collection.id, label: collection.name });
+  for (const product of products)
+    if (rulesOf(product).some(inRule)) uses.push({ in: 'product', id: product.id, label: product.title });
+  return uses;
+}

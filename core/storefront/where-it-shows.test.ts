@@ -1,0 +1,79 @@
+import { collectionOf, NOW, productOf, shopOf } from '../testing/shop';
+import type { Section } from '../model/page';
+import { pageView } from './pages/page-view';
+import { placeCounts, waysTo, whereItShows } from './where-it-shows';
+
+const strip = (id: string, kind: 'category' | 'collection', source: string, count: number) => ({
+  id,
+  kind: 'strip' as const,
+  title: id,
+  source: { kind, id: source },
+  count,
+});
+
+function placed() {
+  const shop = shopOf([
+    productOf('p_a', { categoryIds: ['c_deltas'], featured: true }),
+    productOf('p_b', { categoryIds: ['c_deltas'] }),
+    productOf('p_c', { categoryIds: ['c_line'] }),
+    productOf('p_d', { categoryIds: ['c_deltas'], standing: 'draft' }),
+  ]);
+  shop.apply('collection', 'k_1', collectionOf('k_1', { source: 'picked', picked: ['p_c', 'p_gone', 'p_d', 'p_b'] }));
+  const sections = [strip('s_1', 'collection', 'k_1', 5), strip('s_2', 'category', 'c_deltas', 1)];
+  shop.apply('page', 'g_home', { id: 'g_home', title: 'Home', slug: 'home', home: true, sections });
+  return shop;
+}
+
+test('a strip shows live goods in the order of its source, at most as many as it should', () => {
+  const shop = placed();
+  const [first, second] = pageView(shop, shop.pages.get('g_home')!, NOW).sections;
+  const ids = (section: typeof first) => (section?.kind === 'strip' ? section.items.map(({ id }) => id) : []);
+  expect(ids(first)).toEqual(['p_c', 'p_b']);
+  expect(ids(second)).toEqual(['p_a']);
+});
+
+test('places count strips and listings with a way in, and nowhere is nowhere', () => {
+  const shop = placed();
+  expect(whereItShows(shop, 'p_b', NOW).map(({ label, position, of }) => [label, position, of])).toEqual([
+    ['Home › s_1', 2, 2],
+    ['k_1', 2, 2],
+    ['Deltas', 2, 2],
+  ]);
+  expect(whereItShows(shop, 'p_d', NOW)).toEqual([]);
+  const counts = placeCounts(shop, NOW);
+  for (const id of ['p_a', 'p_b', 'p_c', 'p_d'])
+    expect([id, counts[shop.index.slot(id)!]]).toEqual([id, whereItShows(shop, id, NOW).length]);
+});
+
+test('a category without menu item, tile or strip has no way in; one below a linked one has', () => {
+  const shop = placed();
+  expect(waysTo(shop, 'category', 'c_kites')).toEqual([]);
+  shop.apply('menu', 'shop', {
+    items: [{ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' }, items: [] }],
+  });
+  expect(waysTo(shop, 'category', 'c_kites')).toEqual(['Menu']);
+  expect(waysTo(shop, 'category', 'c_deltas')).toEqual(['Home', 'Kites']);
+});
+
+test('pages that nobody can reach, and groups that are off or not open now, are no places', () => {
+  const shop = placed();
+  const page = (id: string, sections: Section[]) =>
+    shop.apply('page', id, { id, title: id, slug: id.slice(2), home: false, sections });
+  const places = () => whereItShows(shop, 'p_c', NOW).map(({ label }) => label);
+  const before = places();
+  page('g_hidden', [strip('s_3', 'category', 'c_line', 5)]);
+  expect(places()).toEqual(before);
+  expect(waysTo(shop, 'category', 'c_line')).toEqual([]);
+  // A page that the hidden one leads to is as hidden; one that the menu leads to is not.
+  page('g_below', [strip('s_4', 'category', 'c_line', 5)]);
+  shop.apply('menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' }, items: [] }] });
+  expect(places()).toEqual(expect.arrayContaining(['g_below › s_4', 'Line']));
+  expect(places()).not.toContain('g_hidden › s_3');
+  shop.apply('category', 'c_line', { ...shop.categories.get('c_line')!, standing: 'off' });
+  expect(places()).toEqual(before);
+  shop.apply('collection', 'k_1', {
+    ...shop.collections.get('k_1')!,
+    liveUntil: new Date((NOW - 60) * 1000).toISOString(),
+  });
+  expect(places()).toEqual([]);
+});
