@@ -1,41 +1,43 @@
 import js from '@eslint/js';
 import tseslint from 'typescript-eslint';
+import boundaries from 'eslint-plugin-boundaries';
 import reactHooks from 'eslint-plugin-react-hooks';
+import { forTests, rooms, subjectsAsked } from './rooms.js';
 
-/** Which folders each folder may not import: imports point down only. */
-const forbidden = {
-  core: ['contract', 'server', 'desk', 'shop', 'demo', 'bench', 'e2e'],
-  contract: ['server', 'desk', 'shop', 'demo', 'bench', 'e2e'],
-  shop: ['server', 'desk', 'demo', 'bench', 'e2e'],
-  desk: ['server', 'shop', 'demo', 'bench', 'e2e'],
-  server: ['desk', 'demo', 'bench', 'e2e'],
-  demo: ['desk', 'shop', 'bench', 'e2e'],
-};
+/** Of a subject of the server: what others may ask it. */
+const faceOf = (folder) => `${folder} (queries and checks)`;
+const element = (type, pattern) => ({ type, pattern, partialMatch: false });
+const anyOf = (types) => ({ element: { types: { anyOf: types } } });
 
-const direction = Object.entries(forbidden).map(([folder, others]) => ({
-  files: [`${folder}/**/*.{ts,tsx}`],
+/** Imports point down only, as rooms.js draws it. */
+const boundariesOfRooms = {
+  files: ['**/*.{ts,tsx}'],
+  plugins: { boundaries },
+  settings: {
+    'import/resolver': { typescript: { alwaysTryTypes: true } },
+    'boundaries/elements': [
+      ...Object.keys(subjectsAsked).map((folder) => element(faceOf(folder), `${folder}/{queries,checks}.ts`)),
+      ...Object.keys(rooms).map((folder) => element(folder, `${folder}/**/*`)),
+    ],
+    'boundaries/files': [{ category: 'test', pattern: '**/*.test.{ts,tsx}' }],
+  },
   rules: {
-    'no-restricted-imports': [
+    'boundaries/dependencies': [
       'error',
       {
-        patterns: [
-          {
-            group: others.flatMap((other) => [`../${other}/*`, `../../${other}/*`, `../../../${other}/*`]),
-            message: `${folder}/ may not import from a folder above it.`,
-          },
-          ...(folder === 'core'
-            ? [
-                {
-                  group: ['react', 'react-*', 'express', 'better-sqlite3', 'node:*', 'sharp'],
-                  message: 'core/ is pure TypeScript.',
-                },
-              ]
-            : []),
+        default: 'disallow',
+        message: '{{from.element.type}} may not import {{to.element.type}}: see rooms.js.',
+        policies: [
+          ...Object.entries(rooms).map(([from, to]) => ({
+            from: anyOf([from, faceOf(from)]),
+            allow: { to: anyOf([from, faceOf(from), ...to, ...(subjectsAsked[from] ?? []).map(faceOf)]) },
+          })),
+          { from: { file: { categories: 'test' } }, allow: { to: anyOf([...forTests, ...forTests.map(faceOf)]) } },
         ],
       },
     ],
   },
-}));
+};
 
 export default tseslint.config(
   { ignores: ['dist/**', 'data/**', 'node_modules/**', 'test-results/**'] },
@@ -55,6 +57,17 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['react', 'react-*', 'express', 'better-sqlite3', 'node:*', 'sharp'],
+              message: 'core/ is pure TypeScript.',
+            },
+          ],
+        },
+      ],
       'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch'],
       'no-restricted-properties': [
         'error',
@@ -75,5 +88,5 @@ export default tseslint.config(
       },
     },
   },
-  ...direction,
+  boundariesOfRooms,
 );

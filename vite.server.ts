@@ -12,12 +12,12 @@ export default defineConfig({
     target: 'node20',
     rollupOptions: {
       input: {
-        main: 'server/main.ts',
+        main: 'server/app/main.ts',
         seed: 'demo/seed.ts',
-        backup: 'server/backup.ts',
+        backup: 'server/app/backup.ts',
         'job-worker': 'server/jobs/worker.ts',
-        'row-reader': 'server/database/row-reader.mjs',
-        'draw-svg': 'server/pictures/draw-svg.mjs',
+        'row-reader': 'server/store/row-reader.mjs',
+        'draw-svg': 'server/media/draw-svg.mjs',
       },
       // Chunks stand beside the entries, since the migrations are found relative to the code.
       output: { chunkFileNames: '[name]-[hash].js' },

@@ -1,14 +1,14 @@
 import Database from 'better-sqlite3';
 import { join } from 'node:path';
 import { scaledCatalog } from '../demo/scale';
-import { putCategory, putNamed } from '../server/database/groups';
+import { putCategory, putNamed } from '../server/store/groups';
 import {
   insertProduct,
   setOptions,
   setProductCategories,
   setProductTags,
   setVariants,
-} from '../server/database/put-products';
+} from '../server/store/put-products';
 
 /** Fills a database through a connection without journal triggers: history of the filling is not what is measured. */
 export function fill(folder: string, size: number): ReturnType<typeof scaledCatalog> {

@@ -1,9 +1,9 @@
 import { performance } from 'node:perf_hooks';
-import { prepareBulk } from '../server/catalog/bulk';
-import type { Catalog } from '../server/catalog/catalog';
-import { listGoods } from '../server/catalog/goods-list';
-import { readSheet } from '../server/catalog/sheet';
-import { changeVariants } from '../server/catalog/variant-writes';
+import { prepareBulk } from '../server/bulk/bulk';
+import type { Catalog } from '../server/state/catalog';
+import { listGoods } from '../server/search/queries';
+import { readSheet } from '../server/bulk/sheet';
+import { changeVariants } from '../server/products/variant-writes';
 import type { Condition, Rule } from '../core/model/rule';
 import type { Job } from '../contract/bulk';
 import { spreadOf, timeEach, timeOnce, type Spread } from './measure';

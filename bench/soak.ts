@@ -7,10 +7,10 @@ import type { AddressInfo } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Agent, request } from 'undici';
 import { fill } from './fill';
-import { makeApp } from '../server/app';
-import { Catalog } from '../server/catalog/catalog';
-import { recordSales } from '../server/catalog/sales';
-import { setUp } from '../server/catalog/set-up';
+import { makeApp } from '../server/app/app';
+import { Catalog } from '../server/state/catalog';
+import { recordSales } from '../server/orders/sales';
+import { setUp } from '../server/people/set-up';
 
 /**
  * Does memory level off? A server with 2,000 products under mixed load, with 40 event streams, for as many minutes as told:

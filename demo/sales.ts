@@ -1,4 +1,4 @@
-import type { Sale } from '../server/catalog/sales';
+import type { Sale } from '../server/orders/sales';
 import { seeded, seedOf } from './random';
 
 const DAY = 86_400;

@@ -9,14 +9,14 @@ import type { OptionList } from '../core/model/option-list';
 import type { Option, Picture, Relation, Variant } from '../core/model/product';
 import { combinations } from '../core/products/variants';
 import { EMPTY_RULE } from '../core/model/rule';
-import type { Catalog } from '../server/catalog/catalog';
-import { demoPerson } from '../server/security/demo-person';
-import { changeProduct } from '../server/catalog/product-writes';
-import { recordSales } from '../server/catalog/sales';
-import { changeVariants } from '../server/catalog/variant-writes';
-import { needsSetup, setUp } from '../server/catalog/set-up';
-import { putCategory, putCollection, putNamed } from '../server/database/groups';
-import { writeSettings } from '../server/database/pages';
+import type { Catalog } from '../server/state/catalog';
+import { demoPerson } from '../server/people/demo-person';
+import { changeProduct } from '../server/products/product-writes';
+import { recordSales } from '../server/orders/sales';
+import { changeVariants } from '../server/products/variant-writes';
+import { needsSetup, setUp } from '../server/people/set-up';
+import { putCategory, putCollection, putNamed } from '../server/store/groups';
+import { writeSettings } from '../server/store/pages';
 import {
   insertProduct,
   setOptions,
@@ -25,12 +25,12 @@ import {
   setProductTags,
   setVariants,
   updateProduct,
-} from '../server/database/put-products';
-import { putOptionList } from '../server/database/option-lists';
-import { putSpecSheet } from '../server/database/spec-sheets';
-import { arrivingFolder, keepFile } from '../server/files/store';
-import { newId } from '../server/ids';
-import { storePicture, type StoredMedia } from '../server/pictures/store';
+} from '../server/store/put-products';
+import { putOptionList } from '../server/store/option-lists';
+import { putSpecSheet } from '../server/store/spec-sheets';
+import { arrivingFolder, keepFile } from '../server/media/file-store';
+import { newId } from '../server/shared/ids';
+import { storePicture, type StoredMedia } from '../server/media/picture-store';
 import { bundleOf, bundles } from './bundles';
 import { demoCollections } from './collections';
 import { depthOf, relationsOf, specSheets, variantDepth } from './depth';

@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { Catalog } from '../server/catalog/catalog';
-import { needsSetup } from '../server/catalog/set-up';
+import { Catalog } from '../server/state/catalog';
+import { needsSetup } from '../server/people/set-up';
 import { FolderInUseError, lockFolder } from '../server/folder/lock';
 import { seedDemo } from './seed-demo';
 

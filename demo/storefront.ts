@@ -1,8 +1,8 @@
 import type { Page, Section } from '../core/model/page';
 import type { Menu } from '../core/model/menu';
 import type { Db } from '../server/database/connection';
-import { putPage, writeMenu } from '../server/database/pages';
-import { newId } from '../server/ids';
+import { putPage, writeMenu } from '../server/store/pages';
+import { newId } from '../server/shared/ids';
 
 interface Ids {
   category: (name: string) => string;

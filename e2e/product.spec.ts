@@ -174,12 +174,16 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
     const window = page.frameLocator('iframe');
     await expect(window.getByText('180\u00a0cm')).toBeVisible();
     await page.getByRole('button', { name: 'Copy as new' }).click();
-    await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Copy of Harrier delta 180');
+    const title = page.getByLabel('Title', { exact: true });
+    await expect(title).toHaveValue('Copy of Harrier delta 180');
     await page.keyboard.type('Harrier delta 240');
     await expect(page.getByRole('heading', { name: 'Harrier delta 240' })).toBeVisible();
     await expect(page.getByLabel('SKU, Ember · Without', { exact: true })).toHaveValue('');
     await saved(page);
-    await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Copy of Harrier delta 180');
+    // Who rests while typing has made more than one change of it.
+    for (let stood = 'Harrier delta 240'; stood !== 'Copy of Harrier delta 180'; stood = await title.inputValue()) {
+      await page.getByRole('button', { name: 'Undo' }).click();
+      await expect(title).not.toHaveValue(stood);
+    }
   });
 });

@@ -10,7 +10,7 @@ export const groupNameSchema = z
   .min(1, 'A name is needed.')
   .max(120, 'A name can have at most 120 characters.');
 
-/** A picture of a group: a medium by its hash, see server/pictures. */
+/** A picture of a group: a medium by its hash, see server/media. */
 export const groupPictureSchema = z.strictObject({
   media: z.string().regex(/^[0-9a-f]{32}$/),
   width: z.number().int().positive(),

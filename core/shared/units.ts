@@ -1,5 +1,3 @@
-import type { PackageSize } from '../model/product';
-
 /** Units that are converted when typed, by what they measure: how many of the smallest one each holds. */
 const families: Record<string, number>[] = [
   { mm: 1, cm: 10, dm: 100, m: 1_000, km: 1_000_000, in: 25.4, ft: 304.8 },
@@ -65,8 +63,15 @@ export function durationWords(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
+/** mm */
+interface Edges {
+  length: number;
+  width: number;
+  height: number;
+}
+
 /** "35 × 12 × 4 cm" or "350 x 120 x 40 mm" as mm; centimetres without a unit. */
-export function readSize(typed: string): { value: PackageSize | null } | { problem: string } {
+export function readSize(typed: string): { value: Edges | null } | { problem: string } {
   if (isTooLong(typed)) return { problem: TOO_LONG };
   if (typed.trim() === '') return { value: null };
   const unit = /[a-z]+\s*$/i.exec(typed)?.[0].trim() ?? 'cm';

@@ -2,8 +2,8 @@ import Database from 'better-sqlite3';
 import { chmodSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { carryDocuments, carryJournal } from './carry-over';
-import { completeEditions } from './complete-editions';
+import { carryDocuments, carryJournal } from './upgrade/carry-over';
+import { completeEditions } from './upgrade/complete-editions';
 import type { Db } from './db';
 import { installJournal } from './journal-triggers';
 

@@ -5,10 +5,10 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, utimesSync, w
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { Catalog } from '../catalog/catalog';
-import { createProduct } from '../catalog/product-writes';
-import { setUp } from '../catalog/set-up';
-import { storePicture } from '../pictures/store';
+import { Catalog } from '../state/catalog';
+import { createProduct } from '../products/product-writes';
+import { setUp } from '../people/set-up';
+import { storePicture } from '../media/picture-store';
 import { BackupError, backUp, restore } from './backup';
 import { failureWords, isDiskFull } from './failure';
 import { FolderInUseError, lockFolder } from './lock';

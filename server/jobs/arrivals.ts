@@ -1,4 +1,4 @@
-import type { ReadyProduct } from '../catalog/ready-products';
+import type { ReadyProduct } from '../store/ready-products';
 
 /** Products that a thread reads and hands over a few at a time, while those that came are already taken up. */
 export class Arrivals {

@@ -1,13 +1,13 @@
 import { Worker } from 'node:worker_threads';
 import type { Job } from '../../contract/bulk';
 import type { Product } from '../../core/model/product';
-import { builtOrSource } from '../built-or-source';
-import type { ReadyProducts } from '../catalog/ready-products';
+import { builtOrSource } from '../shared/built-or-source';
+import type { ReadyProducts } from '../store/ready-products';
 import type { Db } from '../database/connection';
 import { CannotUndoError, type Actor, type Journal } from '../database/journal';
 import { failureWords } from '../folder/failure';
-import { newId } from '../ids';
-import { notFound } from '../problem';
+import { newId } from '../shared/ids';
+import { notFound } from '../shared/problem';
 import { Arrivals } from './arrivals';
 import { CancelledError, doWork, type Work, type WorkResult } from './work';
 import type { WriteLock } from './write-lock';

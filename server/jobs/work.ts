@@ -1,6 +1,6 @@
 import type { Db } from '../database/connection';
 import type { Actor, Journal } from '../database/journal';
-import { putDifference, type ProductDifference } from '../database/product-difference';
+import { putDifference, type ProductDifference } from '../store/product-difference';
 
 /** What can take long: it runs in a thread of its own, on a connection of its own. */
 export type Work =

@@ -1,7 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { readyProduct, type ReadyProduct } from '../catalog/ready-products';
+import { readyProduct, type ReadyProduct } from '../store/ready-products';
 import { openDatabase, type Db } from '../database/connection';
-import { readProducts } from '../database/products';
+import { readProducts } from '../store/products';
 import { CannotUndoError, Journal, type Actor } from '../database/journal';
 import { CancelledError, doWork, type Work, type WorkResult } from './work';
 

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Route } from '../../contract/route';
-import { ReadyJson } from '../api/ready-json';
+import { ReadyJson } from '../http/ready-json';
 
 /** An answer is not what its contract says. */
 export class BrokenContractError extends Error {}

@@ -5,9 +5,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ProductAnswer } from '../../contract/goods';
 import type { Problem } from '../../contract/problem';
-import { makeApp } from '../app';
+import { makeApp } from '../app/app';
 import { checkAnswer } from './check-answer';
-import { Catalog } from '../catalog/catalog';
+import { Catalog } from '../state/catalog';
 
 export interface Answer<T = unknown> {
   status: number;

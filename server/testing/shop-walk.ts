@@ -8,26 +8,26 @@ import { addressPath, type GroupKind } from '../../core/shop/open-groups';
 import { seeded } from '../../core/testing/seeded';
 import { EMPTY_RULE, type Rule, type RuleNode } from '../../core/model/rule';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
-import { makeApp } from '../app';
-import { Catalog } from '../catalog/catalog';
+import { makeApp } from '../app/app';
+import { Catalog } from '../state/catalog';
 import {
   addToCategory,
   changeCategory,
   createCategory,
   mergeCategory,
   removeCategory,
-} from '../catalog/category-writes';
-import { changeCollection, createCollection, fillCollection, removeCollection } from '../catalog/collection-writes';
-import { changeNamed, mergeNamed, namedOrNew, removeNamed, type NamedKind } from '../catalog/named-writes';
-import { changeProduct, createProduct, removeProduct } from '../catalog/product-writes';
-import { recordSales } from '../catalog/sales';
-import { setUp } from '../catalog/set-up';
-import { changeMenu, changePage, changeSettings, createPage, removePage } from '../catalog/shopfront-writes';
-import { changeSpecSheet, createSpecSheet, removeSpecSheet } from '../catalog/spec-sheet-writes';
-import { changeOptions, changeVariants } from '../catalog/variant-writes';
+} from '../groups/category-writes';
+import { changeCollection, createCollection, fillCollection, removeCollection } from '../groups/collection-writes';
+import { changeNamed, mergeNamed, namedOrNew, removeNamed, type NamedKind } from '../groups/named-writes';
+import { changeProduct, createProduct, removeProduct } from '../products/product-writes';
+import { recordSales } from '../orders/sales';
+import { setUp } from '../people/set-up';
+import { changeMenu, changePage, changeSettings, createPage, removePage } from '../pages/commands';
+import { changeSpecSheet, createSpecSheet, removeSpecSheet } from '../products/spec-sheet-writes';
+import { changeOptions, changeVariants } from '../products/variant-writes';
 import { CannotUndoError } from '../database/journal';
-import { newId } from '../ids';
-import { ProblemError } from '../problem';
+import { newId } from '../shared/ids';
+import { ProblemError } from '../shared/problem';
 
 const ALL = Number.MAX_SAFE_INTEGER;
 const DAY = 86_400_000;

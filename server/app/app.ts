@@ -1,0 +1,120 @@
+import compression from 'compression';
+import { parseCookie } from 'cookie';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+import type { Logger } from 'pino';
+import type { ShopAssets } from '../../shop/render';
+import { bulkApi } from '../bulk/routes';
+import { historyApi } from '../history/routes';
+import { peopleApi } from '../people/routes';
+import { publishingApi } from '../publishing/routes';
+import { searchApi } from '../search/routes';
+import { answerErrors } from '../http/errors';
+import { eventsApi } from './events';
+import { filesApi } from '../products/file-routes';
+import { goodsApi } from '../products/routes';
+import { groupsApi } from '../groups/routes';
+import { listsApi } from '../products/list-routes';
+import { shopfrontApi } from '../pages/routes';
+import { viewsApi } from '../search/view-routes';
+import type { Catalog } from '../state/catalog';
+import { serveFiles } from '../media/serve-files';
+import { servePictures } from '../media/serve-pictures';
+import { readSession, SESSION_COOKIE } from '../people/sign-in';
+import { shopApi } from '../storefront/shop-api';
+import { nothingThere, problemPage, storefront } from '../storefront/storefront';
+
+export interface AppParts {
+  catalog: Catalog;
+  log: Pick<Logger, 'error' | 'warn'>;
+  /** scripts and styles of the storefront */
+  assets: ShopAssets;
+  /** where the shop is for the world, such as https://shop.example */
+  origin: string;
+  /** what the first person must type to set the shop up; absent where only this machine can be reached */
+  setUpCode?: string;
+  /** folder with the built desk and shop; absent while Vite serves the desk */
+  dist?: string;
+}
+
+/** Scripts only from here; styles set by script (dragging, floating menus, toasts) only on the desk. */
+function protect(isDesk: boolean, isSecure: boolean): RequestHandler {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        baseUri: ["'self'"],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'self'"],
+        formAction: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        styleSrc: isDesk ? ["'self'", "'unsafe-inline'"] : ["'self'"],
+        ...(isDesk ? {} : { styleSrcAttr: ["'unsafe-inline'"] }),
+      },
+    },
+    xFrameOptions: { action: 'sameorigin' },
+    strictTransportSecurity: isSecure ? { maxAge: 31_536_000, includeSubDomains: false } : false,
+  });
+}
+
+/** Everything that is text but event streams, which must go out at once. */
+const isText: compression.CompressionFilter = (request, response) =>
+  response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response);
+
+/** The whole HTTP application. */
+export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppParts): Express {
+  const app = express();
+  app.set('query parser', 'simple');
+  app.set('etag', 'weak');
+  app.disable('x-powered-by');
+  app.locals.writes = catalog.writes;
+  const isSecure = origin.startsWith('https:');
+  // Behind a proxy on this machine or in its own network, that one says who asks.
+  app.set('trust proxy', isSecure ? 'loopback, uniquelocal' : false);
+  const [deskPolicy, shopPolicy] = [protect(true, isSecure), protect(false, isSecure)];
+  app.use((request, response, next) =>
+    (/^\/desk(\/|$)/.test(request.path) ? deskPolicy : shopPolicy)(request, response, next),
+  );
+  app.use(compression({ filter: isText }));
+  app.use(servePictures(catalog.mediaFolder));
+  if (dist)
+    for (const [address, files] of [
+      ['/assets', 'assets'],
+      ['/desk/files', 'desk/files'],
+    ] as const)
+      app.use(address, express.static(join(dist, files), { immutable: true, maxAge: '1y', index: false }));
+  app.use((request, response, next) => {
+    const token = parseCookie(request.headers.cookie ?? '')[SESSION_COOKIE];
+    response.locals.sessionToken = token;
+    response.locals.session = readSession(catalog.db, token, catalog.clock());
+    catalog.passTime();
+    next();
+  });
+  app.use(shopApi(catalog));
+  app.use(
+    peopleApi({ catalog, isSecure, setUpCode, log }),
+    searchApi(catalog),
+    bulkApi(catalog),
+    goodsApi(catalog),
+    filesApi(catalog),
+    listsApi(catalog),
+    groupsApi(catalog),
+    shopfrontApi(catalog),
+    viewsApi(catalog),
+    historyApi(catalog),
+    publishingApi(catalog),
+    eventsApi(catalog),
+  );
+  if (dist)
+    app.get(['/desk', '/desk/*path'], (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
+    });
+  app.use(serveFiles(catalog));
+  const parts = { catalog, assets, origin };
+  app.use(storefront(parts));
+  app.use(nothingThere);
+  app.use(answerErrors((error) => log.error(error), problemPage(parts)));
+  return app;
+}

@@ -1,0 +1,116 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { join, resolve } from 'node:path';
+import { pino } from 'pino';
+import type { ShopAssets } from '../../shop/render';
+import { makeApp } from './app';
+import { Catalog } from '../state/catalog';
+import { NewerDatabaseError } from '../database/connection';
+import { failureWords } from '../folder/failure';
+import { FolderInUseError } from '../folder/lock';
+import { sweepFolder } from '../folder/sweep';
+import { needsSetup } from '../people/set-up';
+import { demoPerson } from '../people/demo-person';
+import { checkPassword, clearSessions } from '../people/sign-in';
+
+const port = Number(process.env.PORT ?? 4600);
+const host = process.env.HOST ?? '127.0.0.1';
+const folder = resolve(process.env.DISPONA_DATA ?? 'data');
+/** Where the shop is for the world; behind a proxy that is not where it listens. */
+const origin = (process.env.DISPONA_BASE_URL ?? `http://${host}:${port}`).replace(/\/+$/, '');
+const dist = resolve('dist');
+
+interface ManifestEntry {
+  file: string;
+  css?: string[];
+}
+
+/** Names of the built scripts and styles of the storefront. */
+function shopAssets(): ShopAssets {
+  const path = join(dist, 'assets', 'manifest.json');
+  if (!existsSync(path)) return { scripts: [], styles: [] };
+  const entry = (JSON.parse(readFileSync(path, 'utf8')) as Record<string, ManifestEntry>)['shop/client.tsx'];
+  return {
+    scripts: entry ? [`/assets/${entry.file}`] : [],
+    styles: (entry?.css ?? []).map((file) => `/assets/${file}`),
+  };
+}
+
+/** Sales begin and end in open tabs, too, within this time. */
+const LOOK_AT_CLOCK_MS = 1_000;
+
+/** Sessions that have ended are forgotten so often. */
+const CLEAR_SESSIONS_MS = 3_600_000;
+
+/** What can wait is done beside the work, a few milliseconds at a time; when nothing is left, it is looked for seldom. */
+const TENDED_AT_ONCE = 40;
+const TEND_EVERY_MS = 25;
+const REST_MS = 5_000;
+
+const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
+
+async function refuseKnownPassword(catalog: Catalog): Promise<void> {
+  const isAsked = process.env.DISPONA_ALLOW_DEMO === '1';
+  if (isAsked || !(await checkPassword(catalog.db, demoPerson.email, demoPerson.password))) return;
+  log.fatal(
+    `Anybody knows the password of the demo shop, so it is not served at ${host}. Change that password, or set DISPONA_ALLOW_DEMO=1.`,
+  );
+  catalog.close();
+  process.exit(1);
+}
+
+async function start(): Promise<void> {
+  const started = Date.now();
+  const catalog = new Catalog(folder);
+  const isOpenToOthers = !/^(127\.|::1$|localhost$)/.test(host);
+  const setUpCode = isOpenToOthers && needsSetup(catalog.db) ? randomBytes(6).toString('hex') : undefined;
+  if (isOpenToOthers) await refuseKnownPassword(catalog);
+  if (setUpCode) console.log(`To set the shop up, type this code: ${setUpCode}`);
+  const app = makeApp({
+    catalog,
+    setUpCode,
+    log,
+    assets: shopAssets(),
+    origin,
+    dist: existsSync(join(dist, 'desk')) ? dist : undefined,
+  });
+  const server = createServer(app);
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    log.fatal(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another.` : error.message);
+    process.exit(1);
+  });
+  server.listen(port, host, () =>
+    log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
+  );
+  sweepFolder(catalog.db, folder, started).catch((error: unknown) => log.warn(error, 'Could not clear leftovers away'));
+  const clock = setInterval(() => catalog.passTime(), LOOK_AT_CLOCK_MS);
+  const clear = () => void clearSessions(catalog.db, catalog.clock());
+  clear();
+  const clearing = setInterval(clear, CLEAR_SESSIONS_MS);
+  const tend = () => {
+    const isDone = catalog.tendSome(TENDED_AT_ONCE);
+    tending = setTimeout(tend, isDone ? REST_MS : TEND_EVERY_MS);
+  };
+  let tending = setTimeout(tend, TEND_EVERY_MS);
+  const stop = () => {
+    clearInterval(clock);
+    clearInterval(clearing);
+    clearTimeout(tending);
+    server.close();
+    server.closeAllConnections();
+    catalog.close();
+    process.exit(0);
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+}
+
+process.umask(0o077);
+start().catch((error: unknown) => {
+  const isKnown = error instanceof NewerDatabaseError || error instanceof FolderInUseError;
+  const words = isKnown ? error.message : failureWords(error);
+  if (words === undefined) throw error;
+  log.fatal(words);
+  process.exitCode = 1;
+});

@@ -1,0 +1,42 @@
+import type { Brand, Category, Collection, Tag } from '../../core/model/group';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import { groupsOf, type GroupKind } from '../../core/shop/open-groups';
+import { isSlugTaken } from '../store/groups';
+import { invalidField, notFound } from '../shared/problem';
+import type { Catalog } from '../state/catalog';
+
+interface Groups {
+  category: Category;
+  collection: Collection;
+  brand: Brand;
+  tag: Tag;
+}
+
+export function groupOrRefuse<K extends GroupKind>(catalog: Catalog, kind: K, id: string): Groups[K] {
+  const group = groupsOf(catalog.working.shop, kind).get(id);
+  if (!group) throw notFound(`This ${kind} does not exist any more.`);
+  return group as Groups[K];
+}
+
+/** An address for a new group of this name that no other has. */
+export function slugForGroup(catalog: Catalog, kind: GroupKind, name: string): string {
+  return freeSlug(slugFrom(name, kind), (slug) => isSlugTaken(catalog.db, kind, slug));
+}
+
+export function refuseTakenSlug(catalog: Catalog, kind: GroupKind, slug: string | undefined, id: string): void {
+  if (slug && isSlugTaken(catalog.db, kind, slug, id))
+    throw invalidField(['slug'], `Another ${kind} has this address already.`);
+}
+
+/** What the fields of a group's page make of it: a picture can be taken away, or its words changed. */
+export function withPageFields<T extends { picture: Brand['picture'] }>(
+  group: T,
+  { alt, ...fields }: Partial<T> & { alt?: string },
+): T {
+  const next = { ...group, ...fields };
+  return alt !== undefined && next.picture ? { ...next, picture: { ...next.picture, alt } } : next;
+}
+
+/** Those of the products that exist, each once. */
+export const existing = (catalog: Catalog, ids: readonly string[]): string[] =>
+  [...new Set(ids)].filter((id) => catalog.working.products.has(id));

@@ -1,0 +1,77 @@
+import type { Product, Relation } from '../../core/model/product';
+import type { Section } from '../../core/model/page';
+import type { Target } from '../../core/model/target';
+import type { GroupRef } from '../../core/shop/open-groups';
+import { replaceValue } from '../../core/rules/replace-value';
+import type { Rule } from '../../core/model/rule';
+import { putCollection } from '../store/groups';
+import { putPage, writeMenu } from '../store/pages';
+import { updateProduct } from '../store/put-products';
+import { putViewRule, readViews } from '../store/views';
+import type { Catalog } from '../state/catalog';
+
+/**
+ * Makes everything that names a group name another one instead: rules of collections, views, relations and bundles; the
+ * menu, banners, strips and tiles. Part of a change that merges the two.
+ */
+export function retarget(catalog: Catalog, { kind, id: from }: GroupRef, into: string): void {
+  const { db, working } = catalog;
+  const { shop } = working;
+  const inRule = (rule: Rule) => replaceValue(rule, kind, from, into);
+  for (const collection of shop.collections.values()) {
+    const rule = inRule(collection.rule);
+    if (rule !== collection.rule) putCollection(db, { ...collection, rule });
+  }
+  for (const { id, rule } of readViews(db)) if (inRule(rule) !== rule) putViewRule(db, id, inRule(rule));
+  for (const product of working.products.values()) {
+    const fields = rulesOf(product, inRule);
+    if (fields) updateProduct(db, product.id, fields);
+  }
+  const target = (to: Target): Target => (to.kind === kind && to.id === from ? { ...to, id: into } : to);
+  const { items } = shop.menu;
+  const menu = {
+    items: items.map((item) => ({
+      ...item,
+      target: target(item.target),
+      items: item.items.map((sub) => ({ ...sub, target: target(sub.target) })),
+    })),
+  };
+  writeMenu(db, menu);
+  for (const page of shop.pages.values()) {
+    const sections = page.sections.map((section) => retargeted(section, target));
+    if (sections.some((section, i) => section !== page.sections[i])) putPage(db, { ...page, sections }, 0);
+  }
+}
+
+function retargeted(section: Section, target: (to: Target) => Target): Section {
+  if (section.kind === 'tiles') {
+    const ids = section.categoryIds.map((id) => target({ kind: 'category', id }).id);
+    return ids.some((id, i) => id !== section.categoryIds[i])
+      ? { ...section, categoryIds: [...new Set(ids)] }
+      : section;
+  }
+  if (section.kind === 'banner')
+    return section.link && target(section.link) !== section.link ? { ...section, link: target(section.link) } : section;
+  const { source } = section;
+  if (!source) return section;
+  const next = target(source) as NonNullable<typeof source>;
+  return next === source ? section : { ...section, source: next };
+}
+
+/** The relations and the bundle of a product with other rules; undefined when none of them changes. */
+function rulesOf({ relations, bundle }: Product, inRule: (rule: Rule) => Rule) {
+  const inRelation = (relation: Relation): Relation =>
+    relation.how === 'rule' && inRule(relation.rule) !== relation.rule
+      ? { ...relation, rule: inRule(relation.rule) }
+      : relation;
+  const fields: Parameters<typeof updateProduct>[2] = {};
+  for (const name of ['goesWith', 'stepUp', 'similar'] as const)
+    if (inRelation(relations[name]) !== relations[name]) fields[name] = inRelation(relations[name]);
+  const slots = bundle?.slots.map((slot) =>
+    slot.from.how === 'rule' && inRule(slot.from.rule) !== slot.from.rule
+      ? { ...slot, from: { ...slot.from, rule: inRule(slot.from.rule) } }
+      : slot,
+  );
+  if (bundle && slots?.some((slot, i) => slot !== bundle.slots[i])) fields.bundle = { ...bundle, slots };
+  return Object.keys(fields).length > 0 ? fields : undefined;
+}

@@ -1,0 +1,97 @@
+import type { Request, RequestHandler, Response, Router } from 'express';
+import { z } from 'zod';
+import { problemTypes } from '../../contract/problem';
+import type { Route } from '../../contract/route';
+import type { SessionRow } from '../store/people';
+import type { WriteLock } from '../jobs/write-lock';
+import { invalid, ProblemError } from '../shared/problem';
+import { readJson } from './read-json';
+import { ReadyJson } from './ready-json';
+
+/** What a handler gets: the parsed request and who sent it. */
+export interface Call<Query, Body> {
+  params: Record<string, string>;
+  query: Query;
+  body: Body;
+  /** id of the person signed in; empty on open routes */
+  user: string;
+  request: Request;
+  response: Response;
+}
+
+function parse<T extends z.ZodType>(schema: T | undefined, value: unknown): z.output<T> {
+  if (!schema) return undefined as z.output<T>;
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  throw invalid(
+    result.error.issues.map((issue) => ({
+      path: issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part)),
+      message: issue.message,
+    })),
+  );
+}
+
+export const sessionOf = (response: Response) => response.locals.session as SessionRow | undefined;
+
+function refuseStrangers(request: Request, response: Response): void {
+  const session = sessionOf(response);
+  if (!session) throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });
+  const isWrite = request.method !== 'GET';
+  if (isWrite && request.get('X-Dispona-Token') !== session.csrf)
+    throw new ProblemError({
+      type: problemTypes.token,
+      title: 'This page is out of date. Load it again.',
+      status: 403,
+    });
+}
+
+/** What keeps writes apart: set by the application for all routers. */
+const writesOf = (request: Request) => request.app.locals.writes as WriteLock;
+
+function send(response: Response, result: unknown): void {
+  response.set('Cache-Control', 'no-store');
+  if (!(result instanceof ReadyJson)) {
+    response.json(result);
+    return;
+  }
+  result.etag ??= (response.app.get('etag fn') as (body: Buffer) => string)(result.bytes);
+  response.set('ETag', result.etag).type('json').send(result.bytes);
+}
+
+type MaybeReady<T> = T | ReadyJson<T>;
+
+/** Told of each answer before it is sent; tests hold it against the contract. */
+export type CheckAnswer = (route: Route, answer: unknown) => void;
+
+/** Answers a route of the contract: signed-in check, parsing, calling, JSON. */
+export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(
+  router: Router,
+  route: Route<Query, Body, Answer>,
+  handle: (
+    call: Call<z.output<Query>, z.output<Body>>,
+  ) => MaybeReady<z.input<Answer>> | Promise<MaybeReady<z.input<Answer>>>,
+  ...before: RequestHandler[]
+): void {
+  const guard: RequestHandler = (request, response, next) => {
+    if (!route.open) refuseStrangers(request, response);
+    next();
+  };
+  const run: RequestHandler = async (request, response) => {
+    const call = {
+      params: request.params as Record<string, string>,
+      query: parse(route.query, request.query),
+      body: parse(route.body, request.body),
+      user: sessionOf(response)?.userId ?? '',
+      request,
+      response,
+    };
+    const waits = route.method !== 'GET' && route.waits !== false;
+    const result = waits ? await writesOf(request).shared(() => handle(call)) : await handle(call);
+    (request.app.locals.checkAnswer as CheckAnswer | undefined)?.(route, result);
+    send(response, result);
+  };
+  // What is asked is read only once it is known who asks, and that there is something to read.
+  const reading = route.body ? [readJson(route.open ? '16kb' : '4mb')] : [];
+  const method = route.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
+  router[method](route.path, guard, ...reading, ...before, run);
+}

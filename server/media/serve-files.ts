@@ -1,0 +1,40 @@
+import { Router, type Response } from 'express';
+import type { ProductFile } from '../../core/model/product-file';
+import { phaseOf } from '../../core/products/status';
+import type { ProductDocument } from '../../core/model/document';
+import { sessionOf } from '../http/answer';
+import type { Catalog } from '../state/catalog';
+import { notFound } from '../shared/problem';
+import { filePath } from './file-store';
+
+function send(response: Response, folder: string, { name, content }: ProductFile): void {
+  response.set('Cache-Control', 'no-cache').set('Content-Security-Policy', 'sandbox').attachment(name);
+  // Whatever was uploaded is something to keep, never something to run.
+  response.type('application/octet-stream');
+  response.sendFile(filePath(folder, content), (error) => {
+    if (error && !response.headersSent) response.status(404).end();
+  });
+}
+
+/**
+ * Samples and manuals of products that are on the shop, for all; every file of the working copy for those signed in.
+ * What buyers pay for has no address in the shop.
+ */
+export function serveFiles(catalog: Catalog): Router {
+  const router = Router();
+  const fileOf = (product: Pick<ProductDocument, 'files'> | undefined, id: string) =>
+    product?.files.find((file) => file.id === id);
+  const serve = (base: '' | '/preview') =>
+    router.get(`${base}/files/:product/:file`, (request, response) => {
+      const { shop } = (base === '' ? catalog.live : catalog.working) as { shop: typeof catalog.live.shop };
+      const product = shop.products.get(request.params.product);
+      const file = fileOf(product, request.params.file);
+      const isSeller = base !== '' && sessionOf(response) !== undefined;
+      const isOpen = product && phaseOf(product, shop.now) === 'live' && file?.role !== 'download' && base === '';
+      if (!file || !(isSeller || isOpen)) throw notFound('There is no such file.');
+      send(response, catalog.filesFolder, file);
+    });
+  serve('');
+  serve('/preview');
+  return router;
+}

@@ -1,0 +1,115 @@
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import type { Page, Section } from '../../core/model/page';
+import type { Settings } from '../../core/model/settings';
+import type { Menu } from '../../core/model/menu';
+import type { Target } from '../../core/model/target';
+import { targetName } from '../../core/storefront/pages/page-view';
+import type { shopfrontRoutes } from '../../contract/shopfront';
+import type { FieldError } from '../../contract/problem';
+import type { BodyOf } from '../../contract/route';
+import { isSlugTaken } from '../store/groups';
+import { deletePage, putPage, writeMenu, writeSettings } from '../store/pages';
+import { keepRedirect } from '../store/redirects';
+import { newId } from '../shared/ids';
+import { invalid, invalidField, notFound } from '../shared/problem';
+import type { Catalog } from '../state/catalog';
+import { mergedFields } from '../state/merged-fields';
+import type { UserId } from '../state/product-or-refuse';
+
+type PageChange = BodyOf<typeof shopfrontRoutes.updatePage>;
+type WantedMenu = BodyOf<typeof shopfrontRoutes.setMenu>;
+
+export function pageOrRefuse(catalog: Catalog, id: string): Page {
+  const page = catalog.working.shop.pages.get(id);
+  if (!page) throw notFound('This page does not exist any more.');
+  return page;
+}
+
+export function createPage(catalog: Catalog, user: UserId, title: string): Page {
+  const slug = freeSlug(slugFrom(title, 'page'), (wanted) => isSlugTaken(catalog.db, 'page', wanted));
+  const page: Page = { id: newId('page'), title, slug, home: false, sections: [] };
+  catalog.journal.change(`Added page “${title}”`, catalog.actor(user), () =>
+    putPage(catalog.db, page, catalog.working.shop.pages.size),
+  );
+  return page;
+}
+
+function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['sections']>): FieldError[] {
+  const { shop } = catalog.working;
+  return sections.flatMap((section, i) => {
+    const at = ['sections', i];
+    if (section.kind === 'strip' && section.source && !targetName(shop, section.source))
+      return [{ path: [...at, 'source'], message: 'What this strip showed was deleted. Choose another source.' }];
+    if (section.kind === 'banner' && section.link && !targetName(shop, section.link))
+      return [{ path: [...at, 'link'], message: 'What this banner leads to was deleted. Choose another.' }];
+    return [];
+  });
+}
+
+export function changePage(catalog: Catalog, user: UserId, id: string, { was, ...wanted }: PageChange): Page {
+  const page = pageOrRefuse(catalog, id);
+  const { title, slug, sections } = mergedFields(page, wanted, was);
+  if (slug && isSlugTaken(catalog.db, 'page', slug, id))
+    throw invalidField(['slug'], 'Another page has this address already.');
+  const errors = sections ? sectionErrors(catalog, sections) : [];
+  if (errors.length > 0) throw invalid(errors);
+  const elsewhere = new Set(
+    [...catalog.working.shop.pages.values()].flatMap((other) =>
+      other.id === id ? [] : other.sections.map((each) => each.id),
+    ),
+  );
+  const freeId = (given: string | null) => (given === null || elsewhere.has(given) ? newId('section') : given);
+  const next: Page = {
+    ...page,
+    title: title ?? page.title,
+    slug: slug ?? page.slug,
+    sections: sections?.map((section): Section => ({ ...section, id: freeId(section.id) })) ?? page.sections,
+  };
+  catalog.journal.change(`Changed page “${next.title}”`, catalog.actor(user), () => {
+    putPage(catalog.db, next, 0);
+    if (next.slug !== page.slug) keepRedirect(catalog.db, 'page', page.slug, next.slug, id);
+  });
+  return pageOrRefuse(catalog, id);
+}
+
+export function removePage(catalog: Catalog, user: UserId, id: string): void {
+  const page = pageOrRefuse(catalog, id);
+  if (page.home) throw invalidField([], 'The home page cannot be deleted.');
+  catalog.journal.change(`Deleted page “${page.title}”`, catalog.actor(user), () => deletePage(catalog.db, id));
+}
+
+export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: WantedMenu): Menu {
+  const { shop } = catalog.working;
+  const { items } = mergedFields(shop.menu, wanted, was);
+  const gone = (target: Target, path: FieldError['path']): FieldError[] =>
+    targetName(shop, target)
+      ? []
+      : [{ path, message: 'What this item leads to was deleted. Choose another, or remove it.' }];
+  const errors = items.flatMap((item, i) => [
+    ...gone(item.target, ['items', i, 'target']),
+    ...item.items.flatMap((sub, j) => gone(sub.target, ['items', i, 'items', j, 'target'])),
+  ]);
+  if (errors.length > 0) throw invalid(errors);
+  const menu: Menu = {
+    items: items.map((item) => ({
+      ...item,
+      id: item.id ?? newId('menuItem'),
+      items: item.items.map((sub) => ({ ...sub, id: sub.id ?? newId('menuItem') })),
+    })),
+  };
+  catalog.journal.change('Changed the menu', catalog.actor(user), () => writeMenu(catalog.db, menu));
+  return shop.menu;
+}
+
+export function changeSettings(
+  catalog: Catalog,
+  user: UserId,
+  { was, ...wanted }: BodyOf<typeof shopfrontRoutes.setSettings>,
+): Settings {
+  const { settings } = catalog.working.shop;
+  const next = { ...settings, ...mergedFields(settings, wanted, was) };
+  catalog.journal.change('Changed the settings of the shop', catalog.actor(user), () =>
+    writeSettings(catalog.db, next),
+  );
+  return next;
+}

@@ -1,0 +1,120 @@
+import { Router, type Response } from 'express';
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { rateLimit } from 'express-rate-limit';
+import { deskRoutes } from '../../contract/desk';
+import { problemTypes } from '../../contract/problem';
+import type { Catalog } from '../state/catalog';
+import { needsSetup, setUp } from './set-up';
+import { invalidField, ProblemError } from '../shared/problem';
+import { Attempts } from './attempts';
+import { passwordProblem } from './common-passwords';
+import { changePassword, checkPassword, closeSession, openSession, readSession, SESSION_COOKIE } from './sign-in';
+import { answer, sessionOf } from '../http/answer';
+
+const limitRequests = () =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: 60,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: () => {
+      throw tooMany();
+    },
+  });
+
+const tooMany = () =>
+  new ProblemError({
+    type: problemTypes.tooMany,
+    title: 'Too many attempts. Wait a quarter of an hour, then try again.',
+    status: 429,
+  });
+
+export interface PeopleParts {
+  catalog: Catalog;
+  /** shoppers and sellers come by https */
+  isSecure: boolean;
+  /** what the first person must type; absent where only this machine can be reached */
+  setUpCode?: string;
+  log: { warn: (details: object, words: string) => void };
+}
+
+/** Compares in a time that does not tell how much of it is right. */
+const isSame = (a: string, b: string) =>
+  timingSafeEqual(createHash('sha256').update(a).digest(), createHash('sha256').update(b).digest());
+
+/** Signing in and out, setting the shop up, and passwords. */
+export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): Router {
+  const router = Router();
+  const limit = limitRequests();
+  const attempts = new Attempts();
+  const { db } = catalog;
+
+  const sessionAnswer = (session: ReturnType<typeof sessionOf>) => ({
+    user: session ? { id: session.userId, name: session.name, email: session.email } : null,
+    token: session?.csrf ?? null,
+    needsSetup: needsSetup(db),
+    needsCode: setUpCode !== undefined && needsSetup(db),
+  });
+  const signInAs = (userId: string, response: Response) => {
+    const { token, expires } = openSession(db, userId, catalog.clock());
+    response.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: 'lax', secure: isSecure, path: '/', expires });
+    return sessionAnswer(readSession(db, token, catalog.clock()));
+  };
+  const refusePassword = (password: string, path: string[], about: string[]) => {
+    const problem = passwordProblem(password, about);
+    if (problem) throw invalidField(path, problem);
+  };
+
+  answer(router, deskRoutes.session, ({ response }) => sessionAnswer(sessionOf(response)));
+  answer(
+    router,
+    deskRoutes.signIn,
+    async ({ body, request, response }) => {
+      const address = request.ip ?? '';
+      const account = body.email.trim().toLowerCase();
+      const now = catalog.clock().getTime();
+      if (attempts.mustWait(address, account, now)) throw tooMany();
+      const userId = await checkPassword(db, body.email, body.password);
+      if (!userId) {
+        attempts.failed(address, account, now);
+        log.warn({ address, account }, 'A sign-in failed');
+        throw invalidField(['password'], 'E-mail and password do not go together.');
+      }
+      attempts.succeeded(address, account);
+      return signInAs(userId, response);
+    },
+    limit,
+  );
+  answer(router, deskRoutes.signOut, ({ response }) => {
+    closeSession(db, response.locals.sessionToken as string | undefined);
+    catalog.events.emit('signedOut');
+    response.clearCookie(SESSION_COOKIE, { path: '/' });
+    return { ok: true as const };
+  });
+  answer(
+    router,
+    deskRoutes.setUp,
+    async ({ body: { code, ...body }, response }) => {
+      if (setUpCode !== undefined && !isSame(code, setUpCode))
+        throw invalidField(['code'], 'Type the code that was printed where Dispona was started.');
+      refusePassword(body.password, ['password'], [body.name, body.email, body.shopName]);
+      return signInAs(await setUp(catalog, body), response);
+    },
+    limit,
+  );
+  answer(
+    router,
+    deskRoutes.changePassword,
+    async ({ body: { old, next }, user, response }) => {
+      const { name, email } = sessionOf(response)!;
+      refusePassword(next, ['next'], [name, email, catalog.working.shop.settings.name]);
+      const token = response.locals.sessionToken as string;
+      if (!(await changePassword(db, { userId: user, token, old, next })))
+        throw invalidField(['old'], 'This is not your password.');
+      catalog.events.emit('signedOut');
+      return { ok: true as const };
+    },
+    limit,
+  );
+  return router;
+}

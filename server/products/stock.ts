@@ -1,0 +1,69 @@
+import type { StockReason, stockRoutes } from '../../contract/stock';
+import type { FieldError } from '../../contract/problem';
+import type { AnswerOf, BodyOf } from '../../contract/route';
+import { setVariants } from '../store/put-products';
+import { invalid, notFound } from '../shared/problem';
+import type { Catalog } from '../state/catalog';
+import { productOrRefuse, type UserId } from '../state/product-or-refuse';
+import { refOf } from '../state/working';
+
+const reasonWords: Record<StockReason, string> = {
+  delivered: 'Delivered',
+  counted: 'Counted',
+  returned: 'Returned',
+  damaged: 'Damaged or lost',
+  other: 'Moved',
+};
+
+/** Moves stock with a reason, as one change. A variant that was not counted begins to be with the reason "counted". */
+export function moveStock(
+  catalog: Catalog,
+  user: UserId,
+  id: string,
+  { reason, note, moves }: BodyOf<typeof stockRoutes.move>,
+): void {
+  const product = productOrRefuse(catalog, id);
+  const errors: FieldError[] = [];
+  const next = new Map(product.variants.map((variant) => [variant.id, variant]));
+  moves.forEach(({ id: variantId, pieces }, i) => {
+    const variant = next.get(variantId);
+    if (!variant) throw notFound('This variant does not exist any more.');
+    const refuse = (message: string) => errors.push({ path: ['moves', i, 'pieces'], message });
+    const isCount = reason === 'counted';
+    const stock = isCount ? pieces : (variant.stock ?? 0) + pieces;
+    if (!isCount && variant.stock === null) refuse('This variant is not counted. Count it first.');
+    else if (stock < 0)
+      refuse(isCount ? 'There cannot be fewer than none.' : `There are only ${variant.stock} to take from.`);
+    else next.set(variantId, { ...variant, stock });
+  });
+  if (errors.length > 0) throw invalid(errors);
+  const label = `${reasonWords[reason]}: stock of “${product.title}”${note && `, ${note}`}`;
+  catalog.journal.change(label, catalog.actor(user), () =>
+    setVariants(catalog.db, id, [...next.values()], new Set(moves.map((move) => move.id))),
+  );
+}
+
+const SHOWN = 200;
+
+/** The movements of a product's stock, from the journal: what was typed, moved, undone. */
+export function stockLedger(catalog: Catalog, id: string): AnswerOf<typeof stockRoutes.ledger> {
+  productOrRefuse(catalog, id);
+  const { journal } = catalog;
+  const subject = refOf('product', id);
+  const movements = journal.history(SHOWN, subject).flatMap(({ id: changeId, at, userName, label, kind }) =>
+    journal
+      .rowsOf(changeId, subject)
+      .filter(
+        ({ tableName, before, after }) => tableName === 'stock' && after && (before?.count ?? null) !== after.count,
+      )
+      .map(({ before, after }) => ({
+        variantId: after!.variant_id as string,
+        at,
+        userName,
+        words: kind === 'edit' ? label : `${kind === 'undo' ? 'Undone' : 'Done again'}: ${label}`,
+        before: (before?.count as number | null | undefined) ?? null,
+        after: after!.count as number | null,
+      })),
+  );
+  return { movements: movements.slice(0, SHOWN) };
+}

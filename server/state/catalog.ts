@@ -1,0 +1,192 @@
+import { EventEmitter } from 'node:events';
+import { join } from 'node:path';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { Job } from '../../contract/bulk';
+import { openDatabase, type Db } from '../database/connection';
+import {
+  readUntouchedProducts,
+  repeatEdition,
+  writeEdition,
+  type DocumentKey,
+  type WrittenDocument,
+} from '../store/editions';
+import { Journal, type Actor } from '../database/journal';
+import { readAllStock } from '../store/products';
+import type { Arrivals } from '../jobs/arrivals';
+import { lockFolder } from '../folder/lock';
+import { Jobs } from '../jobs/jobs';
+import { WriteLock } from '../jobs/write-lock';
+import { IndexKeeper } from './index-keeper';
+import { LiveShop } from './live';
+import { serialise } from '../database/stored-form';
+import type { ReadyProducts } from '../store/ready-products';
+import { StockLevels } from './stock-levels';
+import { splitRef, WorkingCatalog } from './working';
+
+export interface CatalogEvent {
+  type: 'changed' | 'edition';
+  /** change id, or edition number; 0 for what time alone changed */
+  id: number;
+  subjects: string[];
+}
+
+/** Products of a large change that are taken up before requests are answered again. */
+const FOLLOWED_AT_ONCE = 100;
+
+/** From so many documents on, an edition is a large one. */
+const MANY = 1_000;
+
+/** Everything one shop's data needs: database, journal, working catalog, live shop. Time comes in from outside. */
+export class Catalog {
+  readonly db: Db;
+  readonly journal: Journal;
+  readonly working: WorkingCatalog;
+  readonly live: LiveShop;
+  readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job]; signedOut: [] }>();
+  readonly writes = new WriteLock();
+  readonly jobs: Jobs;
+  readonly #keeper: IndexKeeper;
+  readonly #unlock: () => void;
+  readonly mediaFolder: string;
+  readonly filesFolder: string;
+
+  constructor(
+    folder: string,
+    readonly clock: () => Date = () => new Date(),
+    /** from so many products on, the index is kept in a file for the next start */
+    keptFrom?: number,
+  ) {
+    this.#unlock = lockFolder(folder);
+    this.db = this.#opened(folder);
+    this.mediaFolder = join(folder, 'media');
+    this.filesFolder = join(folder, 'files');
+    this.journal = new Journal(this.db);
+    this.#keeper = new IndexKeeper(this.db, folder, keptFrom);
+    const products = this.#keeper.products();
+    const stock = new StockLevels(readAllStock(this.db));
+    this.live = new LiveShop(this.db, stock, (productId) => this.working.salesOf(productId), this.now);
+    this.working = new WorkingCatalog(this.db, stock, (ref) => this.live.hashes.get(ref), this.now);
+    this.events.setMaxListeners(0);
+    this.working.load(products, readUntouchedProducts(this.db), this.#keeper.before(this.now));
+    for (const ref of this.live.hashes.keys()) if (!this.working.hash(ref)) this.working.changed.add(ref);
+    const different = [...this.working.changed, ...this.working.withheld];
+    if (different.length * 4 < this.working.products.size) this.live.copyFrom(this.working.shop, different);
+    else this.live.load();
+    this.jobs = new Jobs(this, folder);
+    this.journal.onChange(({ changeId, subjects }) => {
+      this.#refresh(subjects);
+      this.events.emit('event', { type: 'changed', id: changeId, subjects });
+    });
+  }
+
+  /** Takes up a change that was written elsewhere, a little at a time, so that requests are answered meanwhile. */
+  async follow(
+    changeId: number,
+    subjects: readonly string[],
+    ready?: ReadyProducts & Partial<Arrivals>,
+  ): Promise<void> {
+    for (let from = 0; from < subjects.length; from += FOLLOWED_AT_ONCE) {
+      const some = subjects.slice(from, from + FOLLOWED_AT_ONCE);
+      await ready?.until?.(some);
+      this.#refresh(some, ready);
+      await nextTurn();
+    }
+    this.events.emit('event', { type: 'changed', id: changeId, subjects: [...subjects] });
+  }
+
+  #refresh(subjects: readonly string[], ready?: ReadyProducts): void {
+    this.#keeper.note(subjects);
+    // What is no part of an edition, such as stock, holds in the live shop at once.
+    this.live.shop.refreshAll(this.working.refresh(subjects, ready));
+  }
+
+  /** Seconds since 1970. */
+  get now(): number {
+    return Math.floor(this.clock().getTime() / 1000);
+  }
+
+  /** Lets both shops catch up with the clock: sales and days on the shop begin and end by themselves. */
+  passTime(): void {
+    const { shop } = this.working;
+    const before = shop.version;
+    this.live.shop.passTime(this.now);
+    shop.passTime(this.now);
+    // What began or ended by the clock shows in open tabs as any change does.
+    if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
+  }
+
+  /**
+   * Compares some of the products that were taken for as they are live when the catalog was opened, and mends what is
+   * not. Answers true when all were compared: to be called again and again while there is nothing else to do.
+   */
+  verifySome(count: number): boolean {
+    const wrong = this.working.verifySome(count);
+    if (wrong?.length) this.live.readAgain(wrong);
+    return wrong === undefined;
+  }
+
+  /**
+   * Does some of what can wait: comparing, and keeping the index for the next start. Answers true when nothing is left: to
+   * be called again and again while there is nothing else to do.
+   */
+  tendSome(count: number): boolean {
+    return this.verifySome(count) && (this.writes.isIdle ? this.#keeper.tend(this.working.shop) : true);
+  }
+
+  actor(userId: string | null): Actor {
+    return { userId, at: this.clock().toISOString() };
+  }
+
+  /** Makes the working copy the next edition, in one transaction. Answers its number. */
+  putLive(label: string, userId: string | null): number {
+    const put: WrittenDocument[] = [];
+    const gone: DocumentKey[] = [];
+    for (const ref of this.working.changed) {
+      const document = this.working.document(ref);
+      if (document) put.push({ ...document, ...serialise(document) });
+      else gone.push(splitRef(ref));
+    }
+    const number = writeEdition(this.db, { label, at: this.clock().toISOString(), userId }, put, gone);
+    this.working.compare(this.live.note(number, put, gone));
+    // What was put live is what the working copy shows: a large edition is copied from there rather than read again.
+    if (put.length >= MANY && put.length * 4 >= this.working.products.size)
+      this.live.copyFrom(this.working.shop, this.working.withheld);
+    else this.live.show(put, gone);
+    this.#tellEdition(number);
+    return number;
+  }
+
+  /** Makes the content of an older edition live again, as a new edition. The working copy stays as it is. */
+  goBack(old: number, label: string, userId: string | null): number {
+    const { number, put, gone } = repeatEdition(this.db, { label, at: this.clock().toISOString(), userId }, old);
+    this.live.show(put, gone);
+    this.working.compare(this.live.note(number, put, gone));
+    this.#tellEdition(number);
+    return number;
+  }
+
+  close(): void {
+    // While long work is under way, more may be stored than was taken up.
+    if (this.writes.isIdle) this.#keeper.keep(this.working.shop);
+    this.drop();
+  }
+
+  /** Lets go of everything as it is, as if the process had ended. */
+  drop(): void {
+    this.db.close();
+    this.#unlock();
+  }
+
+  #opened(folder: string): Db {
+    try {
+      return openDatabase(folder);
+    } catch (error) {
+      this.#unlock();
+      throw error;
+    }
+  }
+
+  #tellEdition(number: number): void {
+    this.events.emit('event', { type: 'edition', id: number, subjects: [] });
+  }
+}

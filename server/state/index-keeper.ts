@@ -1,0 +1,134 @@
+import { createHash } from 'node:crypto';
+import type { Product } from '../../core/model/product';
+import { type DocumentKind } from '../../core/model/document';
+import { documentText } from '../../core/publishing/document-text';
+import type { ResolvedShop, WorkedOut } from '../../core/shop/resolved-shop';
+import type { Db } from '../database/connection';
+import { readDocuments } from '../store/documents';
+import {
+  countProducts,
+  readProducts,
+  readStoredProducts,
+  storedProductsAhead,
+  type StoredProduct,
+} from '../store/products';
+import { readKept, writeKept } from './kept-index';
+
+/** From so many products on, working them out at every start takes so long that the index is worth keeping. */
+const KEPT_FROM = 5_000;
+
+/** Prints that are read before requests are answered again. */
+const READ_AT_ONCE = 200;
+
+/** The file is written again when more than this part of the products differ from it. */
+const OUTDATED_PART = 1 / 16;
+
+/** What products are worked out from, beside themselves and the clock. */
+const groundKinds: readonly DocumentKind[] = ['category', 'brand', 'tag', 'specSheet'];
+
+/**
+ * Keeps the index of the working shop in a file beside the database, so that the next start need not make it. A product is
+ * taken from the file only where all that is stored of it is as it was then, told by its print, whoever changed it and how.
+ */
+export class IndexKeeper {
+  /** off for shops that start quickly anyway, and once the file cannot be written */
+  #isOn: boolean;
+  /** by id, prints of the products that the index was made from */
+  readonly #prints = new Map<string, string>();
+  /** products that changed since their print was read */
+  readonly #unread = new Set<string>();
+  /** how many products are not in the file as they are */
+  #outdated = Infinity;
+
+  constructor(
+    readonly db: Db,
+    readonly folder: string,
+    keptFrom = KEPT_FROM,
+  ) {
+    this.#isOn = countProducts(db) >= keptFrom;
+  }
+
+  /** Begins to read all products, in a thread where there are many, and notes their prints as they come. */
+  products(): Iterable<Product> {
+    return this.#isOn ? this.#noted(storedProductsAhead(this.db)) : readProducts(this.db);
+  }
+
+  *#noted(stored: Iterable<StoredProduct>): Generator<Product> {
+    for (const { product, print } of stored) {
+      this.#prints.set(product.id, print);
+      yield product;
+    }
+  }
+
+  /** What is in the file, if it can stand for an earlier moment. Whether a product still holds can be asked once it was read. */
+  before(moment: number): WorkedOut | undefined {
+    const kept = this.#isOn ? readKept(this.folder) : undefined;
+    if (!kept || kept.now > moment || kept.ground !== this.#ground()) return undefined;
+    this.#outdated = 0;
+    const { index, now, prints } = kept;
+    const holds = (id: string) => {
+      const isHeld = prints.get(id) === this.#prints.get(id);
+      if (!isHeld) this.#outdated++;
+      return isHeld;
+    };
+    return { index, now, holds };
+  }
+
+  /** Takes note of what a change touched, such as product:p_1. */
+  note(subjects: readonly string[]): void {
+    if (!this.#isOn) return;
+    for (const subject of subjects) {
+      const kind = subject.slice(0, subject.indexOf(':')) as DocumentKind;
+      if (groundKinds.includes(kind)) this.#outdated = Infinity;
+      if (kind !== 'product') continue;
+      const id = subject.slice(kind.length + 1);
+      this.#prints.delete(id);
+      this.#unread.add(id);
+      this.#outdated++;
+    }
+  }
+
+  /**
+   * Does some of the work that is left, and answers true when there is none. To be called only while the shop has taken up
+   * all that is stored.
+   */
+  tend(shop: ResolvedShop): boolean {
+    if (!this.#isOn) return true;
+    if (this.#unread.size > 0) {
+      this.#readPrints([...this.#unread].slice(0, READ_AT_ONCE));
+      return false;
+    }
+    if (this.#outdated > shop.products.size * OUTDATED_PART) this.#write(shop);
+    return true;
+  }
+
+  /** Writes what changed since the file was written; as `tend`, only while the shop has taken up all that is stored. */
+  keep(shop: ResolvedShop): void {
+    if (!this.#isOn || this.#outdated === 0) return;
+    this.#readPrints([...this.#unread]);
+    this.#write(shop);
+  }
+
+  #readPrints(ids: readonly string[]): void {
+    for (const id of ids) this.#unread.delete(id);
+    for (const { product, print } of readStoredProducts(this.db, ids)) this.#prints.set(product.id, print);
+  }
+
+  #write(shop: ResolvedShop): void {
+    const kept = { ground: this.#ground(), prints: this.#prints, now: shop.now, index: shop.index.state() };
+    try {
+      writeKept(this.folder, kept);
+      this.#outdated = 0;
+    } catch {
+      // A full disk, say: the next start takes longer, and that is all.
+      this.#isOn = false;
+    }
+  }
+
+  #ground(): string {
+    const hash = createHash('sha1');
+    for (const kind of groundKinds)
+      for (const document of readDocuments(this.db, kind)) hash.update(`${kind} ${documentText(document)}`);
+    return hash.digest('base64');
+  }
+}

@@ -1,0 +1,178 @@
+import { type DocumentKind, type ShopDocument } from '../../core/model/document';
+import { documentBody } from '../../core/publishing/document-text';
+import type { Db } from '../database/connection';
+import { notePrices } from './price-spans';
+import { notePublished } from './redirects';
+
+export interface EditionRow {
+  number: number;
+  label: string;
+  at: string;
+  userName: string | null;
+  ofEdition: number | null;
+}
+
+export interface DocumentKey {
+  kind: DocumentKind;
+  key: string;
+}
+
+export interface DocumentRef extends DocumentKey {
+  hash: string;
+}
+
+export type HashedDocument = ShopDocument & DocumentRef;
+
+/** A document with the text under which it is stored. */
+export type WrittenDocument = HashedDocument & { text: string };
+
+interface DocumentRow extends DocumentRef {
+  body: string;
+}
+
+const fromRow = (row: DocumentRow) => ({ ...row, body: documentBody(row.kind, row.body) }) as HashedDocument;
+
+export function latestEdition(db: Db): number {
+  return (db.prepare(`SELECT max(number) FROM edition`).pluck().get() as number | null) ?? 0;
+}
+
+export function listEditions(db: Db, limit: number): EditionRow[] {
+  return db
+    .prepare(
+      `SELECT number, label, at, user.name AS userName, of_edition AS ofEdition
+       FROM edition LEFT JOIN user ON user.id = user_id ORDER BY number DESC LIMIT ?`,
+    )
+    .all(limit) as EditionRow[];
+}
+
+/** The documents of the newest edition with their hashes. */
+export function readLatest(db: Db): HashedDocument[] {
+  const rows = db
+    .prepare(
+      `SELECT edition_span.kind, key, hash, body FROM edition_span JOIN document USING (hash) WHERE until IS NULL
+       ORDER BY edition_span.kind = 'product'`,
+    )
+    .all() as DocumentRow[];
+  return rows.map(fromRow);
+}
+
+/** Which documents the newest edition holds. */
+export function readLatestRefs(db: Db): DocumentRef[] {
+  return db.prepare(`SELECT kind, key, hash FROM edition_span WHERE until IS NULL`).all() as DocumentRef[];
+}
+
+/** One document of the newest edition; undefined when it holds none of this key. */
+export function readLatestBody(db: Db, { kind, key }: DocumentKey): ShopDocument['body'] | undefined {
+  const body = db
+    .prepare(
+      `SELECT body FROM edition_span JOIN document USING (hash) WHERE edition_span.kind = ? AND key = ? AND until IS NULL`,
+    )
+    .pluck()
+    .get(kind, key) as string | undefined;
+  return body === undefined ? undefined : documentBody(kind, body);
+}
+
+/**
+ * Ids of the products that are in the newest edition and that no change has touched since they were put live: their
+ * working copy is what is live. What came back with an older edition is not among them.
+ */
+export function readUntouchedProducts(db: Db): Set<string> {
+  const ids = db
+    .prepare(
+      `SELECT key FROM edition_span AS span JOIN edition ON edition.number = span.since
+       WHERE span.kind = 'product' AND span.until IS NULL AND of_edition IS NULL AND NOT EXISTS (
+         SELECT 1 FROM journal WHERE subject = 'product:' || key AND journal.change_id > edition.change_id)
+         AND edition.change_id IS NOT NULL`,
+    )
+    .pluck()
+    .all() as string[];
+  return new Set(ids);
+}
+
+interface NewEdition {
+  label: string;
+  at: string;
+  userId: string | null;
+}
+
+function insertEdition(db: Db, number: number, { label, at, userId }: NewEdition, ofEdition: number | null): void {
+  db.prepare(
+    `INSERT INTO edition (number, label, at, user_id, of_edition, change_id)
+     VALUES (?, ?, ?, ?, ?, (SELECT ifnull(max(id), 0) FROM change))`,
+  ).run(number, label, at, userId, ofEdition);
+}
+
+/** Puts documents into the edition `number`, in place of those that stand there under the same key, and takes some out. */
+function writeSpans(db: Db, number: number, put: Iterable<DocumentRef>, gone: Iterable<DocumentKey>): void {
+  const close = db.prepare(`UPDATE edition_span SET until = ? WHERE kind = ? AND key = ? AND until IS NULL`);
+  const open = db.prepare(`INSERT INTO edition_span (kind, key, since, until, hash) VALUES (?, ?, ?, NULL, ?)`);
+  for (const { kind, key } of gone) close.run(number, kind, key);
+  for (const { kind, key, hash } of put) {
+    close.run(number, kind, key);
+    open.run(kind, key, number, hash);
+  }
+}
+
+const productsAmong = (documents: readonly ShopDocument[]) =>
+  documents.flatMap((document) => (document.kind === 'product' ? [document.body] : []));
+
+const byHash = (a: DocumentRef, b: DocumentRef) => (a.hash < b.hash ? -1 : 1);
+
+/** Writes an edition in one transaction: the one before it, with `put` put in and `gone` taken out. Answers its number. */
+export function writeEdition(
+  db: Db,
+  edition: NewEdition,
+  put: readonly WrittenDocument[],
+  gone: readonly DocumentKey[],
+): number {
+  return db
+    .transaction(() => {
+      const number = latestEdition(db) + 1;
+      insertEdition(db, number, edition, null);
+      const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`);
+      // In the order in which the table keeps them, many are stored much more quickly.
+      for (const { hash, kind, text } of put.toSorted(byHash)) store.run(hash, kind, text);
+      writeSpans(db, number, put, gone);
+      notePrices(db, edition.at, productsAmong(put));
+      notePublished(db, put);
+      return number;
+    })
+    .immediate();
+}
+
+/** An edition and how it differs from the one before. */
+export interface EditionStep {
+  number: number;
+  put: HashedDocument[];
+  gone: DocumentKey[];
+}
+
+/** Makes the content of an older edition the newest edition. Answers what that changed. */
+export function repeatEdition(db: Db, edition: NewEdition, old: number): EditionStep {
+  const put = db.prepare(
+    `SELECT older.kind, key, older.hash, body FROM edition_span AS older JOIN document USING (hash)
+     WHERE since <= :old AND until > :old AND NOT EXISTS (
+       SELECT 1 FROM edition_span AS now
+       WHERE now.kind = older.kind AND now.key = older.key AND now.until IS NULL AND now.hash = older.hash)`,
+  );
+  const gone = db.prepare(
+    `SELECT kind, key FROM edition_span AS now
+     WHERE until IS NULL AND since > :old AND NOT EXISTS (
+       SELECT 1 FROM edition_span AS older
+       WHERE older.kind = now.kind AND older.key = now.key AND older.since <= :old AND older.until > :old)`,
+  );
+  return db
+    .transaction(() => {
+      const number = latestEdition(db) + 1;
+      const changes = {
+        put: (put.all({ old }) as DocumentRow[]).map(fromRow),
+        gone: gone.all({ old }) as DocumentKey[],
+      };
+      insertEdition(db, number, edition, old);
+      writeSpans(db, number, changes.put, changes.gone);
+      notePrices(db, edition.at, productsAmong(changes.put));
+      notePublished(db, changes.put);
+      return { number, ...changes };
+    })
+    .immediate();
+}

@@ -1,0 +1,259 @@
+import { relationKinds, type Product, type Relation, type RelationKind, type Variant } from '../../core/model/product';
+import { canonicalJson } from '../../core/shared/canonical-json';
+import { createHash } from 'node:crypto';
+import type { Db } from '../database/connection';
+import { rowsAhead } from './rows-ahead';
+import { statement } from '../database/statements';
+
+/** Fields of a product that are columns of its row. */
+export type ProductFields = Omit<
+  Product,
+  'id' | 'created' | 'categoryIds' | 'tagIds' | 'options' | 'variants' | 'pictures' | 'relations'
+> & { goesWith: Relation; stepUp: Relation; similar: Relation };
+
+interface ProductColumn {
+  column: string;
+  as?: 'flag' | 'json';
+}
+
+/** Column of each plain field of a product. */
+export const productColumns: Record<keyof ProductFields, ProductColumn> = {
+  kind: { column: 'kind' },
+  title: { column: 'title' },
+  summary: { column: 'summary' },
+  description: { column: 'description' },
+  slug: { column: 'slug' },
+  standing: { column: 'standing' },
+  featured: { column: 'featured', as: 'flag' },
+  featuredPlace: { column: 'featured_place' },
+  brandId: { column: 'brand_id' },
+  leftOut: { column: 'left_out', as: 'json' },
+  saleFrom: { column: 'sale_from' },
+  saleUntil: { column: 'sale_until' },
+  quantityPrices: { column: 'quantity_prices', as: 'json' },
+  unitPricing: { column: 'unit_pricing' },
+  taxClass: { column: 'tax_class' },
+  priceOnRequest: { column: 'price_on_request', as: 'flag' },
+  hidePriceWhenSoldOut: { column: 'hide_price_when_sold_out', as: 'flag' },
+  whenSoldOut: { column: 'when_sold_out' },
+  orderDelay: { column: 'order_delay' },
+  weight: { column: 'weight' },
+  size: { column: 'size', as: 'json' },
+  packageSort: { column: 'package_sort' },
+  dispatchDays: { column: 'dispatch_days' },
+  duration: { column: 'duration' },
+  ownValue: { column: 'own_value', as: 'json' },
+  bundle: { column: 'bundle', as: 'json' },
+  files: { column: 'files', as: 'json' },
+  downloadLimit: { column: 'download_limit' },
+  downloadDays: { column: 'download_days' },
+  supplier: { column: 'supplier' },
+  metaTitle: { column: 'meta_title' },
+  metaDescription: { column: 'meta_description' },
+  noindex: { column: 'noindex', as: 'flag' },
+  liveFrom: { column: 'live_from' },
+  liveUntil: { column: 'live_until' },
+  specSheetId: { column: 'spec_sheet_id' },
+  specs: { column: 'specs', as: 'json' },
+  customFields: { column: 'custom_fields', as: 'json' },
+  goesWith: { column: 'goes_with', as: 'json' },
+  stepUp: { column: 'step_up', as: 'json' },
+  similar: { column: 'similar', as: 'json' },
+};
+/** Column of each field of a variant that can differ while it stays the same combination in the same place. */
+export const plainVariantColumns = {
+  sku: 'sku',
+  price: 'price',
+  salePrice: 'sale_price',
+  cost: 'cost',
+  pictureId: 'picture_id',
+  barcode: 'barcode',
+  supplierNumber: 'supplier_number',
+  warnAt: 'warn_at',
+  content: 'content',
+  weight: 'weight',
+  size: 'size',
+  packageSort: 'package_sort',
+  dispatchDays: 'dispatch_days',
+} as const satisfies Partial<Record<keyof Variant, string>>;
+
+export const productFieldNames = Object.keys(productColumns) as (keyof ProductFields)[];
+
+export function toColumn(value: unknown, as: ProductColumn['as']): unknown {
+  if (as === 'flag') return Number(value);
+  return as === 'json' && value !== null ? canonicalJson(value) : value;
+}
+
+/** The SQL for a JSON object of these names and expressions. */
+const jsonObject = (cells: Record<string, string>) =>
+  `json_object(${Object.entries(cells)
+    .map(([name, expression]) => `'${name}', ${expression}`)
+    .join(', ')})`;
+
+/** The SQL for the JSON list of what belongs to a product. */
+const jsonList = (value: string, from: string, order: string) =>
+  `(SELECT json_group_array(${value} ORDER BY ${order}) FROM ${from})`;
+
+/** The SQL for a column as JSON; a flag is true or false. */
+const jsonOf = (column: string, as: ProductColumn['as']) =>
+  as === 'flag' ? `json(iif(${column}, 'true', 'false'))` : as === 'json' ? `json(${column})` : column;
+
+/** A number as it is: by itself, SQLite would write it with 15 digits. */
+const exact = (column: string) => `json(printf('%!.17g', ${column}))`;
+
+const ownFields = Object.entries(productColumns).map(([name, { column, as }]) => [
+  name,
+  jsonOf(`product.${column}`, as),
+]);
+const isRelation = ([name]: string[]) => relationKinds.includes(name as RelationKind);
+
+const optionValues = jsonList(
+  jsonObject({ id: 'id', name: 'name', swatch: 'swatch', pictureId: 'picture_id' }),
+  'option_value WHERE option_id = option.id',
+  'position',
+);
+
+const variantFields = Object.entries(plainVariantColumns).map(([name, column]) => [
+  name,
+  jsonOf(`variant.${column}`, name === 'size' ? 'json' : undefined),
+]);
+
+/**
+ * A product as JSON, put together by SQLite: reading a catalog cell by cell into JavaScript, and its parts together there,
+ * takes twice as long.
+ */
+const productJson = jsonObject({
+  id: 'product.id',
+  ...Object.fromEntries(ownFields.filter((field) => !isRelation(field))),
+  relations: jsonObject(Object.fromEntries(ownFields.filter(isRelation))),
+  categoryIds: jsonList('category_id', 'product_category WHERE product_id = product.id', 'position'),
+  tagIds: jsonList('tag_id', 'product_tag WHERE product_id = product.id', 'tag_id'),
+  options: jsonList(
+    jsonObject({ id: 'id', name: 'name', listId: 'list_id', values: optionValues }),
+    'option WHERE product_id = product.id',
+    'position',
+  ),
+  variants: jsonList(
+    jsonObject({
+      id: 'id',
+      values: 'json(value_ids)',
+      stock: 'stock.count',
+      ...Object.fromEntries(variantFields),
+    }),
+    'variant LEFT JOIN stock ON stock.variant_id = variant.id WHERE variant.product_id = product.id',
+    'variant.position',
+  ),
+  pictures: jsonList(
+    jsonObject({
+      id: 'id',
+      media: 'media_hash',
+      width: 'width',
+      height: 'height',
+      alt: 'alt',
+      focus: jsonObject({ x: exact('focus_x'), y: exact('focus_y') }),
+      fit: 'fit',
+      ground: 'ground',
+    }),
+    'picture JOIN media ON media.hash = media_hash WHERE product_id = product.id',
+    'position',
+  ),
+  created: 'product.created',
+});
+
+const allProducts = `SELECT ${productJson} FROM product`;
+const someProducts = `${allProducts} WHERE id IN (SELECT value FROM json_each(?))`;
+
+export function countProducts(db: Db): number {
+  return db.prepare('SELECT count(*) FROM product').pluck().get() as number;
+}
+
+/** A product with a print of all that is stored of it: where the print is the same, so is the product. */
+export interface StoredProduct {
+  product: Product;
+  print: string;
+}
+
+const PRINT = 'sha1';
+
+const storedProduct = (row: string): StoredProduct => ({
+  product: JSON.parse(row) as Product,
+  print: createHash(PRINT).update(row).digest('base64'),
+});
+
+/** Begins to read all products in a thread, and answers them as they come. */
+export function* storedProductsAhead(db: Db): Generator<StoredProduct> {
+  const ahead = rowsAhead<Product>(db, allProducts, PRINT);
+  const met = new Set<string>();
+  try {
+    for (const { value, print } of ahead) {
+      met.add(value.id);
+      yield { product: value, print };
+    }
+    return;
+  } catch {
+    // Whatever went wrong in the thread is met again here, or it was only the thread.
+  }
+  for (const stored of readStoredProducts(db)) if (!met.has(stored.product.id)) yield stored;
+}
+
+function productRows(db: Db, ids?: readonly string[]): Iterable<string> {
+  const rows = ids
+    ? statement(db, someProducts).pluck().all(JSON.stringify(ids))
+    : db.prepare(allProducts).pluck().iterate();
+  return rows as Iterable<string>;
+}
+
+/** Reads whole products: those with these ids, or all. */
+export function readProducts(db: Db, ids?: readonly string[]): Product[] {
+  return Array.from(productRows(db, ids), (row) => JSON.parse(row) as Product);
+}
+
+export function readStoredProducts(db: Db, ids?: readonly string[]): StoredProduct[] {
+  return Array.from(productRows(db, ids), storedProduct);
+}
+
+/** Pieces left of every variant, those included that only an edition still knows. */
+export interface StockRow {
+  variantId: string;
+  productId: string;
+  count: number | null;
+}
+
+export function readStock(db: Db, productIds: readonly string[]): StockRow[] {
+  const sql = `SELECT variant_id AS variantId, product_id AS productId, count FROM stock
+    WHERE product_id IN (SELECT value FROM json_each(?))`;
+  return statement(db, sql).all(JSON.stringify(productIds)) as StockRow[];
+}
+
+/** Pieces left of all variants. */
+export function readAllStock(db: Db): Iterable<StockRow> {
+  const rows = db.prepare('SELECT variant_id AS variantId, product_id AS productId, count FROM stock').iterate();
+  return rows as Iterable<StockRow>;
+}
+
+export interface DuplicateRow {
+  variantId: string;
+  field: 'sku' | 'barcode';
+  value: string;
+  productId: string;
+}
+
+/** SKUs and barcodes of a product that another of its variants, or a variant of another product, has too. */
+export function duplicatesOf(db: Db, productId: string): DuplicateRow[] {
+  const sql = (['sku', 'barcode'] as const).map(
+    (field) =>
+      `SELECT mine.id AS variantId, '${field}' AS field, mine.${field} AS value, min(other.product_id) AS productId
+       FROM variant AS mine JOIN variant AS other ON other.${field} = mine.${field} AND other.id <> mine.id
+       WHERE mine.product_id = @productId AND mine.${field} <> '' AND other.${field} <> '' GROUP BY mine.id`,
+  );
+  return db.prepare(sql.join(' UNION ALL ')).all({ productId }) as DuplicateRow[];
+}
+
+export function productIdsIn(db: Db, column: 'brand' | 'tag' | 'category', id: string): string[] {
+  const sql = {
+    brand: `SELECT id FROM product WHERE brand_id = ?`,
+    tag: `SELECT product_id FROM product_tag WHERE tag_id = ?`,
+    category: `SELECT product_id FROM product_category WHERE category_id = ?`,
+  }[column];
+  return db.prepare(sql).pluck().all(id) as string[];
+}

@@ -1,0 +1,22 @@
+import type { DaySales } from '../../core/shop/facts';
+import type { Db } from '../database/connection';
+
+/** What was sold of each product, by day, the last day first. */
+export function readSales(db: Db): Map<string, DaySales[]> {
+  const sales = new Map<string, DaySales[]>();
+  const rows = db.prepare(`SELECT product_id, day, pieces FROM sale ORDER BY product_id, day DESC`).raw().iterate();
+  for (const [productId, day, pieces] of rows as Iterable<[string, number, number]>) {
+    const known = sales.get(productId);
+    if (known) known.push({ day, pieces });
+    else sales.set(productId, [{ day, pieces }]);
+  }
+  return sales;
+}
+
+/** Adds to what was sold of a product on a day (midnight UTC, seconds since 1970). */
+export function addSale(db: Db, productId: string, { day, pieces }: DaySales): void {
+  db.prepare(
+    `INSERT INTO sale (product_id, day, pieces) VALUES (?, ?, ?)
+     ON CONFLICT DO UPDATE SET pieces = pieces + excluded.pieces`,
+  ).run(productId, day, pieces);
+}

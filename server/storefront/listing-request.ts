@@ -1,0 +1,96 @@
+import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/storefront/listing-view';
+import { isOpen, type GroupKind } from '../../core/shop/open-groups';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import { problemTypes, type FieldError } from '../../contract/problem';
+import { notFound, ProblemError } from '../shared/problem';
+
+const MAX_VALUES = 50;
+
+type Query = Record<string, unknown>;
+
+function impossible(errors: FieldError[]): ProblemError {
+  return new ProblemError({
+    type: problemTypes.invalid,
+    title: 'This address asks for something that cannot be.',
+    status: 400,
+    errors,
+  });
+}
+
+/** The last of a repeated parameter counts. */
+function text(query: Query, name: string): string {
+  const value = query[name];
+  const last = Array.isArray(value) ? value.at(-1) : value;
+  return typeof last === 'string' ? last : '';
+}
+
+function pageOf(query: Query): number {
+  const typed = text(query, 'page');
+  if (typed === '') return 1;
+  const page = Number(typed);
+  if (!/^\d+$/.test(typed) || page < 1 || page > MAX_PAGE)
+    throw impossible([{ path: ['page'], message: `Pages go from 1 to ${MAX_PAGE}.` }]);
+  return page;
+}
+
+function priceOf(query: Query): ListingRequest['price'] {
+  const typed = text(query, 'f.price');
+  if (typed === '') return null;
+  const match = /^(\d{1,8}(?:\.\d{1,2})?)?\.\.(\d{1,8}(?:\.\d{1,2})?)?$/.exec(typed);
+  const message = 'Prices look like 10..50, 10.. or ..50.';
+  if (!match || (match[1] === undefined && match[2] === undefined)) throw impossible([{ path: ['f.price'], message }]);
+  const minor = (amount: string) => Math.round(Number(amount) * 100);
+  const min = match[1] === undefined ? -Infinity : minor(match[1]);
+  const max = match[2] === undefined ? Infinity : minor(match[2]);
+  if (min > max) throw impossible([{ path: ['f.price'], message: 'The lowest price is above the highest.' }]);
+  return { min, max };
+}
+
+/** A wanted span of a spec, such as 80..120, in its unit; undefined when it is a choice. */
+function spanOf(name: string, typed: string): { min: number; max: number } | undefined {
+  if (!typed.includes('..')) return undefined;
+  const match = /^(-?\d{1,9}(?:\.\d{1,3})?)?\.\.(-?\d{1,9}(?:\.\d{1,3})?)?$/.exec(typed);
+  if (!match || (match[1] === undefined && match[2] === undefined))
+    throw impossible([{ path: [name], message: 'Spans look like 80..120, 80.. or ..120.' }]);
+  const [min, max] = [Number(match[1] ?? -Infinity), Number(match[2] ?? Infinity)];
+  if (min > max) throw impossible([{ path: [name], message: 'The lowest is above the highest.' }]);
+  return { min, max };
+}
+
+/** Reads a listing request from an address. Unknown parameters are ignored; impossible ones are refused with 400. */
+export function listingRequest(query: Query, at: ListingPlace): ListingRequest {
+  const choices = new Map<string, string[]>();
+  const spans = new Map<string, { min: number; max: number }>();
+  for (const name of Object.keys(query)) {
+    if (!name.startsWith('f.') || name === 'f.price') continue;
+    const span = name.startsWith('f.spec.') ? spanOf(name, text(query, name)) : undefined;
+    if (span) {
+      spans.set(name.slice(2), span);
+      continue;
+    }
+    const values = text(query, name).slice(0, 4_000).split(',').filter(Boolean).slice(0, MAX_VALUES);
+    if (values.length > 0) choices.set(name.slice(2), values);
+  }
+  return {
+    at,
+    q: text(query, 'q'),
+    page: pageOf(query),
+    sort: text(query, 'sort'),
+    choices,
+    price: priceOf(query),
+    spans,
+  };
+}
+
+/** The place that `at=category:<slug>`, `at=collection:<slug>`, `at=brand:<slug>`, `at=tag:<slug>` or `at=all` names. */
+export function placeOf(shop: ResolvedShop, query: Query): ListingPlace {
+  const at = text(query, 'at');
+  if (at === '' || at === 'all') return { kind: 'all' };
+  const match = /^(category|collection|brand|tag):(.+)$/.exec(at);
+  if (!match)
+    throw impossible([{ path: ['at'], message: 'Places look like category:kites, collection:first-kites or all.' }]);
+  const kind = match[1] as GroupKind;
+  const id = shop.bySlug(kind, match[2]!);
+  if (!id || !isOpen(shop, { kind, id })) throw notFound(`There is no ${kind} “${match[2]!.slice(0, 80)}”.`);
+  return { kind, id };
+}

@@ -1,0 +1,41 @@
+import { Router } from 'express';
+import { openApi } from '../../contract/openapi';
+import { shopRoutes } from '../../contract/shop';
+import { phaseOf } from '../../core/products/status';
+import type { ProductDocument } from '../../core/model/document';
+import { listingView } from '../../core/storefront/listing-view';
+import { productView } from '../../core/storefront/product-view';
+import { answer } from '../http/answer';
+import type { Catalog } from '../state/catalog';
+import { readPriceSpans } from '../store/price-spans';
+import { notFound } from '../shared/problem';
+import { KeptListings } from './kept-listings';
+import { listingRequest, placeOf } from './listing-request';
+
+const variantIdsOf = ({ variants }: ProductDocument) => variants.map(({ id }) => id);
+
+/** The public JSON of the live shop, and what describes the whole API. */
+export function shopApi(catalog: Catalog): Router {
+  const router = Router();
+  const { live } = catalog;
+  const listings = new KeptListings(live.shop);
+  answer(router, shopRoutes.listing, ({ request }) => {
+    const { now } = catalog;
+    return listings.answer(request.url, () => {
+      const query = request.query as Record<string, unknown>;
+      return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), now);
+    });
+  });
+  answer(router, shopRoutes.product, ({ params }) => {
+    const id = live.shop.bySlug('product', params.slug!);
+    const product = live.shop.products.get(id ?? '');
+    if (!product || phaseOf(product, live.shop.now) !== 'live') throw notFound('There is no such product in the shop.');
+    return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
+  });
+  answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));
+  let described: object | undefined;
+  router.get('/api/openapi.json', (_request, response) => {
+    response.json((described ??= openApi()));
+  });
+  return router;
+}

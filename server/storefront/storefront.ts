@@ -1,0 +1,98 @@
+import { Router, type Request, type RequestHandler, type Response } from 'express';
+import { problemTypes, type Problem } from '../../contract/problem';
+import { groupPath } from '../../core/shop/open-groups';
+import { renderShop, type ShopAssets } from '../../shop/render';
+import { sessionOf } from '../http/answer';
+import type { Catalog } from '../state/catalog';
+import { readPriceSpans } from '../store/price-spans';
+import { publishedAt } from '../store/redirects';
+import { ProblemError } from '../shared/problem';
+import { missingPage, pageData, type PageRequest } from './page-data';
+
+export interface StorefrontParts {
+  catalog: Catalog;
+  assets: ShopAssets;
+  /** where the shop is, such as https://shop.example: canonical addresses are never taken from what a request says */
+  origin: string;
+}
+
+type Base = '' | '/preview';
+
+function wantsJson(request: Request): boolean {
+  return request.accepts(['text/html', 'application/json']) === 'application/json';
+}
+
+/** The address without the base; a part that cannot be read as a path is left as it is. */
+function requestOf(request: Request, base: Base, origin: string): PageRequest {
+  const url = request.originalUrl.slice(base.length) || '/';
+  return {
+    path: decodeURIComponent(url.split('?')[0]!),
+    query: request.query as Record<string, unknown>,
+    url,
+    base,
+    origin,
+  };
+}
+
+/** A forward holds for now: no browser is to keep it, since the address may be given to something again. */
+function forward(response: Response, to: string): void {
+  response.set('Cache-Control', 'no-cache').redirect(301, to);
+}
+
+function send({ catalog, assets, origin }: StorefrontParts, base: Base, request: Request, response: Response): void {
+  const asked = requestOf(request, base, origin);
+  const search = asked.url.includes('?') ? asked.url.slice(asked.url.indexOf('?')) : '';
+  const isPreview = base !== '';
+  if (asked.path.length > 1 && asked.path.endsWith('/')) {
+    const path = asked.url.split('?')[0]!.replace(/\/+$/, '');
+    return forward(response, base + path + search);
+  }
+  const found = pageData(
+    {
+      shop: (isPreview ? catalog.working : catalog.live).shop,
+      now: catalog.now,
+      publishedAt: (kind, slug) => publishedAt(catalog.db, kind, slug),
+      priceSpans: (ids) => readPriceSpans(catalog.db, ids),
+      showsDrafts: isPreview,
+    },
+    asked,
+  );
+  if ('forward' in found) return forward(response, base + found.forward + search);
+  response.set('Vary', 'Accept').set('Cache-Control', isPreview ? 'no-store' : 'no-cache');
+  response.status(found.status);
+  if (wantsJson(request)) response.json(found.data);
+  else response.type('html').send(renderShop(found.data, assets));
+}
+
+/** The storefront: the live shop at "/", and the working copy at "/preview" for those signed in. */
+export function storefront(parts: StorefrontParts): Router {
+  const router = Router();
+  const groups = Object.values(groupPath).map((path) => `/${path}/:slug`);
+  const paths = ['/', '/search', '/p/:slug', '/page/:slug', ...groups];
+  router.get(['/preview', ...paths.map((path) => `/preview${path}`)], (request, response) => {
+    if (!sessionOf(response))
+      throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });
+    send(parts, '/preview', request, response);
+  });
+  router.get(paths, (request, response) => send(parts, '', request, response));
+  return router;
+}
+
+/** Addresses that programs ask, which are answered in their language. */
+const FOR_PROGRAMS = /^\/(api|shop-api|healthz|media|assets|desk)(\/|$)/;
+
+/** The page that tells a browser why it gets nothing; undefined for who rather reads problem details. */
+export function problemPage({ catalog, assets, origin }: StorefrontParts) {
+  return (request: Request, { status, title, errors }: Problem): string | undefined => {
+    const isRead = request.method === 'GET' || request.method === 'HEAD';
+    if (!isRead || FOR_PROGRAMS.test(request.path) || wantsJson(request)) return undefined;
+    const message = errors?.[0]?.message ?? title;
+    const asked: PageRequest = { path: '/', query: {}, url: '/', base: '', origin };
+    return renderShop(missingPage(catalog.live.shop, asked, status, message), assets);
+  };
+}
+
+/** Answers what nothing else answered. */
+export const nothingThere: RequestHandler = () => {
+  throw new ProblemError({ type: problemTypes.notFound, title: 'There is nothing at this address.', status: 404 });
+};
