@@ -4,9 +4,6 @@ import boundaries from 'eslint-plugin-boundaries';
 import reactHooks from 'eslint-plugin-react-hooks';
 import { forTests, rooms, subjectsAsked } from './rooms.js';
 
-/** Of a subject of the server: what others may ask it. */
-const faceOf = (folder) => `${folder} (queries and checks)`;
-const element = (type, pattern) => ({ type, pattern, partialMatch: false });
 const anyOf = (types) => ({ element: { types: { anyOf: types } } });
 
 /** Imports point down only, as rooms.js draws it. */
@@ -15,11 +12,16 @@ const boundariesOfRooms = {
   plugins: { boundaries },
   settings: {
     'import/resolver': { typescript: { alwaysTryTypes: true } },
-    'boundaries/elements': [
-      ...Object.keys(subjectsAsked).map((folder) => element(faceOf(folder), `${folder}/{queries,checks}.ts`)),
-      ...Object.keys(rooms).map((folder) => element(folder, `${folder}/**/*`)),
+    'boundaries/elements': Object.keys(rooms).map((folder) => ({
+      type: folder,
+      partialMatch: false,
+      pattern: [folder, `${folder}/**`],
+    })),
+    'boundaries/files': [
+      { category: 'test', pattern: '**/*.test.{ts,tsx}' },
+      // What a subject of the server offers to others.
+      { category: 'offered', pattern: 'server/*/{queries,checks}.ts' },
     ],
-    'boundaries/files': [{ category: 'test', pattern: '**/*.test.{ts,tsx}' }],
   },
   rules: {
     'boundaries/dependencies': [
@@ -28,11 +30,12 @@ const boundariesOfRooms = {
         default: 'disallow',
         message: '{{from.element.type}} may not import {{to.element.type}}: see rooms.js.',
         policies: [
-          ...Object.entries(rooms).map(([from, to]) => ({
-            from: anyOf([from, faceOf(from)]),
-            allow: { to: anyOf([from, faceOf(from), ...to, ...(subjectsAsked[from] ?? []).map(faceOf)]) },
+          ...Object.entries(rooms).map(([from, to]) => ({ from: anyOf([from]), allow: { to: anyOf([from, ...to]) } })),
+          ...Object.entries(subjectsAsked).map(([from, to]) => ({
+            from: anyOf([from]),
+            allow: { to: { ...anyOf(to), file: { categories: 'offered' } } },
           })),
-          { from: { file: { categories: 'test' } }, allow: { to: anyOf([...forTests, ...forTests.map(faceOf)]) } },
+          { from: { file: { categories: 'test' } }, allow: { to: anyOf(forTests) } },
         ],
       },
     ],
