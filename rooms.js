@@ -55,10 +55,18 @@ export const rooms = {
   ...Object.fromEntries(serverFloors.map((room) => [room, [...before(serverFloors, room), 'contract', ...core]])),
   ...Object.fromEntries(serverSubjects.map((room) => [room, [...serverFloors, 'contract', ...core]])),
   shop: ['contract', ...core],
-  desk: ['contract', ...core],
 };
 rooms['server/storefront'].push('shop');
 rooms['server/app'] = [...serverFloors, ...serverSubjects, 'shop', 'contract', ...core];
+
+/** No feature of the desk knows another: what two of them use is shared, and the app puts them together. */
+const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review'].map(
+  (name) => `desk/features/${name}`,
+);
+rooms['desk/data'] = ['contract', ...core];
+rooms['desk/shared'] = ['desk/data', ...rooms['desk/data']];
+for (const feature of deskFeatures) rooms[feature] = ['desk/shared', ...rooms['desk/shared']];
+rooms['desk/app'] = [...deskFeatures, 'desk/shared', ...rooms['desk/shared']];
 
 /** Folder → subjects of whose public files it may import. */
 export const subjectsAsked = Object.fromEntries(serverSubjects.map((room) => [room, before(serverSubjects, room)]));
@@ -67,9 +75,10 @@ export const subjectsAsked = Object.fromEntries(serverSubjects.map((room) => [ro
 rooms['core/testing'] = core;
 rooms['server/testing'] = [...rooms['server/app'], 'server/app', 'core/testing'];
 const below = Object.keys(rooms).filter((room) => !room.startsWith('desk'));
+rooms['desk/testing'] = ['desk/app', ...rooms['desk/app']];
 rooms.demo = below;
 rooms.bench = [...below, 'demo', 'e2e'];
 rooms.e2e = [...below, 'demo'];
 
 /** A test may import all that stands below the desk: it tells how parts work together. */
-export const forTests = below;
+export const forTests = [...below, 'desk/testing'];

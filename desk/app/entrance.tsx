@@ -1,0 +1,90 @@
+import { useState, type ReactNode } from 'react';
+import { useForm } from 'react-hook-form';
+import { CallError, wordsOf } from '../data/api';
+import { useEnter } from '../data/session';
+import { Button } from '../shared/ui/button';
+import { TextField } from '../shared/ui/field';
+
+interface Form {
+  code: string;
+  shopName: string;
+  name: string;
+  email: string;
+  password: string;
+}
+
+function Sheet({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="flex h-full items-start justify-center overflow-y-auto p-6 pt-[14vh]">
+      <div className="w-full max-w-sm">
+        <p className="mb-6 flex items-center gap-3 font-display text-2xl font-bold">
+          <svg viewBox="0 0 24 20" className="w-8" aria-hidden="true">
+            <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
+            <rect x="6" y="7.6" width="15" height="4.6" rx="1.6" className="fill-ink" />
+            <rect x="3" y="14.2" width="10" height="4.6" rx="1.6" className="fill-petrol" />
+          </svg>
+          Dispona
+        </p>
+        <div className="sheet p-6">
+          <h1 className="mb-4 font-display text-lg font-bold">{title}</h1>
+          {children}
+        </div>
+      </div>
+    </main>
+  );
+}
+
+/** The way in: sign in, or, for a shop that has nobody yet, make the first person. */
+export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needsCode: boolean }) {
+  const { signIn, setUp } = useEnter();
+  const { register, handleSubmit, setError, formState } = useForm<Form>({
+    defaultValues: { code: '', shopName: '', name: '', email: '', password: '' },
+  });
+  const [problem, setProblem] = useState<string | null>(null);
+  const submit = handleSubmit(async (form) => {
+    setProblem(null);
+    try {
+      if (needsSetup) await setUp.mutateAsync(form);
+      else await signIn.mutateAsync(form);
+    } catch (error) {
+      const errors = error instanceof CallError ? error.errors : [];
+      for (const { path, message } of errors) setError(path[0] as keyof Form, { message });
+      if (errors.length === 0) setProblem(wordsOf(error));
+    }
+  });
+  const field = (name: keyof Form, label: string, type: string, autoComplete: string, hint?: string) => (
+    <TextField
+      {...register(name)}
+      label={label}
+      type={type}
+      autoComplete={autoComplete}
+      hint={hint}
+      error={formState.errors[name]?.message}
+    />
+  );
+  return (
+    <Sheet title={needsSetup ? 'Open your shop' : 'Sign in'}>
+      <form onSubmit={(event) => void submit(event)} noValidate className="flex flex-col gap-4">
+        {needsCode && field('code', 'Code', 'text', 'off', 'It was printed where Dispona was started.')}
+        {needsSetup && field('shopName', 'Name of the shop', 'text', 'organization')}
+        {needsSetup && field('name', 'Your name', 'text', 'name')}
+        {field('email', 'E-mail', 'email', 'username')}
+        {field(
+          'password',
+          'Password',
+          'password',
+          needsSetup ? 'new-password' : 'current-password',
+          needsSetup ? 'At least 12 characters: three or four words that nobody puts together are best.' : undefined,
+        )}
+        {problem && (
+          <p role="alert" className="text-rose-ink">
+            {problem}
+          </p>
+        )}
+        <Button look="main" type="submit" disabled={formState.isSubmitting} className="justify-center">
+          {needsSetup ? 'Open the shop' : 'Sign in'}
+        </Button>
+      </form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,143 @@
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { Outlet, useLocation, useNavigate } from 'react-router';
+import { JobStrip } from '../../features/bulk/job-strip';
+import { ErrorBoundary } from './error-boundary';
+import { useIsNarrow } from '../../shared/ui/use-media';
+import { LeaveGuard } from './leave-guard';
+import '../../shared/ui/file-drop';
+import { useGoodsAreDragged } from '../../shared/ui/goods-drag';
+import { localUndo } from '../../shared/ui/local-undo';
+import { useLeftBehind } from '../../shared/ui/where-one-was';
+import { useShortcuts, type Shortcut } from '../../shared/keyboard';
+import { useLiveUpdates } from '../../data/live-updates';
+import { useUndo } from '../../data/session';
+import { ShelfEdge } from './shelf-edge';
+import { ShopWindow } from './shop-window';
+import { Tray } from './tray';
+import { WindowContext } from '../../shared/window-state';
+
+const FeaturedOrder = lazy(async () => ({
+  default: (await import('../../features/bulk/featured-order')).FeaturedOrder,
+}));
+const NewProduct = lazy(async () => ({ default: (await import('../../features/goods/new-product')).NewProduct }));
+const ShortcutList = lazy(async () => ({ default: (await import('./shortcut-list')).ShortcutList }));
+
+const DropPlaces = lazy(() => import('./drop-places'));
+const Drawer = lazy(async () => ({ default: (await import('../../shared/ui/drawer')).Drawer }));
+
+const FIND_ID = 'find-or-do';
+
+/** What stands around every desk: shelf edge, shop window, tray, shortcuts. */
+export function Frame() {
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const { undo, redo } = useUndo();
+  const [isWindowOpen, setWindowOpen] = useState(() => localStorage.getItem('dispona.window.away') !== 'yes');
+  const [isKeysOpen, setKeysOpen] = useState(false);
+  const [isNewOpen, setNewOpen] = useState(false);
+  // What was typed into it is still there when it is opened again.
+  const [wasNewOpened, setNewOpened] = useState(false);
+  if (isNewOpen && !wasNewOpened) setNewOpened(true);
+  const [isOrdering, setOrdering] = useState(false);
+  const [path, setPath] = useState('/');
+  const [note, setNote] = useState<string | null>(null);
+  const [unseen, setUnseen] = useState<string | null>(null);
+  const windowState = useMemo(() => ({ path, setPath, note, setNote, unseen, setUnseen }), [path, note, unseen]);
+  const areDragged = useGoodsAreDragged();
+  useLiveUpdates();
+  useLeftBehind();
+
+  const isNarrow = useIsNarrow();
+  const [isOverlay, setOverlay] = useState(false);
+  const toggleWindow = useCallback(
+    () => (isNarrow ? setOverlay((isOpen) => !isOpen) : setWindowOpen((isOpen) => !isOpen)),
+    [isNarrow],
+  );
+  useEffect(() => localStorage.setItem('dispona.window.away', isWindowOpen ? 'no' : 'yes'), [isWindowOpen]);
+
+  const { mutate: runUndo } = undo;
+  const { mutate: runRedo } = redo;
+  const shortcuts = useMemo<Shortcut[]>(() => {
+    const go = (to: string) => () => void navigate(to);
+    return [
+      {
+        keys: '/',
+        words: 'find or do anything',
+        opensField: true,
+        run: () => document.getElementById(FIND_ID)?.focus(),
+      },
+      { keys: 'n', words: 'new product', opensField: true, run: () => setNewOpen(true) },
+      { keys: 'w', words: 'shop window: put away or bring back', run: toggleWindow },
+      { keys: 'g g', words: 'go to Goods', run: go('/goods') },
+      { keys: 'g r', words: 'go to Groups', run: go('/groups') },
+      { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
+      { keys: 'g l', words: 'go to the review', run: go('/review') },
+      { keys: 'g h', words: 'go to the history', run: go('/history') },
+      { keys: 'mod+z', words: 'undo your last change', run: () => localUndo.undo() || runUndo() },
+      { keys: 'shift+mod+z', words: 'redo', run: () => localUndo.redo() || runRedo() },
+      { keys: '?', words: 'this list', run: () => setKeysOpen(true) },
+    ];
+  }, [navigate, runUndo, runRedo, toggleWindow]);
+  useShortcuts(shortcuts);
+
+  const actions = [
+    ...shortcuts
+      .filter(({ keys }) => keys !== '/')
+      .map(({ words, run }) => ({ words: words.charAt(0).toUpperCase() + words.slice(1), run })),
+    { words: 'Put featured goods in order', run: () => setOrdering(true) },
+    { words: 'Edit all goods as a sheet', run: () => void navigate('/goods/sheet') },
+  ];
+
+  return (
+    <WindowContext value={windowState}>
+      <div className="flex h-full flex-col">
+        <a
+          href="#content"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:rounded-lg focus:bg-sheet focus:p-3"
+          onClick={(event) => {
+            event.preventDefault();
+            document.getElementById('content')?.focus();
+          }}
+        >
+          To the content
+        </a>
+        <ShelfEdge
+          actions={actions}
+          findId={FIND_ID}
+          undo={undo}
+          redo={redo}
+          showKeys={() => setKeysOpen(true)}
+          showWindow={toggleWindow}
+        />
+        <div className="relative flex min-h-0 flex-1">
+          {areDragged && !pathname.startsWith('/groups') && (
+            <Suspense>
+              <DropPlaces />
+            </Suspense>
+          )}
+          <main id="content" tabIndex={-1} className="flex min-w-0 flex-1 flex-col outline-none">
+            <ErrorBoundary resetKey={pathname}>
+              <Outlet context={{ newProduct: () => setNewOpen(true), orderFeatured: () => setOrdering(true) }} />
+            </ErrorBoundary>
+          </main>
+          {isWindowOpen && !isNarrow && <ShopWindow putAway={toggleWindow} />}
+        </div>
+        <JobStrip />
+        <Tray />
+      </div>
+      <LeaveGuard />
+      <Suspense>
+        {isNarrow && isOverlay && (
+          <Drawer title="Shop window" isWide close={() => setOverlay(false)}>
+            <ShopWindow isAlone putAway={() => setOverlay(false)} />
+          </Drawer>
+        )}
+      </Suspense>
+      <Suspense>
+        {isKeysOpen && <ShortcutList shortcuts={shortcuts} isOpen close={() => setKeysOpen(false)} />}
+        {isOrdering && <FeaturedOrder close={() => setOrdering(false)} />}
+        {wasNewOpened && <NewProduct isOpen={isNewOpen} close={() => setNewOpen(false)} />}
+      </Suspense>
+    </WindowContext>
+  );
+}

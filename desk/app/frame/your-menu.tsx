@@ -1,0 +1,63 @@
+import { Menu, MenuButton, MenuItem, MenuItems, MenuSeparator } from '@headlessui/react';
+import { Ellipsis } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Action } from './find-or-do';
+import { letterKeys } from '../../shared/keyboard';
+import { useEnter, useSession } from '../../data/session';
+
+const ChangePassword = lazy(async () => ({ default: (await import('./change-password')).ChangePassword }));
+
+const item =
+  'flex min-h-8 w-full items-center rounded-md px-2.5 py-1.5 text-left data-disabled:text-ink-3 data-focus:bg-marigold-soft';
+
+interface Props {
+  /** what stands beside the menu on a wide screen, and in it on a phone */
+  onPhone: readonly (Action & { isOff?: boolean })[];
+  showKeys: () => void;
+}
+
+/** What belongs to the person rather than to the goods: keys, password, signing out. */
+export default function YourMenu({ onPhone, showKeys }: Props) {
+  const { signOut } = useEnter();
+  const { data: session } = useSession();
+  const navigate = useNavigate();
+  const [isChanging, setChanging] = useState(false);
+  const [areLetters, setLetters] = useState(letterKeys.areOn);
+  const entry = (words: string, run: () => void, isOff = false) => (
+    <MenuItem key={words} disabled={isOff}>
+      <button type="button" onClick={run} className={item}>
+        <span className="truncate">{words}</span>
+      </button>
+    </MenuItem>
+  );
+  return (
+    <>
+      <Menu>
+        <MenuButton
+          aria-label="More"
+          title="Keys, password, signing out"
+          className="grid size-8 shrink-0 place-items-center rounded-md text-ink-2 hover:text-ink"
+        >
+          <Ellipsis size={18} aria-hidden="true" />
+        </MenuButton>
+        <MenuItems anchor={{ to: 'bottom end', gap: 6 }} className="sheet z-50 w-72 p-1 shadow-xl">
+          <div className="md:hidden">
+            {onPhone.map(({ words, run, isOff }) => entry(words, run, isOff))}
+            <MenuSeparator className="my-1 h-px bg-hair" />
+          </div>
+          {entry('History', () => void navigate('/history'))}
+          {entry('Keys, and conditions to type', showKeys)}
+          {entry(areLetters ? 'Switch one-letter keys off' : 'Switch one-letter keys on', () => {
+            letterKeys.set(!areLetters);
+            setLetters(!areLetters);
+          })}
+          <MenuSeparator className="my-1 h-px bg-hair" />
+          {entry('Change your password', () => setChanging(true))}
+          {entry(session?.user ? `Sign out ${session.user.name}` : 'Sign out', () => signOut.mutate())}
+        </MenuItems>
+      </Menu>
+      <Suspense>{isChanging && <ChangePassword close={() => setChanging(false)} />}</Suspense>
+    </>
+  );
+}

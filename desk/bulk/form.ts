@@ -1,8 +1,0 @@
-import type { RequestInput } from './queries';
-
-/** What the form of a bulk action is given. */
-export interface FormProps {
-  /** told what is asked for; undefined while it is not filled in */
-  change: (request: RequestInput | undefined) => void;
-  timeZone: string;
-}
