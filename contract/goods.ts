@@ -1,37 +1,21 @@
 import { z } from 'zod';
-import { idSchema, slugSchema } from '../core/shared/identity';
+import { copiedParts, typedShape } from '../core/model/fields';
+import { productFields, relationFields } from '../core/model/product-fields';
+import { variantFields } from '../core/model/variant-fields';
+import { idSchema } from '../core/shared/identity';
+import { productSchema } from '../core/model/product';
 import {
-  barcodeSchema,
-  contentSchema,
-  customFieldSchema,
-  dispatchDaysSchema,
-  downloadDaysSchema,
-  downloadLimitSchema,
-  durationSchema,
   fitSchema,
   focusSchema,
-  momentSchema,
   moneySchema,
-  ownValueSchema,
-  packageSizeSchema,
-  packageSortSchema,
   productKindSchema,
-  productSchema,
-  quantityPriceSchema,
   relationKinds,
-  relationSchema,
-  standingSchema,
-  stockSchema,
   swatchSchema,
-  taxClassSchema,
   titleSchema,
-  unitPricingSchema,
-  weightSchema,
-  whenSoldOutSchema,
-} from '../core/model/product';
-import { bundleSchema } from '../core/model/bundle';
-import { fileRoleSchema, MAX_FILES, productFileSchema } from '../core/model/product-file';
-import { specValueSchema } from '../core/model/spec-sheet';
+} from '../core/model/product-values';
+
+import { fileRoleSchema } from '../core/model/product-file';
+
 import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/model/rule';
 import { ruleFieldSchema } from './rule-field';
 import { changeWithDetailsSchema } from './history';
@@ -180,83 +164,13 @@ export const productAnswerSchema = z.object({
 });
 export type ProductAnswer = z.infer<typeof productAnswerSchema>;
 
-/** More marks than anybody writes, and few enough to be read quickly. */
-const MOST_MARKS = 5_000;
-const richTextSchema = z
-  .string()
-  .max(200_000, 'The description is too long.')
-  .refine(
-    (html) => html.split('<').length <= MOST_MARKS,
-    'The description has too many formats, links and pictures in it.',
-  );
-
 export const productFieldsSchema = z
-  .strictObject({
-    kind: productKindSchema,
-    title: titleSchema,
-    summary: z.string().max(500, 'A summary can have at most 500 characters.'),
-    description: richTextSchema,
-    slug: slugSchema,
-    standing: standingSchema,
-    featured: z.boolean(),
-    brandId: idSchema.nullable(),
-    categoryIds: z.array(idSchema).max(50, 'A product can be in at most 50 categories.'),
-    tagIds: z.array(idSchema).max(100, 'A product can have at most 100 tags.'),
-    saleFrom: momentSchema,
-    saleUntil: momentSchema,
-    quantityPrices: z.array(quantityPriceSchema).max(12, 'At most 12 quantity prices.'),
-    unitPricing: unitPricingSchema.nullable(),
-    taxClass: taxClassSchema,
-    priceOnRequest: z.boolean(),
-    hidePriceWhenSoldOut: z.boolean(),
-    whenSoldOut: whenSoldOutSchema,
-    orderDelay: z.string().trim().max(120, 'At most 120 characters.'),
-    weight: weightSchema,
-    size: packageSizeSchema.nullable(),
-    packageSort: packageSortSchema,
-    dispatchDays: dispatchDaysSchema,
-    duration: durationSchema,
-    ownValue: ownValueSchema,
-    bundle: bundleSchema.nullable(),
-    files: z.array(productFileSchema).max(MAX_FILES, `At most ${MAX_FILES} files.`),
-    downloadLimit: downloadLimitSchema,
-    downloadDays: downloadDaysSchema,
-    supplier: z.string().trim().max(120, 'At most 120 characters.'),
-    metaTitle: z.string().trim().max(200, 'At most 200 characters.'),
-    metaDescription: z.string().trim().max(500, 'At most 500 characters.'),
-    noindex: z.boolean(),
-    liveFrom: momentSchema,
-    liveUntil: momentSchema,
-    specSheetId: idSchema.nullable(),
-    specs: z.record(z.string(), specValueSchema),
-    customFields: z.array(customFieldSchema).max(40, 'At most 40 fields of its own.'),
-    goesWith: relationSchema,
-    stepUp: relationSchema,
-    similar: relationSchema,
-  })
+  .strictObject({ ...typedShape(productFields), ...typedShape(relationFields) })
   .partial();
 
-export const variantFieldsSchema = z
-  .strictObject({
-    sku: z.string().trim().max(80, 'A SKU can have at most 80 characters.'),
-    price: moneySchema,
-    salePrice: moneySchema.nullable(),
-    cost: moneySchema.nullable(),
-    stock: stockSchema,
-    pictureId: idSchema.nullable(),
-    barcode: barcodeSchema,
-    supplierNumber: z.string().trim().max(80, 'At most 80 characters.'),
-    warnAt: stockSchema,
-    content: contentSchema,
-    weight: weightSchema,
-    size: packageSizeSchema.nullable(),
-    packageSort: packageSortSchema,
-    dispatchDays: dispatchDaysSchema,
-  })
-  .partial();
+export const variantFieldsSchema = z.strictObject(typedShape(variantFields)).partial();
 
-export const copiedPartSchema = z.enum(['options', 'prices', 'specs', 'delivery', 'relations', 'search', 'belongs']);
-export type CopiedPart = z.infer<typeof copiedPartSchema>;
+export const copiedPartSchema = z.enum(copiedParts);
 
 const seen = z.number().int().min(0);
 const done = z.object({ ok: z.literal(true) });

@@ -1,35 +1,18 @@
 import { z } from 'zod';
 import { idSchema } from '../core/shared/identity';
+import { namesOf } from '../core/model/fields';
+import { productFields, type ProductFields } from '../core/model/product-fields';
 import { productSchema, variantSchema } from '../core/model/product';
 import { jobSchema, MOST_PRODUCTS, whichSchema } from './bulk';
 import { productFieldsSchema, variantFieldsSchema } from './goods';
 import { route } from './route';
 
 /** Fields of a product that a sheet shows and changes. */
-export const sheetFields = [
-  'title',
-  'summary',
-  'standing',
-  'featured',
-  'brandId',
-  'supplier',
-  'categoryIds',
-  'tagIds',
-  'taxClass',
-  'weight',
-  'size',
-  'packageSort',
-  'dispatchDays',
-  'metaTitle',
-  'metaDescription',
-  'noindex',
-  'specSheetId',
-  'specs',
-] as const;
-const pickFields = Object.fromEntries(sheetFields.map((name) => [name, true])) as Record<
-  (typeof sheetFields)[number],
-  true
->;
+export const sheetFields = namesOf(productFields, ({ inSheet }) => inSheet === true) as SheetField[];
+type SheetField = {
+  [K in keyof ProductFields]: ProductFields[K] extends { inSheet: true } ? K : never;
+}[keyof ProductFields];
+const pickFields = Object.fromEntries(sheetFields.map((name) => [name, true])) as Record<SheetField, true>;
 
 export const sheetProductSchema = productSchema
   .pick({ ...pickFields, id: true, kind: true, unitPricing: true, options: true })

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fitSchema, productKindSchema } from '../core/model/product';
+import { fitSchema, productKindSchema } from '../core/model/product-values';
 import { route } from './route';
 
 const focus = z.object({ x: z.number(), y: z.number() });

@@ -72,6 +72,7 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
     let rows: string[][] = [[]];
     for (const option of options) rows = rows.flatMap((row) => option.values.map((value) => [...row, value.id]));
     const variants = rows.map((values, v): Variant => ({
+      ...variantDefaults,
       id: `v_${pad(i)}${v}`,
       values,
       sku: `SK${i}-${v}`,
@@ -80,7 +81,6 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
       cost: Math.floor(price * 0.45),
       pictureId: null,
       stock: random() < 0.1 ? 0 : Math.floor(random() * 80),
-      ...variantDefaults,
     }));
     const title = `${pick(first)} ${pick(second)} ${pick(third)} ${100 + (i % 900)}`;
     return {

@@ -6,7 +6,8 @@ import { categoryDefaults, collectionDefaults, namedDefaults, type Category } fr
 import { NEWEST_FIRST } from '../core/model/order';
 import type { ProductFile } from '../core/model/product-file';
 import type { OptionList } from '../core/model/option-list';
-import type { Option, Picture, Relation, Variant } from '../core/model/product';
+import type { Option, Variant } from '../core/model/product';
+import type { Picture, Relation } from '../core/model/product-values';
 import { combinations } from '../core/products/variants';
 import { EMPTY_RULE } from '../core/model/rule';
 import type { Catalog } from '../server/state/catalog';
@@ -252,6 +253,7 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
     const costShare = product.odd === 'belowCost' ? 1.1 : 0.36 + random() * 0.2;
     const pictureAt = planPictures(product).findIndex((spec) => spec.colour !== undefined && spec.colour === colour);
     return {
+      ...variantDepth(product, names, at),
       id: newId('variant'),
       values,
       sku: [code, ...names.map(shortCode)].filter(Boolean).join('-'),
@@ -260,7 +262,6 @@ function variantsOf(product: DemoProduct, options: Option[], pictures: Picture[]
       cost: product.kind ? null : Math.round(price * costShare),
       pictureId: pictures[pictureAt]?.id ?? null,
       stock: stockOf(product, random),
-      ...variantDepth(product, names, at),
     };
   });
 }

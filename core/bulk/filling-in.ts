@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { idSchema } from '../shared/identity';
 import { kindParts } from '../products/kinds';
+import { type Product } from '../model/product';
 import {
   dispatchDaysSchema,
   fitSchema,
   packageSizeSchema,
   packageSortSchema,
   weightSchema,
-  type Product,
-} from '../model/product';
+} from '../model/product-values';
 import { specValueSchema } from '../model/spec-sheet';
 import { specProblem } from '../products/spec-values';
 import type { Planner } from './plan';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { formatMoney } from '../shared/money';
-import { moneySchema, type Product, type Variant } from '../model/product';
+import { type Product, type Variant } from '../model/product';
+import { moneySchema } from '../model/product-values';
 import { taxRateOf } from '../pricing/tax';
 import { lessPercent } from '../pricing/price';
 import type { BulkSources, Planner } from './plan';

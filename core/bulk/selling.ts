@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { momentSchema, standingSchema, type Variant } from '../model/product';
+import { type Variant } from '../model/product';
+import { momentSchema, standingSchema } from '../model/product-values';
 import { refuseSpan } from '../pricing/price';
 import type { Planner } from './plan';
 

@@ -1,22 +1,21 @@
+import type { SellersOwn } from './fields';
 import type { Brand, Category, Collection, Tag } from './group';
 import type { Menu } from './menu';
 import type { Page } from './page';
 import type { Option, Product, Variant } from './product';
+import type { ProductFields } from './product-fields';
 import type { Settings } from './settings';
 import type { SpecSheet } from './spec-sheet';
+import type { VariantFields } from './variant-fields';
 
 /**
- * What shoppers neither see nor meet the effect of, and what is live, such as stock: no part of a document. Cost and
- * supplier are no shopper's business either, but collections are filled and sorted by them, so an edition holds them.
+ * Products as an edition holds them: what shoppers meet, or meet the effect of, as the fields declare. Cost and supplier are
+ * no shopper's business, but collections are filled and sorted by them.
  */
-export const hidden = {
-  option: ['listId'],
-  variant: ['stock', 'warnAt', 'supplierNumber'],
-} as const satisfies { option: (keyof Option)[]; variant: (keyof Variant)[] };
-
-export type VariantDocument = Omit<Variant, (typeof hidden.variant)[number]>;
-type OptionDocument = Omit<Option, (typeof hidden.option)[number]>;
-export type ProductDocument = Omit<Product, 'variants' | 'options'> & {
+export type VariantDocument = Omit<Variant, SellersOwn<VariantFields>>;
+export const optionDocumentKeys = ['id', 'name', 'values'] as const satisfies readonly (keyof Option)[];
+type OptionDocument = Pick<Option, (typeof optionDocumentKeys)[number]>;
+export type ProductDocument = Omit<Product, 'variants' | 'options' | SellersOwn<ProductFields>> & {
   options: OptionDocument[];
   variants: VariantDocument[];
 };

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { idSchema, slugSchema } from '../shared/identity';
 import { ruleSchema } from './rule';
 import { FEATURED_FIRST, orderSchema } from './order';
-import { momentSchema } from './product';
+import { momentSchema } from './product-values';
 
 export const groupNameSchema = z
   .string()

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '../shared/identity';
-import { swatchSchema } from './product';
+import { swatchSchema } from './product-values';
 import { repeatedName } from '../shared/same-name';
 
 /** Values that options of many products share, such as the colourways of a shop. */

@@ -1,5 +1,5 @@
 import { secondsOf } from '../shared/moment';
-import type { QuantityPrice, UnitPricing } from '../model/product';
+import type { QuantityPrice, UnitPricing } from '../model/product-values';
 
 /** What of a product bears on the prices of its variants. */
 export interface PriceTerms {

@@ -1,4 +1,4 @@
-import type { taxClasses } from '../model/product';
+import type { taxClasses } from '../model/product-values';
 import type { Settings } from '../model/settings';
 
 /** Tax rate of a class in basis points. */

@@ -1,5 +1,6 @@
 import type { ProductFile } from '../model/product-file';
-import type { Product, ProductKind } from '../model/product';
+import type { Product } from '../model/product';
+import type { ProductKind } from '../model/product-values';
 
 /** Parts that products of a kind have beyond what all have. */
 export interface KindParts {

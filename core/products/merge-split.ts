@@ -1,5 +1,6 @@
 import { kindParts } from './kinds';
-import type { Option, Picture, Product, Variant } from '../model/product';
+import type { Option, Product, Variant } from '../model/product';
+import type { Picture } from '../model/product-values';
 import { nameIdentity } from '../shared/same-name';
 import { combinations, MAX_OPTIONS, MAX_VARIANTS } from './variants';
 

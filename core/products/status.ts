@@ -1,5 +1,6 @@
 import { secondsOf } from '../shared/moment';
-import type { Product, Standing } from '../model/product';
+import type { Product } from '../model/product';
+import type { Standing } from '../model/product-values';
 
 type Dated = Pick<Product, 'standing' | 'liveFrom' | 'liveUntil'>;
 

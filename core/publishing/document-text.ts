@@ -1,13 +1,29 @@
-import { hidden, type DocumentKind, type ProductDocument, type ShopDocument } from '../model/document';
+import { namesOf, type Field, type Fields, type SellersOwn } from '../model/fields';
+import { productFields } from '../model/product-fields';
+import { pictureSchema } from '../model/product-values';
+import { variantFields, type VariantFields } from '../model/variant-fields';
+import { optionDocumentKeys, type DocumentKind, type ProductDocument, type ShopDocument } from '../model/document';
 import { categoryDefaults, collectionDefaults, namedDefaults } from '../model/group';
 import { FEATURED_FIRST, orderOfText, orderText, type Order } from '../model/order';
-import { productDefaults, variantDefaults } from '../model/product';
+import { productDefaults, variantDefaults, type Product, type Variant } from '../model/product';
 import { settingsOf, type Settings } from '../model/settings';
 import { canonicalJson, listText, ObjectForm } from '../shared/canonical-json';
 
-const usualProduct = productDefaults;
-const { warnAt: _warnAt, supplierNumber: _supplierNumber, ...shownVariant } = variantDefaults;
-const usualVariant = { ...shownVariant, cost: null };
+const isPublished = ({ audience }: Field) => audience !== 'seller';
+const publishedOf = <F extends Fields>(fields: F) => namesOf(fields, isPublished);
+const usualOf = <T extends object>(defaults: T, published: readonly string[]): Partial<T> =>
+  Object.fromEntries(Object.entries(defaults).filter(([name]) => published.includes(name))) as Partial<T>;
+
+/** What an edition holds of a product and of its variants: what is not named here is published by nobody. */
+const productKeys = [
+  ...(['id', 'created', 'options', 'variants', 'pictures', 'relations'] satisfies (keyof Product)[]),
+  ...publishedOf(productFields),
+];
+const variantKeys = [...(['id', 'values'] satisfies (keyof Variant)[]), ...publishedOf(variantFields)];
+const pictureKeys = Object.keys(pictureSchema.shape);
+
+const usualProduct = usualOf(productDefaults, productKeys) as typeof productDefaults;
+const usualVariant = usualOf(variantDefaults, variantKeys) as Omit<typeof variantDefaults, SellersOwn<VariantFields>>;
 const usualOptionValue = { pictureId: null };
 const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
 /** Fields that a document leaves out while they are as usual. */
@@ -60,13 +76,13 @@ export function documentText(document: ShopDocument): string {
 }
 
 const forms = {
-  product: new ObjectForm({ usual: usualProduct }),
-  option: new ObjectForm({ hidden: hidden.option }),
+  product: new ObjectForm({ only: productKeys, usual: usualProduct }),
+  option: new ObjectForm({ only: optionDocumentKeys }),
   optionValue: new ObjectForm({ usual: usualOptionValue }),
-  variant: new ObjectForm({ hidden: hidden.variant, usual: usualVariant }),
-  picture: new ObjectForm({}),
+  variant: new ObjectForm({ only: variantKeys, usual: usualVariant }),
+  picture: new ObjectForm({ only: pictureKeys }),
   // The ground is seen only behind a picture that does not fill its frame.
-  filledPicture: new ObjectForm({ hidden: ['fit', 'ground'] }),
+  filledPicture: new ObjectForm({ only: pictureKeys.filter((key) => key !== 'fit' && key !== 'ground') }),
 };
 
 /** The body that `documentText` wrote. */

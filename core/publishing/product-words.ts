@@ -3,7 +3,7 @@ import { sizeWords } from '../model/product-file';
 import { formatMoney, formatPriceRange } from '../shared/money';
 import { momentWords } from '../shared/moment';
 import { plainText } from '../shared/plain-text';
-import { relationKinds, type Relation, type RelationKind, type WhenSoldOut } from '../model/product';
+import { relationKinds, type Relation, type RelationKind, type WhenSoldOut } from '../model/product-values';
 import { specWords } from '../products/spec-values';
 import { variantName } from '../products/variants';
 import type { ResolvedShop } from '../shop/resolved-shop';

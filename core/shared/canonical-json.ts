@@ -64,15 +64,15 @@ interface WrittenKey {
 
 /** How objects of one sort are written as canonical JSON, where that differs from all they hold. */
 export class ObjectForm {
-  readonly #hidden: readonly string[];
+  readonly #only: ReadonlySet<string> | undefined;
   readonly #usual: Readonly<Record<string, unknown>>;
   /** keys of the object written last, and how they are written: objects of one sort mostly have the same */
   #keys: readonly string[] = [];
   #written: readonly WrittenKey[] = [];
 
-  /** `hidden`: keys left out. `usual`: values that are left out while they are as here. */
-  constructor({ hidden = [], usual = {} }: { hidden?: readonly string[]; usual?: Readonly<Record<string, unknown>> }) {
-    this.#hidden = hidden;
+  /** `only`: keys that are written, all unless told. `usual`: values that are left out while they are as here. */
+  constructor({ only, usual = {} }: { only?: readonly string[]; usual?: Readonly<Record<string, unknown>> }) {
+    this.#only = only && new Set(only);
     this.#usual = usual;
   }
 
@@ -96,7 +96,7 @@ export class ObjectForm {
   #writtenKeys(keys: string[]): WrittenKey[] {
     const usual = this.#usual;
     return sortedKeys(keys)
-      .filter((key) => !this.#hidden.includes(key))
+      .filter((key) => this.#only?.has(key) ?? true)
       .map((key) => ({ key, text: keyText(key), usual: Object.hasOwn(usual, key) ? usual[key] : NOTHING }));
   }
 }

@@ -1,4 +1,4 @@
-import type { Fit, Focus, Picture } from '../model/product';
+import type { Fit, Focus, Picture } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import type { Bitset } from '../search/bitset';
 import { unitPrice, unitPricingWords } from '../pricing/price';

@@ -2,7 +2,7 @@ import { formatPriceRange } from '../shared/money';
 import { sizeWords } from '../model/product-file';
 import { lastDayBefore } from '../shared/moment';
 import { plainText } from '../shared/plain-text';
-import type { ProductKind } from '../model/product';
+import type { ProductKind } from '../model/product-values';
 import { specWords } from '../products/spec-values';
 import { durationWords, packageWords, weightWords } from '../shared/units';
 import type { ProductDocument } from '../model/document';

@@ -1,4 +1,4 @@
-import { relationKinds, type RelationKind } from '../model/product';
+import { relationKinds, type RelationKind } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import { membersOf } from '../rules/members';
 import { cardOf, type ProductCard } from './card';

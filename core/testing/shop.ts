@@ -3,7 +3,7 @@ import type { ProductDocument, ShopDocument } from '../model/document';
 import { documentDefaults } from '../publishing/document-text';
 import { categoryDefaults, collectionDefaults, namedDefaults, type Collection } from '../model/group';
 import { NEWEST_FIRST } from '../model/order';
-import { whenSoldOutChoices } from '../model/product';
+import { whenSoldOutChoices } from '../model/product-values';
 import type { Attribute, SpecSheet, SpecValue } from '../model/spec-sheet';
 import type { DaySales } from '../shop/facts';
 import { ResolvedShop } from '../shop/resolved-shop';

@@ -1,7 +1,8 @@
 import { barcodeProblem } from '../../core/shared/barcode';
 import { kindParts } from '../../core/products/kinds';
 import { plainAmount } from '../../core/shared/money';
-import type { PackageSize, Product } from '../../core/model/product';
+import type { Product } from '../../core/model/product';
+import type { PackageSize } from '../../core/model/product-values';
 import { packageWords, readMeasure, readSize, weightWords } from '../../core/shared/units';
 import { unitPricingWords } from '../../core/pricing/price';
 import { readAmount, readWeight } from './ui/readings';

@@ -1,4 +1,5 @@
-import type { Product, Relation } from '../../core/model/product';
+import type { Product } from '../../core/model/product';
+import type { Relation } from '../../core/model/product-values';
 import type { Section } from '../../core/model/page';
 import type { Target } from '../../core/model/target';
 import type { GroupRef } from '../../core/shop/open-groups';

@@ -4,7 +4,7 @@ import { plainText } from '../../core/shared/plain-text';
 import { orderOfText } from '../../core/model/order';
 import { type SpecValue } from '../../core/model/spec-sheet';
 import { specWords } from '../../core/products/spec-values';
-import type { Standing } from '../../core/model/product';
+import type { Standing } from '../../core/model/product-values';
 import { standingWords } from '../../core/products/status';
 import { weightWords } from '../../core/shared/units';
 import { variantName } from '../../core/products/variants';

@@ -1,6 +1,7 @@
 import type { Was } from '../../contract/was';
 import { mergeRecords, mergeValues } from '../../core/shared/three-way';
-import { relationKinds, type Product, type RelationKind, type Variant } from '../../core/model/product';
+import { type Product, type Variant } from '../../core/model/product';
+import { relationKinds, type RelationKind } from '../../core/model/product-values';
 import { formatMoney } from '../../core/shared/money';
 import { specProblem } from '../../core/products/spec-values';
 import { canonicalJson } from '../../core/shared/canonical-json';
@@ -12,7 +13,7 @@ import type { BodyOf } from '../../contract/route';
 import { productColumns, type ProductFields } from '../store/products';
 import { bundleProblems } from './bundle-checks';
 import type { Catalog } from '../state/catalog';
-import { fieldWords, variantColumns, variantWords } from '../store/field-words';
+import { productWords, variantColumn, variantWords } from '../store/field-words';
 import { fileProblems } from './file-writes';
 import { clash, notFound } from '../shared/problem';
 import { cleanRichText } from './rich-text';
@@ -46,7 +47,7 @@ export function mergedProductFields(product: Product, wanted: Fields, was: Was):
     for (const { path, theirs } of clashes)
       errors.push({
         path: ['fields', name, ...path],
-        message: `The ${fieldWords[name]} was changed by somebody else.`,
+        message: `The ${productWords[name]} was changed by somebody else.`,
         theirs: name === 'specs' ? theirs : fieldOf(product, name),
       });
   }
@@ -68,7 +69,7 @@ export function clashesOf(catalog: Catalog, product: Product, seen: number, fiel
     if (isTouched && canonicalJson(fieldOf(product, name)) !== canonicalJson(fields[name]))
       errors.push({
         path: ['fields', name],
-        message: `The ${fieldWords[name]} was changed by somebody else.`,
+        message: `The ${productWords[name]} was changed by somebody else.`,
         theirs: fieldOf(product, name),
       });
   }
@@ -144,14 +145,14 @@ export function checkVariants(
     if (!variant) throw notFound('This variant does not exist any more.');
     if (fields.pictureId && !product.pictures.some((picture) => picture.id === fields.pictureId))
       errors.push({ path: path('pictureId'), message: 'This picture was deleted. Choose another.' });
-    for (const name of Object.keys(fields) as (keyof typeof variantColumns)[]) {
+    for (const name of Object.keys(fields) as (keyof typeof variantWords)[]) {
       const table = name === 'stock' ? 'stock' : 'variant';
       const isTouched =
         name in was
           ? canonicalJson(was[name]) !== canonicalJson(variant[name])
           : journal
               .columnsChangedSince(seen, `product:${product.id}`, table, JSON.stringify([variantId]))
-              .has(variantColumns[name]);
+              .has(variantColumn(name));
       if (isTouched && canonicalJson(variant[name]) !== canonicalJson(fields[name]))
         clashes.push({
           path: path(name),

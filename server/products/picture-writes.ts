@@ -1,4 +1,4 @@
-import type { Picture } from '../../core/model/product';
+import type { Picture } from '../../core/model/product-values';
 import { setPictures } from '../store/put-products';
 import { newId } from '../shared/ids';
 import type { StoredMedia } from '../media/picture-store';

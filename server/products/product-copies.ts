@@ -1,15 +1,10 @@
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { emptiedBy, kindParts } from '../../core/products/kinds';
-import {
-  relationKinds,
-  type Option,
-  type OptionValue,
-  type Product,
-  type Relation,
-  type RelationKind,
-} from '../../core/model/product';
+import { type Option, type OptionValue, type Product } from '../../core/model/product';
+import { relationKinds, type Relation, type RelationKind } from '../../core/model/product-values';
 import { isSameName } from '../../core/shared/same-name';
-import type { CopiedPart } from '../../contract/goods';
+import { namesOf, type CopiedPart, type Field } from '../../core/model/fields';
+import { productFields, relationFields } from '../../core/model/product-fields';
 import { isSlugTaken } from '../store/groups';
 import { type ProductFields } from '../store/products';
 import {
@@ -79,23 +74,16 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
   return copy;
 }
 
-/** What of a product each part is that can be given to others. */
-const partFields: Record<Exclude<CopiedPart, 'options'>, (product: Product) => Partial<ProductFields>> = {
-  specs: ({ specSheetId, specs, customFields }) => ({ specSheetId, specs, customFields }),
-  delivery: ({ weight, size, packageSort, dispatchDays }) => ({ weight, size, packageSort, dispatchDays }),
-  relations: ({ relations }) => relations,
-  prices: ({ saleFrom, saleUntil, quantityPrices, unitPricing, taxClass, priceOnRequest, hidePriceWhenSoldOut }) => ({
-    saleFrom,
-    saleUntil,
-    quantityPrices,
-    unitPricing,
-    taxClass,
-    priceOnRequest,
-    hidePriceWhenSoldOut,
-  }),
-  search: ({ noindex }) => ({ noindex }),
-  belongs: ({ brandId, supplier }) => ({ brandId, supplier }),
-};
+/** The fields of a product that stand in one of its parts. */
+function fieldsOfPart({ relations, ...product }: Product, part: CopiedPart): Partial<ProductFields> {
+  const isOfPart = ({ copied, column }: Field) => copied === part && column !== 'own table';
+  const own = namesOf(productFields, isOfPart) as (keyof typeof product)[];
+  const between = namesOf(relationFields, isOfPart);
+  return Object.fromEntries([
+    ...own.map((name) => [name, product[name]]),
+    ...between.map((name) => [name, relations[name]]),
+  ]) as Partial<ProductFields>;
+}
 
 /** Options like those of another product; what has the same name already keeps its id. */
 function optionsLike(source: Product, target: Product): { options: Option[]; fresh: Map<string, string> } {
@@ -142,10 +130,7 @@ export function copyParts(
 ): { changed: number; kept: { title: string; reason: string }[] } {
   const product = productOrRefuse(catalog, id);
   const targets = [...new Set(to)].filter((target) => target !== id && catalog.working.products.has(target));
-  const fields = Object.assign(
-    {},
-    ...parts.map((part) => (part === 'options' ? {} : partFields[part](product))),
-  ) as Partial<ProductFields>;
+  const fields = Object.assign({}, ...parts.map((part) => fieldsOfPart(product, part))) as Partial<ProductFields>;
   const notItself = (relation: Relation, target: string): Relation =>
     relation.how === 'picked' ? { how: 'picked', ids: relation.ids.filter((other) => other !== target) } : relation;
   const kept: { title: string; reason: string }[] = [];

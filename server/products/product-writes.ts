@@ -1,7 +1,8 @@
 import type { Was } from '../../contract/was';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/products/kinds';
-import { type Product, type ProductKind } from '../../core/model/product';
+import { type Product } from '../../core/model/product';
+import { type ProductKind } from '../../core/model/product-values';
 import { kindWords } from '../../core/rules/field';
 import { isSlugTaken } from '../store/groups';
 import { type ProductFields } from '../store/products';
@@ -22,7 +23,7 @@ import { refuseBecomingBundle } from './bundle-checks';
 import type { Catalog } from '../state/catalog';
 import { clashesOf, mergedProductFields, misfitsOf, unknownOf, type Fields } from './checks';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
-import { fieldWords } from '../store/field-words';
+import { productWords } from '../store/field-words';
 import { newVariant } from './variant-writes';
 
 export function createProduct(
@@ -55,7 +56,7 @@ function updateLabel(product: Product, fields: Fields): string {
       draft: `Made “${title}” a draft`,
       off: `Took “${title}” off the shop`,
     }[fields.standing];
-  return `Changed ${names.map((name) => fieldWords[name]).join(', ')} of “${title}”`;
+  return `Changed ${names.map((name) => productWords[name]).join(', ')} of “${title}”`;
 }
 
 /** Asks before another kind loses something that was filled in. */

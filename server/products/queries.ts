@@ -1,5 +1,6 @@
 import { pickedParts } from '../../core/model/bundle';
-import { relationKinds, type Product } from '../../core/model/product';
+import { type Product } from '../../core/model/product';
+import { relationKinds } from '../../core/model/product-values';
 import { phaseOf } from '../../core/products/status';
 import { shopPrice } from '../../core/shop/shop-price';
 import { mediaUrl } from '../../core/storefront/card';

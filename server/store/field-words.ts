@@ -1,92 +1,27 @@
-import type { goodsRoutes } from '../../contract/goods';
-import type { BodyOf } from '../../contract/route';
-import { plainVariantColumns, productColumns, type ProductFields } from './products';
-
-type Fields = BodyOf<typeof goodsRoutes.update>['fields'];
+import { fieldWords } from '../../core/model/fields';
+import { productFields, relationFields } from '../../core/model/product-fields';
+import { variantFields } from '../../core/model/variant-fields';
+import { plainVariantColumns, productColumns } from './products';
 
 /** Fields of a product in words, as labels of changes and the history tell them. */
-export const fieldWords: Record<keyof Fields | 'leftOut' | 'featuredPlace', string> = {
-  leftOut: 'combinations left out',
-  kind: 'kind',
-  title: 'title',
-  summary: 'summary',
-  description: 'description',
-  slug: 'address',
-  standing: 'standing',
-  featured: 'featured',
-  featuredPlace: 'place among featured ones',
-  brandId: 'brand',
-  categoryIds: 'categories',
-  tagIds: 'tags',
-  saleFrom: 'beginning of the sale',
-  saleUntil: 'end of the sale',
-  quantityPrices: 'quantity prices',
-  unitPricing: 'unit price',
-  taxClass: 'tax class',
-  priceOnRequest: 'price on request',
-  hidePriceWhenSoldOut: 'price when sold out',
-  whenSoldOut: 'what happens when sold out',
-  orderDelay: 'order delay',
-  weight: 'weight',
-  size: 'package size',
-  packageSort: 'package',
-  dispatchDays: 'days to dispatch',
-  duration: 'duration',
-  ownValue: 'value that shoppers choose',
-  bundle: 'what is in it',
-  files: 'files',
-  downloadLimit: 'download limit',
-  downloadDays: 'days to download',
-  supplier: 'supplier',
-  metaTitle: 'meta title',
-  metaDescription: 'meta description',
-  noindex: 'search engines',
-  liveFrom: 'first day on the shop',
-  liveUntil: 'last day on the shop',
-  specSheetId: 'spec sheet',
-  specs: 'specs',
-  customFields: 'own fields',
-  goesWith: 'goes with',
-  stepUp: 'step up',
-  similar: 'similar',
-};
+export const productWords = { ...fieldWords(productFields), ...fieldWords(relationFields) };
+export const variantWords = fieldWords(variantFields);
 
 /** Column of each field of a variant; its stock stands in a table of its own. */
-export const variantColumns = { ...plainVariantColumns, stock: 'count' } as const;
-
-export const variantWords = {
-  sku: 'SKU',
-  price: 'price',
-  salePrice: 'sale price',
-  cost: 'cost',
-  stock: 'stock',
-  pictureId: 'picture',
-  barcode: 'barcode',
-  supplierNumber: 'supplier number',
-  warnAt: 'warn-at level',
-  content: 'content',
-  weight: 'weight',
-  size: 'package size',
-  packageSort: 'package',
-  dispatchDays: 'days to dispatch',
-} as const;
+export const variantColumn = (name: keyof typeof variantWords): string =>
+  name === 'stock' ? 'count' : plainVariantColumns[name].column;
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
+const wordsOf = (columns: Record<string, { column: string }>, words: Record<string, string>) =>
+  Object.fromEntries(Object.entries(columns).map(([name, { column }]) => [column, capital(words[name]!)]));
+
 /** Columns of products, variants, stock, options and pictures in words, for the history. */
 export const columnWords: Readonly<Record<string, string>> = {
-  ...Object.fromEntries(
-    Object.entries(productColumns).map(([name, { column }]) => [
-      column,
-      capital(fieldWords[name as keyof ProductFields]),
-    ]),
-  ),
-  ...Object.fromEntries(
-    Object.entries(variantColumns).map(([name, column]) => [
-      column,
-      capital(variantWords[name as keyof typeof variantWords]),
-    ]),
-  ),
+  ...wordsOf(productColumns, productWords),
+  ...wordsOf(plainVariantColumns, variantWords),
+  // Stock stands in a table of its own.
+  count: capital(variantWords.stock),
   parent_id: 'Stands in',
   source: 'Filled',
   rule: 'Rule',

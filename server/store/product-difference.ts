@@ -1,4 +1,5 @@
-import { relationKinds, type Product, type RelationKind, type Variant } from '../../core/model/product';
+import { type Product, type Variant } from '../../core/model/product';
+import { relationKinds, type RelationKind } from '../../core/model/product-values';
 import type { Db } from '../database/connection';
 import { plainVariantColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import {
@@ -73,9 +74,9 @@ function putVariantFields(db: Db, productId: string, id: string, fields: Partial
   if (names.length > 0)
     statement(
       db,
-      `UPDATE variant SET ${names.map((name) => `${plainVariantColumns[name]} = ?`).join(', ')} WHERE id = ?`,
+      `UPDATE variant SET ${names.map((name) => `${plainVariantColumns[name].column} = ?`).join(', ')} WHERE id = ?`,
     ).run(
-      names.map((name) => toColumn(fields[name], name === 'size' ? 'json' : undefined)),
+      names.map((name) => toColumn(fields[name], plainVariantColumns[name].as)),
       id,
     );
   if (fields.stock !== undefined) putStock(db, productId, { id, stock: fields.stock });

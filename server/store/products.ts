@@ -1,4 +1,8 @@
-import { relationKinds, type Product, type Relation, type RelationKind, type Variant } from '../../core/model/product';
+import { columnOf, namesOf, type Field, type Fields } from '../../core/model/fields';
+import type { Product, Variant } from '../../core/model/product';
+import { productFields, relationFields } from '../../core/model/product-fields';
+import { relationKinds, type RelationKind } from '../../core/model/product-values';
+import { variantFields } from '../../core/model/variant-fields';
 import { canonicalJson } from '../../core/shared/canonical-json';
 import { createHash } from 'node:crypto';
 import type { Db } from '../database/connection';
@@ -9,77 +13,37 @@ import { statement } from '../database/statements';
 export type ProductFields = Omit<
   Product,
   'id' | 'created' | 'categoryIds' | 'tagIds' | 'options' | 'variants' | 'pictures' | 'relations'
-> & { goesWith: Relation; stepUp: Relation; similar: Relation };
+> &
+  Product['relations'];
 
-interface ProductColumn {
+interface Column {
   column: string;
-  as?: 'flag' | 'json';
+  as: Field['column'];
 }
 
-/** Column of each plain field of a product. */
-export const productColumns: Record<keyof ProductFields, ProductColumn> = {
-  kind: { column: 'kind' },
-  title: { column: 'title' },
-  summary: { column: 'summary' },
-  description: { column: 'description' },
-  slug: { column: 'slug' },
-  standing: { column: 'standing' },
-  featured: { column: 'featured', as: 'flag' },
-  featuredPlace: { column: 'featured_place' },
-  brandId: { column: 'brand_id' },
-  leftOut: { column: 'left_out', as: 'json' },
-  saleFrom: { column: 'sale_from' },
-  saleUntil: { column: 'sale_until' },
-  quantityPrices: { column: 'quantity_prices', as: 'json' },
-  unitPricing: { column: 'unit_pricing' },
-  taxClass: { column: 'tax_class' },
-  priceOnRequest: { column: 'price_on_request', as: 'flag' },
-  hidePriceWhenSoldOut: { column: 'hide_price_when_sold_out', as: 'flag' },
-  whenSoldOut: { column: 'when_sold_out' },
-  orderDelay: { column: 'order_delay' },
-  weight: { column: 'weight' },
-  size: { column: 'size', as: 'json' },
-  packageSort: { column: 'package_sort' },
-  dispatchDays: { column: 'dispatch_days' },
-  duration: { column: 'duration' },
-  ownValue: { column: 'own_value', as: 'json' },
-  bundle: { column: 'bundle', as: 'json' },
-  files: { column: 'files', as: 'json' },
-  downloadLimit: { column: 'download_limit' },
-  downloadDays: { column: 'download_days' },
-  supplier: { column: 'supplier' },
-  metaTitle: { column: 'meta_title' },
-  metaDescription: { column: 'meta_description' },
-  noindex: { column: 'noindex', as: 'flag' },
-  liveFrom: { column: 'live_from' },
-  liveUntil: { column: 'live_until' },
-  specSheetId: { column: 'spec_sheet_id' },
-  specs: { column: 'specs', as: 'json' },
-  customFields: { column: 'custom_fields', as: 'json' },
-  goesWith: { column: 'goes_with', as: 'json' },
-  stepUp: { column: 'step_up', as: 'json' },
-  similar: { column: 'similar', as: 'json' },
-};
-/** Column of each field of a variant that can differ while it stays the same combination in the same place. */
-export const plainVariantColumns = {
-  sku: 'sku',
-  price: 'price',
-  salePrice: 'sale_price',
-  cost: 'cost',
-  pictureId: 'picture_id',
-  barcode: 'barcode',
-  supplierNumber: 'supplier_number',
-  warnAt: 'warn_at',
-  content: 'content',
-  weight: 'weight',
-  size: 'size',
-  packageSort: 'package_sort',
-  dispatchDays: 'dispatch_days',
-} as const satisfies Partial<Record<keyof Variant, string>>;
+const columnsOf = (fields: Fields) =>
+  Object.fromEntries(
+    namesOf(fields, ({ column }) => column !== 'own table').map((name): [string, Column] => [
+      name,
+      { column: columnOf(name), as: fields[name]!.column },
+    ]),
+  );
+
+/** Column of each field of a product that its row holds. */
+export const productColumns = { ...columnsOf(productFields), ...columnsOf(relationFields) } as Record<
+  keyof ProductFields,
+  Column
+>;
+
+/** Column of each field of a variant that its row holds, and that can differ while it stays the same combination. */
+export const plainVariantColumns = columnsOf(variantFields) as Record<
+  Exclude<keyof Variant, 'id' | 'values' | 'stock'>,
+  Column
+>;
 
 export const productFieldNames = Object.keys(productColumns) as (keyof ProductFields)[];
 
-export function toColumn(value: unknown, as: ProductColumn['as']): unknown {
+export function toColumn(value: unknown, as: Column['as']): unknown {
   if (as === 'flag') return Number(value);
   return as === 'json' && value !== null ? canonicalJson(value) : value;
 }
@@ -95,7 +59,7 @@ const jsonList = (value: string, from: string, order: string) =>
   `(SELECT json_group_array(${value} ORDER BY ${order}) FROM ${from})`;
 
 /** The SQL for a column as JSON; a flag is true or false. */
-const jsonOf = (column: string, as: ProductColumn['as']) =>
+const jsonOf = (column: string, as: Column['as']) =>
   as === 'flag' ? `json(iif(${column}, 'true', 'false'))` : as === 'json' ? `json(${column})` : column;
 
 /** A number as it is: by itself, SQLite would write it with 15 digits. */
@@ -113,9 +77,9 @@ const optionValues = jsonList(
   'position',
 );
 
-const variantFields = Object.entries(plainVariantColumns).map(([name, column]) => [
+const variantCells = Object.entries(plainVariantColumns).map(([name, { column, as }]) => [
   name,
-  jsonOf(`variant.${column}`, name === 'size' ? 'json' : undefined),
+  jsonOf(`variant.${column}`, as),
 ]);
 
 /**
@@ -138,7 +102,7 @@ const productJson = jsonObject({
       id: 'id',
       values: 'json(value_ids)',
       stock: 'stock.count',
-      ...Object.fromEntries(variantFields),
+      ...Object.fromEntries(variantCells),
     }),
     'variant LEFT JOIN stock ON stock.variant_id = variant.id WHERE variant.product_id = product.id',
     'variant.position',

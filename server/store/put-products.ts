@@ -1,6 +1,7 @@
-import type { Option, Picture, Variant } from '../../core/model/product';
+import type { Option, Variant } from '../../core/model/product';
+import type { Picture } from '../../core/model/product-values';
 import type { Db } from '../database/connection';
-import { productColumns, productFieldNames, toColumn, type ProductFields } from './products';
+import { plainVariantColumns, productColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import { statement } from '../database/statements';
 
 /** Adds a product; fields that are not given are what the database takes for usual. */
@@ -79,13 +80,18 @@ export function setOptions(db: Db, id: string, options: readonly Option[]): void
   });
 }
 
-const variantValues = (productId: string, { values, stock: _stock, size, ...plain }: Variant, position: number) => ({
-  ...plain,
-  size: toColumn(size, 'json'),
+const variantColumns = Object.entries(plainVariantColumns);
+const variantValues = (productId: string, variant: Variant, position: number) => [
+  variant.id,
   productId,
   position,
-  valueIds: JSON.stringify(values),
-});
+  JSON.stringify(variant.values),
+  ...variantColumns.map(([name, { as }]) => toColumn(variant[name as keyof Variant], as)),
+];
+const variantNames = ['position', 'value_ids', ...variantColumns.map(([, { column }]) => column)];
+const putVariant = `INSERT INTO variant (id, product_id, ${variantNames.join(', ')})
+  VALUES (?, ?, ${variantNames.map(() => '?').join(', ')})
+  ON CONFLICT DO UPDATE SET ${variantNames.map((name) => `${name} = excluded.${name}`).join(', ')}`;
 
 export function putStock(db: Db, productId: string, { id, stock }: Pick<Variant, 'id' | 'stock'>): void {
   statement(
@@ -105,18 +111,7 @@ export function setVariants(db: Db, id: string, variants: readonly Variant[], ch
     id,
     keep,
   );
-  const put = statement(
-    db,
-    `INSERT INTO variant (id, product_id, position, value_ids, sku, price, sale_price, cost, picture_id, barcode,
-       supplier_number, warn_at, content, weight, size, package_sort, dispatch_days)
-     VALUES (@id, @productId, @position, @valueIds, @sku, @price, @salePrice, @cost, @pictureId, @barcode,
-       @supplierNumber, @warnAt, @content, @weight, @size, @packageSort, @dispatchDays)
-     ON CONFLICT DO UPDATE SET position = excluded.position, value_ids = excluded.value_ids, sku = excluded.sku,
-       price = excluded.price, sale_price = excluded.sale_price, cost = excluded.cost, picture_id = excluded.picture_id,
-       barcode = excluded.barcode, supplier_number = excluded.supplier_number, warn_at = excluded.warn_at,
-       content = excluded.content, weight = excluded.weight, size = excluded.size,
-       package_sort = excluded.package_sort, dispatch_days = excluded.dispatch_days`,
-  );
+  const put = statement(db, putVariant);
   variants.forEach((variant, position) => {
     if (changed && !changed.has(variant.id)) return;
     put.run(variantValues(id, variant, position));

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { lastDayWords } from './words';
 import { packageWords, readSize, weightWords } from '../../../core/shared/units';
-import type { PackageSize, Standing } from '../../../core/model/product';
+import type { PackageSize, Standing } from '../../../core/model/product-values';
 import type { SpecValue } from '../../../core/model/spec-sheet';
 import { useSpecSheets } from '../../data/goods';
 import { SpecField } from '../../shared/pickers/spec-field';

@@ -1,6 +1,6 @@
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { productKinds, type ProductKind } from '../../../core/model/product';
+import { productKinds, type ProductKind } from '../../../core/model/product-values';
 import { parseMoney } from '../../../core/shared/money';
 import { shopLocale } from '../../data/shop-locale';
 import { CallError, wordsOf } from '../../data/api';

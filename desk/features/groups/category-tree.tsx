@@ -9,6 +9,7 @@ import { goodsAddress } from '../../shared/goods-address';
 import { Button } from '../../shared/ui/button';
 import { DeleteCategory } from './delete-category';
 import { NameLine } from './name-line';
+import { useAdding, type Adding } from './use-adding';
 import { useCategoryWrites } from '../../data/groups';
 import { destinationOf, dropOn, shownRows, type Move, type Zone } from '../../../core/groups/tree-moves';
 import { TreeRow } from './tree-row';
@@ -23,25 +24,15 @@ const MANY = 60;
 
 const moveKeys: Record<string, Move> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'out', ArrowRight: 'in' };
 
-/** Where a new category is being typed: below whom, and after which row it shows. */
-interface Adding {
-  parentId: string | null;
-  after: string | null;
-  /** what it begins with: a name that could not be made */
-  name?: string;
-  /** it goes below the one above it, which is still being made */
-  goesIn?: boolean;
-}
-
 type Line = { row: CategoryRow } | { adding: Adding };
 
 /** The category tree: typed into in place, dragged, or moved with Alt and the arrow keys; only rows in view are drawn. */
 export function CategoryTree({ categories, uncategorised }: Props) {
   const { create, move, rename, add } = useCategoryWrites();
+  const { adding, begin, keep, shift, stop } = useAdding(categories, create.mutateAsync);
   const navigate = useNavigate();
   const openId = useMatch('/groups/category/:id')?.params.id;
   const [renaming, setRenaming] = useState<string | null>(null);
-  const [adding, setAdding] = useState<Adding | null>(null);
   const [deleting, setDeleting] = useState<CategoryRow | null>(null);
   const [wanted, setWanted] = useState('');
   /** branches that are not as they begin */
@@ -53,8 +44,8 @@ export function CategoryTree({ categories, uncategorised }: Props) {
   const rows = shownRows(categories, isFolded, words === '' ? undefined : (name) => folded(name).includes(words));
   const lines: Line[] = rows.map((row) => ({ row }));
   if (adding) {
-    const at = adding.after === null ? lines.length : rows.findIndex(({ id }) => id === adding.after) + 1;
-    lines.splice(at, 0, { adding });
+    const above = rows.findIndex(({ id }) => id === adding.shownAfter);
+    lines.splice(above < 0 ? lines.length : above + 1, 0, { adding });
   }
   const unseen = categories.filter(({ ways, life }) => ways.length === 0 && life !== 'off');
 
@@ -93,41 +84,15 @@ export function CategoryTree({ categories, uncategorised }: Props) {
     else if (event.key === 'ArrowLeft' && hasBelow && !isFolded(row.id)) turn(row.id);
     else if (event.key === 'F2') setRenaming(row.id);
     else if (event.key === 'Delete') setDeleting(row);
-    else if (event.key === 'Insert') setAdding({ parentId: row.parentId, after: row.id });
+    else if (event.key === 'Insert') begin(row);
     else return;
     event.preventDefault();
-  };
-  /** A new line indented goes below the row above it; outdented, beside its parent. */
-  const shiftAdding = (way: 'in' | 'out') => {
-    if (!adding) return;
-    const at = rows.findIndex(({ id }) => id === adding.after);
-    const above = rows[at];
-    if (create.isPending) return setAdding({ ...adding, goesIn: way === 'in' });
-    if (way === 'in' && above && above.id !== adding.parentId) setAdding({ ...adding, parentId: above.id });
-    const parent = categories.find(({ id }) => id === adding.parentId);
-    if (way === 'out' && parent) setAdding({ ...adding, parentId: parent.parentId });
-  };
-  const keepNew = (name: string, goesOn: boolean, { parentId, after }: Adding) => {
-    const siblings = categories.filter((each) => each.parentId === parentId);
-    const at = siblings.findIndex(({ id }) => id === after);
-    create.mutate(
-      { name, parentId, ...(at >= 0 ? { place: at + 1 } : {}) },
-      {
-        // The line stays where it is while the next name is typed into it; it only moves below what was made.
-        onSuccess: ({ id }) =>
-          setAdding((now) => (now && now.after === after ? { parentId: now.goesIn ? id : parentId, after: id } : now)),
-        onError: () => setAdding((now) => now ?? { parentId, after, name }),
-      },
-    );
-    if (!goesOn) setAdding(null);
   };
   const dropCategory = (id: string, onto: CategoryRow, zone: Zone) => {
     const to = dropOn(categories, id, onto, zone);
     if (to) move.mutate({ id, to });
     else if (id !== onto.id) toast.error('A category cannot move into itself.');
   };
-  const levelOf = ({ parentId, goesIn = false }: Adding) =>
-    (categories.find(({ id }) => id === parentId)?.level ?? 0) + 1 + Number(goesIn);
 
   return (
     <aside
@@ -138,7 +103,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
         <h2 className="font-display text-[15px] font-bold">Categories</h2>
         <Button
           look="bare"
-          onClick={() => setAdding({ parentId: null, after: null })}
+          onClick={() => begin(null)}
           aria-label="Add a category"
           title="Add a category: Enter adds the next, Tab puts it one level in"
         >
@@ -170,15 +135,15 @@ export function CategoryTree({ categories, uncategorised }: Props) {
                 style={{ transform: `translateY(${item.start}px)` }}
               >
                 {'adding' in line ? (
-                  <div style={{ paddingLeft: levelOf(line.adding) * 13 }}>
+                  <div style={{ paddingLeft: line.adding.parents.length * 13 }}>
                     <NameLine
                       isNew
                       initial={line.adding.name}
                       label="Name of the new category"
                       placeholder="Name, then Enter"
-                      keep={(name, goesOn) => keepNew(name, goesOn, line.adding)}
-                      stop={() => setAdding(null)}
-                      shift={shiftAdding}
+                      keep={(name, goesOn) => keep(name, goesOn, line.adding)}
+                      stop={stop}
+                      shift={shift}
                     />
                   </div>
                 ) : renaming === row!.id ? (

@@ -1,4 +1,4 @@
-import type { Picture } from '../../../core/model/product';
+import type { Picture } from '../../../core/model/product-values';
 
 export type Frame = Pick<Picture, 'fit' | 'focus' | 'ground'>;
 

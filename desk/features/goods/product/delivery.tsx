@@ -1,4 +1,4 @@
-import type { PackageSize } from '../../../../core/model/product';
+import type { PackageSize } from '../../../../core/model/product-values';
 import { packageWords, readSize, weightWords } from '../../../../core/shared/units';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { TextField } from '../../../shared/ui/field';

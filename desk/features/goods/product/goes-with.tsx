@@ -1,7 +1,7 @@
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/goods';
-import { relationKinds, type Relation, type RelationKind } from '../../../../core/model/product';
+import { relationKinds, type Relation, type RelationKind } from '../../../../core/model/product-values';
 import { EMPTY_RULE } from '../../../../core/model/rule';
 import { call, wordsOf } from '../../../data/api';
 import { RuleField } from '../../../shared/rules/rule-field';

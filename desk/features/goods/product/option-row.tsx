@@ -2,7 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { arrayMove, rectSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import type { Picture } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { newId } from '../../../shared/new-id';
 import { useDragSensors } from '../../../shared/ui/drag';
 import { NameField } from '../../../shared/ui/name-field';

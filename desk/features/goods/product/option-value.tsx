@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { GripVertical, X } from 'lucide-react';
 import { mediaUrl } from '../../../../core/storefront/card';
-import type { Picture } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { Button } from '../../../shared/ui/button';
 import { NameField } from '../../../shared/ui/name-field';
 import { PLAIN_SWATCH, type OptionValueDraft } from './option-drafts';

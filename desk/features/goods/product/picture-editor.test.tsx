@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Picture } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { PictureEditor } from './picture-editor';
 
 const picture: Picture = {

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useRef, useState, type ReactNode } from 'react';
 import { mediaUrl } from '../../../../core/storefront/card';
-import type { Picture } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';
 import { TextField } from '../../../shared/ui/field';

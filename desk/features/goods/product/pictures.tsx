@@ -8,7 +8,7 @@ import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/goods';
 import { mediaUrl } from '../../../../core/storefront/card';
-import type { Picture } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { pictureWords } from '../../../../core/products/variants';
 import { call, upload as uploadFiles, wordsOf } from '../../../data/api';
 import { newId } from '../../../shared/new-id';

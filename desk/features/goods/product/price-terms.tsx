@@ -1,14 +1,14 @@
 import { Plus, X } from 'lucide-react';
 import type { ProductAnswer } from '../../../../contract/goods';
+import { type Product } from '../../../../core/model/product';
 import {
   taxClasses,
   unitPricings,
   whenSoldOutChoices,
-  type Product,
   type QuantityPrice,
   type UnitPricing,
   type WhenSoldOut,
-} from '../../../../core/model/product';
+} from '../../../../core/model/product-values';
 import { formatMoney } from '../../../../core/shared/money';
 import { effectivePrice, lessPercent, unitPricingWords } from '../../../../core/pricing/price';
 import type { Autosave } from '../../../shared/autosave/autosave';

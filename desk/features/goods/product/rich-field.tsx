@@ -4,7 +4,7 @@ import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Heading2, Italic, List, ListOrdered, Quote } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { Picture } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { LinkTool, PictureTool, TableTool } from './rich-tools';
 import { WritingHelper } from './writing-helper';
 

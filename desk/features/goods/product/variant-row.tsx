@@ -1,7 +1,8 @@
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { memo } from 'react';
-import type { Picture, Variant } from '../../../../core/model/product';
+import type { Variant } from '../../../../core/model/product';
+import type { Picture } from '../../../../core/model/product-values';
 import { mediaUrl } from '../../../../core/storefront/card';
 import { useField } from '../../../shared/autosave/use-autosave';
 import { Thumb } from '../../../shared/ui/thumb';
