@@ -1,6 +1,9 @@
 import type { ProductFile } from '../model/product-file';
-import type { Product } from '../model/product';
+import { namesOf, type Field, type Fields } from '../model/fields';
+import type { Product, Variant } from '../model/product';
+import { productFields } from '../model/product-fields';
 import type { ProductKind } from '../model/product-values';
+import { variantFields } from '../model/variant-fields';
 
 /** Parts that products of a kind have beyond what all have. */
 export interface KindParts {
@@ -35,7 +38,17 @@ export const kindParts: Record<ProductKind, KindParts> = {
   bundle: { ...nothing, slots: true, options: false },
 };
 
-export const deliveryFields = { weight: null, size: null, packageSort: '', dispatchDays: null } as const;
+/** Fields of parts of which something holds, as they are when they are empty. */
+const emptied = (fields: Fields, holds: (part: NonNullable<Field['part']>) => boolean): Record<string, unknown> =>
+  Object.fromEntries(
+    namesOf(fields, ({ part }) => part !== undefined && holds(part)).map((name) => [name, fields[name]!.usual]),
+  );
+
+/** Delivery facts of a variant, as they are when they are empty. */
+export const noDelivery = emptied(variantFields, (part) => part === 'delivery') as Pick<
+  Variant,
+  'weight' | 'size' | 'packageSort' | 'dispatchDays'
+>;
 
 const isForAll = ({ role }: ProductFile) => role === 'manual';
 
@@ -43,11 +56,9 @@ const isForAll = ({ role }: ProductFile) => role === 'manual';
 export function emptiedBy(kind: ProductKind, files: Product['files'] = []): Partial<Product> {
   const parts = kindParts[kind];
   return {
-    ...(parts.delivery ? {} : deliveryFields),
-    ...(parts.duration ? {} : { duration: null }),
-    ...(parts.ownValue ? {} : { ownValue: null }),
-    ...(parts.slots ? {} : { bundle: null }),
-    ...(parts.downloads ? {} : { downloadLimit: null, downloadDays: null, files: files.filter(isForAll) }),
+    ...emptied(productFields, (part) => !parts[part]),
+    // What is for all stays, whatever is sold.
+    ...(parts.downloads ? {} : { files: files.filter(isForAll) }),
   };
 }
 
@@ -57,7 +68,7 @@ export function lostBy(product: Product, kind: ProductKind): string[] {
   const { weight, size, packageSort, dispatchDays, duration, ownValue, bundle, files, variants } = product;
   const lost: string[] = [];
   if (!parts.delivery) {
-    const some = (test: (facts: Pick<Product, keyof typeof deliveryFields>) => boolean) =>
+    const some = (test: (facts: typeof noDelivery) => boolean) =>
       test({ weight, size, packageSort, dispatchDays }) || variants.some(test);
     if (some((facts) => facts.weight !== null)) lost.push('its weight');
     if (some((facts) => facts.size !== null || facts.packageSort !== '')) lost.push('its package');

@@ -11,7 +11,10 @@ import { shopPrice } from '../shop/shop-price';
 import { unitPricingWords } from '../pricing/price';
 import { kindWords } from '../rules/field';
 import { sentenceOf } from '../rules/text/sentence';
-import type { ProductDocument } from '../model/document';
+import type { ProductDocument, VariantDocument } from '../model/document';
+import { namesOf } from '../model/fields';
+import { variantFields } from '../model/variant-fields';
+import { canonicalJson } from '../shared/canonical-json';
 
 /** The beginning of a long text. */
 export const short = (text: string) => (text.length > 160 ? `${text.slice(0, 157)}…` : text);
@@ -48,6 +51,12 @@ export const opaqueFields = [
   'Contents and delivery by variant',
   'Description',
 ] as const;
+
+/** Fields of variants that are told one by one; all others in one line. */
+const toldByThemselves: readonly string[] = ['sku', 'barcode', 'price', 'salePrice', 'cost', 'pictureId'];
+const otherVariantFields = namesOf(variantFields, ({ audience }) => audience !== 'seller').filter(
+  (name) => !toldByThemselves.includes(name),
+) as Exclude<keyof VariantDocument, 'id' | 'values'>[];
 
 /** All that shoppers can notice of a product, by label, in their words; '' where there is nothing. */
 export function productFields(shop: ResolvedShop, product: ProductDocument): Map<string, string> {
@@ -138,11 +147,7 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   fields.set(
     'Contents and delivery by variant',
     product.variants
-      .map(({ content, weight, size, packageSort, dispatchDays }) =>
-        [content, weight, size && `${size.length} × ${size.width} × ${size.height}`, packageSort, dispatchDays].join(
-          ' ',
-        ),
-      )
+      .map((variant) => otherVariantFields.map((name) => canonicalJson(variant[name])).join(' '))
       .join(', '),
   );
   fields.set('Supplier', product.supplier && `${product.supplier} ${UNSEEN}`);

@@ -1,3 +1,5 @@
+import { namesOf } from '../../core/model/fields';
+import { variantFields, type VariantFields } from '../../core/model/variant-fields';
 import { barcodeProblem } from '../../core/shared/barcode';
 import { kindParts } from '../../core/products/kinds';
 import { plainAmount } from '../../core/shared/money';
@@ -7,20 +9,8 @@ import { packageWords, readMeasure, readSize, weightWords } from '../../core/sha
 import { unitPricingWords } from '../../core/pricing/price';
 import { readAmount, readWeight } from './ui/readings';
 
-export type ColumnName =
-  | 'sku'
-  | 'barcode'
-  | 'supplierNumber'
-  | 'price'
-  | 'salePrice'
-  | 'cost'
-  | 'stock'
-  | 'warnAt'
-  | 'content'
-  | 'weight'
-  | 'size'
-  | 'packageSort'
-  | 'dispatchDays';
+/** Fields that stand in the table of variants; a picture has a place of its own. */
+export type ColumnName = Exclude<keyof VariantFields, 'pictureId'>;
 
 export type Reading = { value: unknown } | { problem: string };
 
@@ -93,43 +83,45 @@ const measure = (
 
 const contentBase = ({ unitPricing }: PricedBy) => (unitPricing === null ? '' : unitPricingWords[unitPricing].base);
 
-/** All columns of the table of variants, in the order in which they stand. */
-export const variantColumns: readonly VariantColumn[] = [
-  words('sku', 'SKU', 'w-36 min-w-36'),
-  {
+/** How each field is headed, shown and read. */
+const columns: { [K in ColumnName]: VariantColumn } = {
+  sku: words('sku', 'SKU', 'w-36 min-w-36'),
+  barcode: {
     ...words('barcode', 'Barcode', 'w-32 min-w-32'),
     read: (typed) => {
       const problem = barcodeProblem(typed);
       return problem ? { problem } : { value: typed.trim() };
     },
   },
-  words('supplierNumber', 'Supplier no.', 'w-28 min-w-28'),
-  money('price', 'Price', false),
-  money('salePrice', 'Sale price', true),
-  money('cost', 'Cost', true),
-  count('stock', 'In stock', '∞', 'Type a whole number, or nothing to not count.'),
-  count('warnAt', 'Warn at', '—', 'Type a whole number, or nothing.'),
-  measure('content', 'Content', '—', contentBase),
-  {
+  supplierNumber: words('supplierNumber', 'Supplier no.', 'w-28 min-w-28'),
+  price: money('price', 'Price', false),
+  salePrice: money('salePrice', 'Sale price', true),
+  cost: money('cost', 'Cost', true),
+  stock: count('stock', 'In stock', '∞', 'Type a whole number, or nothing to not count.'),
+  warnAt: count('warnAt', 'Warn at', '—', 'Type a whole number, or nothing.'),
+  content: measure('content', 'Content', '—', contentBase),
+  weight: {
     ...measure('weight', 'Weight', 'as all', () => 'g'),
     show: (value) => (typeof value === 'number' ? weightWords(value) : ''),
     read: readWeight,
   },
-  {
+  size: {
     ...words('size', 'Package size', 'w-36 min-w-36'),
     placeholder: 'as all',
     show: (value) => packageWords(value as PackageSize | null),
     read: readSize,
   },
-  { ...words('packageSort', 'Sort of package', 'w-28 min-w-28'), placeholder: 'as all' },
-  count('dispatchDays', 'Dispatch', 'as all', 'Type whole days, or nothing.'),
-];
+  packageSort: { ...words('packageSort', 'Sort of package', 'w-28 min-w-28'), placeholder: 'as all' },
+  dispatchDays: count('dispatchDays', 'Dispatch', 'as all', 'Type whole days, or nothing.'),
+};
+/** All columns of the table of variants, in the order in which they stand. */
+export const variantColumns: readonly VariantColumn[] = Object.values(columns);
 
 /** The heading of a column: what services count are places. */
 export const columnLabel = ({ name, label }: VariantColumn, { kind }: Pick<Product, 'kind'>) =>
   name === 'stock' && kind === 'service' ? 'Places' : label;
 
-const deliveryColumns: ReadonlySet<ColumnName> = new Set(['weight', 'size', 'packageSort', 'dispatchDays']);
+export const deliveryColumns: ReadonlySet<string> = new Set(namesOf(variantFields, ({ part }) => part === 'delivery'));
 
 /** The columns that a product of its kind, priced in its way, can have. */
 export function columnsOf({
@@ -151,7 +143,7 @@ export function columnsOf({
     );
 }
 
-export const columnOf = (name: ColumnName) => variantColumns.find((column) => column.name === name)!;
+export const columnOf = (name: ColumnName) => columns[name];
 
 /** Columns that are shown unless the seller chose others. */
 export const usualColumns: readonly ColumnName[] = ['sku', 'price', 'salePrice', 'cost', 'stock', 'warnAt'];

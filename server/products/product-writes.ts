@@ -1,6 +1,6 @@
 import type { Was } from '../../contract/was';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
-import { deliveryFields, emptiedBy, kindParts, lostBy } from '../../core/products/kinds';
+import { noDelivery, emptiedBy, kindParts, lostBy } from '../../core/products/kinds';
 import { type Product } from '../../core/model/product';
 import { type ProductKind } from '../../core/model/product-values';
 import { kindWords } from '../../core/rules/field';
@@ -107,7 +107,7 @@ export function changeProduct(
       setVariants(
         db,
         id,
-        product.variants.map((variant) => ({ ...variant, ...deliveryFields })),
+        product.variants.map((variant) => ({ ...variant, ...noDelivery })),
       );
     if (plain.slug && plain.slug !== product.slug && !isUnseen)
       keepRedirect(db, 'product', product.slug, plain.slug, id);

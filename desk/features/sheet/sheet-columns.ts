@@ -7,7 +7,7 @@ import type { PackageSize } from '../../../core/model/product-values';
 import { type Attribute, type SpecSheet, type SpecValue } from '../../../core/model/spec-sheet';
 import { specProblem, specWords } from '../../../core/products/spec-values';
 import { packageWords, readMeasure, readRange, readSize, weightWords } from '../../../core/shared/units';
-import { columnsOf, variantColumns, type ColumnName } from '../../shared/variant-columns';
+import { columnsOf, deliveryColumns, variantColumns, type ColumnName } from '../../shared/variant-columns';
 import { readWeight, readWholeOrNone, type Reading } from '../../shared/ui/readings';
 
 /** Names by which cells tell what products hold by id. */
@@ -155,7 +155,8 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
   for (const { attributes } of sheets) for (const { name } of attributes) met.set(name, (met.get(name) ?? 0) + 1);
   const ofVariant = variantColumns.map(({ name, label, isNumber, show, read }): SheetColumn => ({
     key: `variant ${name}`,
-    label: ['weight', 'size', 'packageSort', 'dispatchDays'].includes(name) ? `${label}, own` : label,
+    // The product has the same ones, for those variants that have none of their own.
+    label: deliveryColumns.has(name) ? `${label}, own` : label,
     of: 'variant',
     width: variantWidths[name] ?? 90,
     isNumber,
