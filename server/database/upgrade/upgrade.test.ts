@@ -93,6 +93,15 @@ const documents: [kind: string, key: string, body: object][] = [
   ['menu', 'shop', { items: [{ id: 'm_kites0', label: '', target: { kind: 'category', id: 'c_kites0' }, items: [] }] }],
 ];
 
+/** Since this version editions hold redirects too. */
+const WITH_REDIRECTS = 11;
+const redirect: (typeof documents)[number] = [
+  'redirect',
+  'product/old-harrier',
+  { kind: 'product', slug: 'old-harrier', targetId: 'p_delta0' },
+];
+const documentsOf = (version: number) => [...documents, ...(version >= WITH_REDIRECTS ? [redirect] : [])];
+
 /** A database as a program of that version left it: goods, groups, a page, changes that can be undone, one edition. */
 function fixture(folder: string, version: number): void {
   const db = new Database(join(folder, 'dispona.sqlite'));
@@ -145,7 +154,7 @@ function fixture(folder: string, version: number): void {
   );
   db.prepare(`INSERT INTO edition (number, label, at) VALUES (1, '', ?)`).run(AT);
   if (version >= 8) db.prepare(`UPDATE edition SET change_id = 3`).run();
-  for (const [kind, key, body] of documents) {
+  for (const [kind, key, body] of documentsOf(version)) {
     const hash = `old-hash-of-${kind}-${key}`;
     db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?)`).run(hash, kind, canonicalJson(body));
     if (version === 1) db.prepare(`INSERT INTO edition_document VALUES (1, ?, ?, ?)`).run(kind, key, hash);
