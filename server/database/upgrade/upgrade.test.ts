@@ -3,6 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { canonicalJson } from '../../../core/shared/canonical-json';
+import { nameKey } from '../../../core/shared/name-key';
 import { Catalog } from '../../state/catalog';
 import { review } from '../../publishing/review';
 import { columnsOf, installJournal, journaledTables } from '../journal-triggers';
@@ -93,14 +94,17 @@ const documents: [kind: string, key: string, body: object][] = [
   ['menu', 'shop', { items: [{ id: 'm_kites0', label: '', target: { kind: 'category', id: 'c_kites0' }, items: [] }] }],
 ];
 
-/** Since this version editions hold redirects too. */
-const WITH_REDIRECTS = 11;
+/** Since this version editions hold redirects too, and rules name values by keys that tell “Rosé” from “Rose”. */
+const TRUE_EDITIONS = 11;
 const redirect: (typeof documents)[number] = [
   'redirect',
   'product/old-harrier',
   { kind: 'product', slug: 'old-harrier', targetId: 'p_delta0' },
 ];
-const documentsOf = (version: number) => [...documents, ...(version >= WITH_REDIRECTS ? [redirect] : [])];
+const withTrueKeys = (document: (typeof documents)[number]) =>
+  JSON.parse(JSON.stringify(document).replace('"rose"', JSON.stringify(nameKey('Rosé')))) as typeof document;
+const documentsOf = (version: number) =>
+  version < TRUE_EDITIONS ? documents : [...documents.map(withTrueKeys), redirect];
 
 /** A database as a program of that version left it: goods, groups, a page, changes that can be undone, one edition. */
 function fixture(folder: string, version: number): void {
@@ -132,7 +136,7 @@ function fixture(folder: string, version: number): void {
      INSERT INTO brand (id, name, slug) VALUES ('b_tern00', 'Tern', 'tern');
      INSERT INTO tag (id, name, slug) VALUES ('t_windy0', 'Windy', 'windy');
      INSERT INTO category (id, parent_id, position, name, slug) VALUES ('c_kites0', NULL, 0, 'Kites', 'kites'), ('c_delta0', 'c_kites0', 0, 'Deltas', 'deltas');
-     INSERT INTO collection (id, position, name, slug, source, rule) VALUES ('k_light0', 0, 'Light', 'light', 'rule', '${canonicalJson((documents[6]![2] as { rule: object }).rule)}');
+     INSERT INTO collection (id, position, name, slug, source, rule) VALUES ('k_light0', 0, 'Light', 'light', 'rule', '${canonicalJson((documentsOf(version)[6]![2] as { rule: object }).rule)}');
      INSERT INTO page (id, position, title, slug, home) VALUES ('g_home00', 0, 'Home', 'home', 1);
      INSERT INTO section (id, page_id, position, body) VALUES ('s_strip0', 'g_home00', 0, '{"count":4,"kind":"strip","source":{"id":"k_light0","kind":"collection"},"title":"Light"}');
      INSERT INTO menu_item (id, position, target_kind, target_id) VALUES ('m_kites0', 0, 'category', 'c_kites0');
