@@ -2,10 +2,13 @@ import Database from 'better-sqlite3';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { DocumentKind, ShopDocument } from '../../../core/model/document';
+import { documentBody } from '../../../core/publishing/document-text';
 import { canonicalJson } from '../../../core/shared/canonical-json';
 import { nameKey } from '../../../core/shared/name-key';
 import { Catalog } from '../../state/catalog';
 import { review } from '../../publishing/review';
+import { serialise } from '../stored-form';
 import { columnsOf, installJournal, journaledTables } from '../journal-triggers';
 
 const migrations = readdirSync(join(__dirname, '..', 'migrations')).sort();
@@ -159,8 +162,12 @@ function fixture(folder: string, version: number): void {
   db.prepare(`INSERT INTO edition (number, label, at) VALUES (1, '', ?)`).run(AT);
   if (version >= 8) db.prepare(`UPDATE edition SET change_id = 3`).run();
   for (const [kind, key, body] of documentsOf(version)) {
-    const hash = `old-hash-of-${kind}-${key}`;
-    db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?)`).run(hash, kind, canonicalJson(body));
+    // Hashes were others once; since then they are those of today.
+    const { hash, text } =
+      version < TRUE_EDITIONS
+        ? { hash: `old-hash-of-${kind}-${key}`, text: canonicalJson(body) }
+        : serialise({ kind, key, body: documentBody(kind as DocumentKind, canonicalJson(body)) } as ShopDocument);
+    db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?)`).run(hash, kind, text);
     if (version === 1) db.prepare(`INSERT INTO edition_document VALUES (1, ?, ?, ?)`).run(kind, key, hash);
     else db.prepare(`INSERT INTO edition_span VALUES (?, ?, 1, NULL, ?)`).run(kind, key, hash);
   }
