@@ -97,17 +97,21 @@ const documents: [kind: string, key: string, body: object][] = [
   ['menu', 'shop', { items: [{ id: 'm_kites0', label: '', target: { kind: 'category', id: 'c_kites0' }, items: [] }] }],
 ];
 
-/** Since this version editions hold redirects too, and rules name values by keys that tell “Rosé” from “Rose”. */
+/** Since this version editions hold redirects and costs too, and rules name values by keys that tell “Rosé” from “Rose”. */
 const TRUE_EDITIONS = 11;
 const redirect: (typeof documents)[number] = [
   'redirect',
   'product/old-harrier',
   { kind: 'product', slug: 'old-harrier', targetId: 'p_delta0' },
 ];
-const withTrueKeys = (document: (typeof documents)[number]) =>
-  JSON.parse(JSON.stringify(document).replace('"rose"', JSON.stringify(nameKey('Rosé')))) as typeof document;
+const asTrueEdition = (document: (typeof documents)[number]) =>
+  JSON.parse(
+    JSON.stringify(document)
+      .replace('"rose"', JSON.stringify(nameKey('Rosé')))
+      .replace('"sku"', '"cost":3000,"sku"'),
+  ) as typeof document;
 const documentsOf = (version: number) =>
-  version < TRUE_EDITIONS ? documents : [...documents.map(withTrueKeys), redirect];
+  version < TRUE_EDITIONS ? documents : [...documents.map(asTrueEdition), redirect];
 
 /** A database as a program of that version left it: goods, groups, a page, changes that can be undone, one edition. */
 function fixture(folder: string, version: number): void {
