@@ -10,7 +10,7 @@ const expected = z.object({ of: z.coerce.number().int().optional() });
 const email = z.email('Type an e-mail address, like kim@example.com.');
 const password = z.string().min(12, 'A password needs at least 12 characters.').max(200, 'At most 200 characters.');
 
-export const sessionAnswerSchema = z.object({
+const sessionAnswerSchema = z.object({
   user: z.object({ id: z.string(), name: z.string(), email: z.string() }).nullable(),
   /** to be sent as X-Dispona-Token with every write */
   token: z.string().nullable(),
@@ -20,7 +20,7 @@ export const sessionAnswerSchema = z.object({
   needsCode: z.boolean(),
 });
 
-export const editionSchema = z.object({
+const editionSchema = z.object({
   number: z.number().int(),
   label: z.string(),
   at: z.string(),

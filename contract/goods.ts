@@ -24,7 +24,7 @@ import { route } from './route';
 import { wasOf } from './was';
 
 /** Where a product is in its life, as its swing tag says. */
-export const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'waiting', 'ended', 'off']);
+const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'waiting', 'ended', 'off']);
 export type Life = z.infer<typeof lifeSchema>;
 
 export const goodsRowSchema = z.object({
@@ -51,7 +51,7 @@ const matchingSchema = z.object({
   rule: ruleSchema.default(EMPTY_RULE),
 });
 
-export const goodsQuerySchema = matchingSchema.extend({
+const goodsQuerySchema = matchingSchema.extend({
   /** key of a field, after "-" from the highest down; '' for the best match, or the newest */
   sort: z.string().max(90).default(''),
   offset: z.number().int().min(0).default(0),
@@ -65,7 +65,7 @@ export const goodsQuerySchema = matchingSchema.extend({
 export type GoodsQuery = z.infer<typeof goodsQuerySchema>;
 
 /** One field that the goods can be narrowed by. `onVariant`: of the variant that a colour or a size was asked of. */
-export const goodsSectionSchema = z.discriminatedUnion('type', [
+const goodsSectionSchema = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('choice'),
     key: z.string(),
@@ -95,7 +95,7 @@ export const whyListedSchema = z.object({
   reasons: z.array(z.object({ words: z.string(), holds: z.boolean(), actual: z.string(), isTurned: z.boolean() })),
 });
 
-export const placeSchema = z.object({
+const placeSchema = z.object({
   kind: z.enum(['strip', 'category', 'collection', 'brand', 'tag']),
   id: z.string(),
   label: z.string(),

@@ -20,7 +20,7 @@ const count = z.number().int();
 export const ruleProblemSchema = z.object({ path: z.array(z.number().int()), message: z.string() });
 
 /** Where a group is in its life. new: not live yet; changed: since it was put live. */
-export const groupLifeSchema = z.enum(['live', 'changed', 'new', 'waiting', 'ended', 'off']);
+const groupLifeSchema = z.enum(['live', 'changed', 'new', 'waiting', 'ended', 'off']);
 export type GroupLife = z.infer<typeof groupLifeSchema>;
 
 const shared = {
@@ -30,7 +30,7 @@ const shared = {
 };
 
 /** A collection as its shelf says it, without its goods. */
-export const shelfHeadSchema = collectionSchema.extend({
+const shelfHeadSchema = collectionSchema.extend({
   ...shared,
   total: count,
   sentence: z.string(),
@@ -42,13 +42,13 @@ export const shelfHeadSchema = collectionSchema.extend({
 });
 export type ShelfHead = z.infer<typeof shelfHeadSchema>;
 
-export const shelfSchema = shelfHeadSchema.extend({
+const shelfSchema = shelfHeadSchema.extend({
   /** the first goods, in order */
   goods: z.array(goodsRowSchema),
 });
 export type Shelf = z.infer<typeof shelfSchema>;
 
-export const categoryRowSchema = categorySchema.extend({
+const categoryRowSchema = categorySchema.extend({
   ...shared,
   level: count,
   /** products in it and below it; live ones count, and so do drafts */
@@ -58,7 +58,7 @@ export const categoryRowSchema = categorySchema.extend({
 });
 export type CategoryRow = z.infer<typeof categoryRowSchema>;
 
-export const namedRowSchema = brandSchema.extend({ ...shared, count });
+const namedRowSchema = brandSchema.extend({ ...shared, count });
 export type NamedRow = z.infer<typeof namedRowSchema>;
 
 const namedKindSchema = z.enum(['brand', 'tag']);
@@ -95,7 +95,7 @@ const collectionFields = pageFields
   )
   .extend({ fewest: size, most: size });
 
-export const useSchema = z.object({
+const useSchema = z.object({
   in: z.enum(['menu', 'page', 'collection', 'product']),
   /** of the page, the collection or the product; empty for the menu */
   id: z.string(),

@@ -11,7 +11,7 @@ export const changeRowSchema = z.object({
 });
 
 /** One thing that a change made another, in words; `of` names the product or group where the change touched several. */
-export const changeDetailSchema = z.object({
+const changeDetailSchema = z.object({
   of: z.string(),
   label: z.string(),
   before: z.string(),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-export const fieldErrorSchema = z.object({
+const fieldErrorSchema = z.object({
   /** place of the field in the request */
   path: z.array(z.union([z.string(), z.number()])),
   message: z.string(),

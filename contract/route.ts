@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 
-export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 /** One call of the HTTP API: what it takes and what it answers. */
 export interface Route<

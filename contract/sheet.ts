@@ -14,7 +14,7 @@ type SheetField = {
 }[keyof ProductFields];
 const pickFields = Object.fromEntries(sheetFields.map((name) => [name, true])) as Record<SheetField, true>;
 
-export const sheetProductSchema = productSchema
+const sheetProductSchema = productSchema
   .pick({ ...pickFields, id: true, kind: true, unitPricing: true, options: true })
   .extend({
     /** its price, or its stock, follows from its parts */
@@ -24,7 +24,7 @@ export const sheetProductSchema = productSchema
   });
 export type SheetProduct = z.infer<typeof sheetProductSchema>;
 
-export const sheetChangeSchema = z.object({
+const sheetChangeSchema = z.object({
   id: idSchema,
   fields: productFieldsSchema.pick(pickFields).default({}),
   variants: z

@@ -3,7 +3,7 @@ import { fitSchema, productKindSchema } from '../core/model/product-values';
 import { route } from './route';
 
 const focus = z.object({ x: z.number(), y: z.number() });
-export const pictureViewSchema = z.object({
+const pictureViewSchema = z.object({
   media: z.string(),
   alt: z.string(),
   width: z.number(),
@@ -17,7 +17,7 @@ export const pictureViewSchema = z.object({
 const pricingSchema = z.enum(['shown', 'onRequest', 'soldOut']);
 const unitPriceSchema = z.object({ amount: z.number().int(), words: z.string() });
 
-export const cardSchema = z.object({
+const cardSchema = z.object({
   pricing: pricingSchema,
   unitPrice: unitPriceSchema.nullable(),
   id: z.string(),
@@ -43,7 +43,7 @@ const facetValue = z.object({
 });
 const span = z.object({ min: z.number(), max: z.number() });
 
-export const listingSchema = z.object({
+const listingSchema = z.object({
   total: z.number().int(),
   page: z.number().int(),
   pageSize: z.number().int(),
@@ -92,7 +92,7 @@ const bundleViewSchema = z.object({
   ),
 });
 
-export const shopProductSchema = z.object({
+const shopProductSchema = z.object({
   id: z.string(),
   kind: productKindSchema,
   slug: z.string(),
@@ -154,7 +154,7 @@ export const shopProductSchema = z.object({
 });
 
 /** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */
-export const listingQuerySchema = z.object({
+const listingQuerySchema = z.object({
   at: z.string().optional().describe('category:<slug>, collection:<slug>, brand:<slug>, tag:<slug> or all'),
   q: z.string().optional().describe('words to search for'),
   page: z.string().optional().describe('page number from 1'),

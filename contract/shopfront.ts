@@ -11,7 +11,7 @@ const pageTitle = z.string().trim().min(1, 'A page needs a title.').max(120, 'At
 const newOrOld = idSchema.nullable();
 
 /** What a section shows now: faces of its goods, and anything odd about it. */
-export const sectionNoteSchema = z.object({
+const sectionNoteSchema = z.object({
   id: z.string(),
   thumbnails: z.array(z.string().nullable()),
   shown: z.number().int(),

@@ -5,10 +5,10 @@ import { route } from './route';
 
 /** Why stock moved. */
 export const stockReasons = ['delivered', 'counted', 'returned', 'damaged', 'other'] as const;
-export const stockReasonSchema = z.enum(stockReasons);
+const stockReasonSchema = z.enum(stockReasons);
 export type StockReason = z.infer<typeof stockReasonSchema>;
 
-export const stockMovementSchema = z.object({
+const stockMovementSchema = z.object({
   variantId: z.string(),
   at: z.string(),
   userName: z.string().nullable(),

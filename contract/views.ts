@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ruleSchema } from '../core/model/rule';
 import { route } from './route';
 
-export const viewSchema = z.object({
+const viewSchema = z.object({
   id: z.string(),
   name: z.string().trim().min(1, 'A view needs a name.').max(80, 'At most 80 characters.'),
   text: z.string().max(10_000),

@@ -3,7 +3,7 @@ import { expect, type ElementHandle, type Locator, type Page } from '@playwright
 type Place = Locator | ElementHandle<Node>;
 
 /** Numbers that look random and are the same each time, so that a walk that fails fails again. */
-export function seeded(seed: number): () => number {
+function seeded(seed: number): () => number {
   let state = seed;
   return () => {
     state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;

@@ -4,7 +4,7 @@ import type { RunningShop } from './server';
 
 /** Prepares what a walk begins with, past the interface. */
 export type Call = <T = Made>(method: string, path: string, data?: object) => Promise<T>;
-export interface Made {
+interface Made {
   id: string;
   product: { id: string; slug: string; variants: { id: string }[] };
 }

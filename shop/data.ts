@@ -19,7 +19,7 @@ export interface ListingPageData {
 }
 
 /** Instead of a page: why there is none. */
-export interface MissingPageData {
+interface MissingPageData {
   kind: 'missing';
   heading: string;
   message: string;

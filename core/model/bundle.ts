@@ -8,7 +8,7 @@ const MOST_PIECES = 99;
 const pieces = z.number({ error: 'Type a whole number.' }).int('Type a whole number.').max(MOST_PIECES, 'At most 99.');
 
 /** One place of a bundle: which products may stand in it, and how many pieces are taken. */
-export const slotSchema = z.strictObject({
+const slotSchema = z.strictObject({
   id: idSchema,
   label: z.string().trim().min(1, 'Each slot needs a name.').max(80, 'At most 80 characters.'),
   from: z.discriminatedUnion('how', [

@@ -4,7 +4,7 @@ import type { z } from 'zod';
  * Who meets a field. shoppers: they can read or notice it. rules: they never see it, but collections, offers and orders are
  * made by it, so that an edition holds it. seller: nobody else; it is part of no edition.
  */
-export type Audience = 'shoppers' | 'rules' | 'seller';
+type Audience = 'shoppers' | 'rules' | 'seller';
 
 /** What of a product can be given to others at once. */
 export const copiedParts = ['options', 'prices', 'specs', 'delivery', 'relations', 'search', 'belongs'] as const;

@@ -11,7 +11,7 @@ export const groupNameSchema = z
   .max(120, 'A name can have at most 120 characters.');
 
 /** A picture of a group: a medium by its hash, see server/media. */
-export const groupPictureSchema = z.strictObject({
+const groupPictureSchema = z.strictObject({
   media: z.string().regex(/^[0-9a-f]{32}$/),
   width: z.number().int().positive(),
   height: z.number().int().positive(),
@@ -28,10 +28,10 @@ export const groupPageSchema = z.object({
   noindex: z.boolean(),
 });
 export type GroupPage = z.infer<typeof groupPageSchema>;
-export const EMPTY_PAGE: GroupPage = { text: '', picture: null, metaTitle: '', metaDescription: '', noindex: false };
+const EMPTY_PAGE: GroupPage = { text: '', picture: null, metaTitle: '', metaDescription: '', noindex: false };
 
 /** Whether shoppers meet the group itself. */
-export const groupStandingSchema = z.enum(['live', 'off']);
+const groupStandingSchema = z.enum(['live', 'off']);
 
 /** Most goods that can be pinned, left out or put in an own order. */
 export const MOST_PLACED = 5_000;

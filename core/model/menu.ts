@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { idSchema } from '../shared/identity';
 import { targetSchema } from './target';
 
-export const menuItemSchema = z.object({ id: idSchema, label: z.string(), target: targetSchema });
+const menuItemSchema = z.object({ id: idSchema, label: z.string(), target: targetSchema });
 export type MenuItem = z.infer<typeof menuItemSchema>;
 
 /** The header menu: items, each with at most one level of items below it. */

@@ -7,7 +7,7 @@ const orderKeySchema = z.strictObject({
 });
 export type OrderKey = z.infer<typeof orderKeySchema>;
 
-export const mixes = ['none', 'brand', 'category'] as const;
+const mixes = ['none', 'brand', 'category'] as const;
 export type Mix = (typeof mixes)[number];
 
 export const orderSchema = z.strictObject({

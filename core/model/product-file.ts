@@ -6,7 +6,7 @@ export const MAX_FILE_BYTES = 300 * 1024 * 1024;
 export const MAX_FILES = 40;
 
 /** download: what buyers of a digital product get; sample: a taste of it for all; manual: for all, beside any product. */
-export const fileRoles = ['download', 'sample', 'manual'] as const;
+const fileRoles = ['download', 'sample', 'manual'] as const;
 export const fileRoleSchema = z.enum(fileRoles);
 export type FileRole = z.infer<typeof fileRoleSchema>;
 

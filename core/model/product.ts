@@ -5,7 +5,7 @@ import { productFields, relationFields } from './product-fields';
 import { pictureSchema, swatchSchema } from './product-values';
 import { variantFields } from './variant-fields';
 
-export const optionValueSchema = z.object({
+const optionValueSchema = z.object({
   id: idSchema,
   name: z.string(),
   swatch: swatchSchema,
@@ -14,7 +14,7 @@ export const optionValueSchema = z.object({
 });
 export type OptionValue = z.infer<typeof optionValueSchema>;
 
-export const optionSchema = z.object({
+const optionSchema = z.object({
   id: idSchema,
   name: z.string(),
   /** the option list that its values come from */

@@ -2,9 +2,9 @@ import { z } from 'zod';
 
 /** Deepest nesting of groups, and most conditions, that one rule may have. */
 export const MAX_RULE_DEPTH = 10;
-export const MAX_RULE_CONDITIONS = 200;
+const MAX_RULE_CONDITIONS = 200;
 
-export const operators = [
+const operators = [
   'contains',
   'starts',
   'anyOf',
@@ -26,7 +26,7 @@ export const operators = [
 export const operatorSchema = z.enum(operators);
 export type Operator = z.infer<typeof operatorSchema>;
 
-export const conditionSchema = z.strictObject({
+const conditionSchema = z.strictObject({
   field: z.string().min(1).max(80),
   is: operatorSchema,
   value: z.union([
@@ -40,10 +40,10 @@ export const conditionSchema = z.strictObject({
 /** One test of one field, such as price below 2500. */
 export type Condition = z.infer<typeof conditionSchema>;
 
-export const matchSchema = z.enum(['all', 'any', 'none']);
+const matchSchema = z.enum(['all', 'any', 'none']);
 export type Match = z.infer<typeof matchSchema>;
 
-export const variantGroupSchema = z.strictObject({
+const variantGroupSchema = z.strictObject({
   variants: z.enum(['some', 'every']),
   match: matchSchema,
   of: z.array(conditionSchema).max(MAX_RULE_CONDITIONS),

@@ -13,7 +13,7 @@ export interface PriceSpan {
 
 const DAY = 86_400;
 /** Days back from the beginning of a reduction in which the lowest price is looked for. */
-export const LOOK_BACK_DAYS = 30;
+const LOOK_BACK_DAYS = 30;
 
 /** When the reduction that holds at `now` began: its own beginning, or the edition that brought it, if later. */
 function reducedSince(spans: readonly PriceSpan[], now: number): number | undefined {

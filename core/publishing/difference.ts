@@ -11,9 +11,9 @@ import type { DocumentKind, ProductDocument, Redirect } from '../model/document'
 import { arrangementOf, groupFields } from './group-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
-export type ChangeWhat = 'new' | 'changed' | 'gone';
+type ChangeWhat = 'new' | 'changed' | 'gone';
 
-export interface FieldChange {
+interface FieldChange {
   label: string;
   /** in words, as shoppers would read it; empty when there was, or is, nothing */
   before: string;

@@ -4,7 +4,7 @@ import type { FieldRegistry } from './field';
 import { membersOf } from './members';
 import { isCondition, isVariantGroup, type Rule, type RuleNode, type VariantGroup } from '../model/rule';
 
-export interface Contribution {
+interface Contribution {
   /** place in the tree: indexes of `of` from the root down */
   path: number[];
   /**

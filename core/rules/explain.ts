@@ -5,7 +5,7 @@ import { isCondition, isVariantGroup, type Rule, type RuleNode } from '../model/
 import { actualWords, conditionWords, sentenceOf } from './text/sentence';
 
 /** One line of why a rule takes a product in or not. */
-export interface Reason {
+interface Reason {
   /** place in the tree: indexes of `of` from the root down */
   path: number[];
   /** the condition, or the group of conditions on one variant, in words */

@@ -6,7 +6,7 @@ import type { Bitset } from '../search/bitset';
 import type { Operator } from '../model/rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
-export type FieldType = 'text' | 'choice' | 'number' | 'money' | 'date' | 'yesNo';
+type FieldType = 'text' | 'choice' | 'number' | 'money' | 'date' | 'yesNo';
 
 /** A field as far as words need it. */
 export type FieldWords = Pick<Field, 'key' | 'label' | 'type' | 'choices' | 'unit' | 'mayLack'>;
@@ -37,7 +37,7 @@ export interface Field {
   has?: (facts: ProductFacts, value: string) => boolean;
 }
 
-export const operatorsOf: Record<FieldType, readonly Operator[]> = {
+const operatorsOf: Record<FieldType, readonly Operator[]> = {
   text: ['contains', 'starts', 'equals'],
   choice: ['anyOf', 'noneOf'],
   number: ['above', 'atLeast', 'equals', 'atMost', 'below', 'between'],
@@ -93,7 +93,7 @@ export const COLLECTION_FIELD = 'collection';
 
 /** Spans of days over which rules, orders and columns can ask what was sold. */
 export const SOLD_WITHIN = [7, 30, 60, 90, 365] as const;
-export const soldField = (days: (typeof SOLD_WITHIN)[number]) => `sold${days}`;
+const soldField = (days: (typeof SOLD_WITHIN)[number]) => `sold${days}`;
 
 const percent = { words: '%', parts: 100 };
 

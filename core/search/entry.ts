@@ -2,7 +2,7 @@ import type { WeightedText } from './text-index';
 
 /** Facet key and value key. A facet is of products or of variants, not of both. */
 export type FacetPair = readonly [facet: string, value: string];
-export type FacetValues = readonly FacetPair[];
+type FacetValues = readonly FacetPair[];
 
 /** One product as the finder keeps it. Column and facet names are the caller's; the finder knows no trade words. */
 export interface FinderEntry {

@@ -8,7 +8,7 @@ export interface ChoiceFilter {
 }
 
 /** A number column of variants between two ends, both included. */
-export interface RangeFilter {
+interface RangeFilter {
   column: string;
   /** what it is called among the filters; the column where absent */
   name?: string;

@@ -2,7 +2,7 @@ import { fold } from '../shared/identity';
 
 /** Longest word, and most words of a query, that the finder looks at. */
 export const MAX_WORD = 40;
-export const MAX_QUERY_WORDS = 8;
+const MAX_QUERY_WORDS = 8;
 /** Shortest word that may be met with one typing slip. */
 export const MIN_SLIP_LENGTH = 4;
 

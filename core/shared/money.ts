@@ -3,7 +3,7 @@
  */
 
 /** Minor units per major unit; every currency Dispona offers so far has two decimals. */
-export const MINOR_UNITS = 100;
+const MINOR_UNITS = 100;
 
 /** No amount takes so many characters. */
 const LONGEST = 60;

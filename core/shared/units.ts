@@ -8,7 +8,7 @@ const families: Record<string, number>[] = [
 ];
 
 /** How many `to` one `from` is; undefined when they do not measure the same. */
-export function unitFactor(from: string, to: string): number | undefined {
+function unitFactor(from: string, to: string): number | undefined {
   if (from === to) return 1;
   const family = families.find((units) => Object.hasOwn(units, from) && Object.hasOwn(units, to));
   return family && family[from]! / family[to]!;

@@ -25,7 +25,7 @@ function numbersOf(shop: ShopOfGoods, { by }: OrderKey): ArrayLike<number> {
 }
 
 /** Column of the index in which goods that are alike for a mix have the same number. */
-export const mixColumn = (mix: Exclude<Mix, 'none'>) => `mix.${mix}`;
+const mixColumn = (mix: Exclude<Mix, 'none'>) => `mix.${mix}`;
 
 /** By what two products are alike for a mix; undefined for one that is unlike all others. */
 export function mixSort(
@@ -111,7 +111,7 @@ const mixWords: Record<Mix, string> = {
 };
 
 /** An order in words: "margin, highest first; then title; sold out last". */
-export function orderWords(order: Order, labelOf: (by: string) => string | undefined): string {
+function orderWords(order: Order, labelOf: (by: string) => string | undefined): string {
   const keys = order.keys.map(({ by, down }) => keyWords(by, down, labelOf(by)));
   return `${keys.join(', then ')}${mixWords[order.mix]}${order.soldOutLast ? '; sold out last' : ''}`;
 }

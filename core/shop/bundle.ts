@@ -60,7 +60,7 @@ function partOf({ id, variants, stock }: ProductFacts): BundlePart {
 }
 
 /** Works out what a bundle can cost, how often it can be made, and from what. Costs what its rules cost. */
-export function bundleFacts(shop: BundleSources, { bundle }: ProductDocument): BundleFacts {
+function bundleFacts(shop: BundleSources, { bundle }: ProductDocument): BundleFacts {
   const slots = (bundle?.slots ?? []).map((slot) => ({ slot, products: productsOf(shop, slot) }));
   const parts = slots.map(({ slot, products }) => ({
     min: slot.min,

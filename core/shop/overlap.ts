@@ -1,7 +1,7 @@
 import type { Bitset } from '../search/bitset';
 import type { ResolvedShop } from './resolved-shop';
 
-export interface SharedGoods {
+interface SharedGoods {
   a: string;
   b: string;
   /** products in both */

@@ -24,7 +24,7 @@ export const sheetsInOrder = ({ specSheets }: Pick<FieldSources, 'specSheets'>):
   [...specSheets.values()].sort((a, b) => (a.name === b.name ? (a.id < b.id ? -1 : 1) : a.name < b.name ? -1 : 1));
 
 /** The values of a facet that some product has. */
-export const usedValues = (index: FinderIndex, facet: string): string[] =>
+const usedValues = (index: FinderIndex, facet: string): string[] =>
   [...(index.facet(facet)?.values ?? [])].flatMap(([value, id]) => (index.facets.totals[id]! > 0 ? [value] : []));
 
 const names = (map: Named) => new Map([...map].map(([id, thing]) => [id, thing.name]));

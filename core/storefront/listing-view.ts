@@ -12,7 +12,7 @@ import { isOpen, type GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { sheetsInOrder } from '../shop/shop-fields';
 
-export const PAGE_SIZE = 24;
+const PAGE_SIZE = 24;
 /** Deepest page that is answered; beyond it a page is empty. */
 export const MAX_PAGE = 10_000;
 
@@ -32,7 +32,7 @@ export interface ListingRequest {
   spans: ReadonlyMap<string, { min: number; max: number }>;
 }
 
-export interface FacetValueView {
+interface FacetValueView {
   value: string;
   label: string;
   count: number;

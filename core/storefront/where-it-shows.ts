@@ -31,7 +31,7 @@ const menuTargets = (shop: ResolvedShop): Target[] =>
   shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
 
 /** Pages that a shopper can walk to: the home page, those in the menu, and what such pages link to. */
-export const reachablePages = keptWhileUnchanged((shop): Page[] => {
+const reachablePages = keptWhileUnchanged((shop): Page[] => {
   const met = new Set<Page>();
   const reach = (page: Page | undefined) => {
     if (!page || met.has(page)) return;

@@ -4,7 +4,7 @@ import { CLOSENESS } from '../search/text-index';
 import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../search/words';
 
 /** Edit distance with swaps of neighbours, by the textbook table. */
-export function editDistance(a: string, b: string): number {
+function editDistance(a: string, b: string): number {
   const rows = Array.from({ length: a.length + 1 }, (_, i) => [i, ...new Array<number>(b.length).fill(0)]);
   for (let j = 0; j <= b.length; j++) rows[0]![j] = j;
   for (let i = 1; i <= a.length; i++)
@@ -53,7 +53,7 @@ function scores(entries: readonly FinderEntry[], query: string): Map<string, num
   return found;
 }
 
-export function referenceOrder(sort: SortKey): (a: FinderEntry, b: FinderEntry) => number {
+function referenceOrder(sort: SortKey): (a: FinderEntry, b: FinderEntry) => number {
   return (a, b) => {
     const read = (entry: FinderEntry) => (sort.by === 'title' ? entry.title : entry.numbers[sort.by]!);
     const [x, y] = [read(a), read(b)];

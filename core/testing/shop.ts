@@ -99,7 +99,7 @@ export const groupDocuments: ShopDocument[] = [
 ];
 
 /** Some products were sold, others never. */
-export const salesOf = (productId: string): readonly DaySales[] =>
+const salesOf = (productId: string): readonly DaySales[] =>
   productId.endsWith('3')
     ? []
     : [
@@ -196,5 +196,3 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
       }),
     );
 }
-
-export const stockArbitrary = fc.array(fc.option(fc.integer({ min: 0, max: 3 })), { minLength: 8, maxLength: 8 });

@@ -12,7 +12,7 @@ import { readAmount, readWeight } from './ui/readings';
 /** Fields that stand in the table of variants; a picture has a place of its own. */
 export type ColumnName = Exclude<keyof VariantFields, 'pictureId'>;
 
-export type Reading = { value: unknown } | { problem: string };
+type Reading = { value: unknown } | { problem: string };
 
 /** What of the product decides how cells are read and shown. */
 export type PricedBy = Pick<Product, 'unitPricing'>;

@@ -61,7 +61,7 @@ function send(response: Response, result: unknown): void {
 type MaybeReady<T> = T | ReadyJson<T>;
 
 /** Told of each answer before it is sent; tests hold it against the contract. */
-export type CheckAnswer = (route: Route, answer: unknown) => void;
+type CheckAnswer = (route: Route, answer: unknown) => void;
 
 /** Answers a route of the contract: signed-in check, parsing, calling, JSON. */
 export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer extends z.ZodType>(

@@ -10,7 +10,7 @@ const OPENING = new Set([0x5b, 0x7b]);
 const CLOSING = new Set([0x5d, 0x7d]);
 
 /** Is JSON nested deeper than may be? One pass over the bytes, without recursion. */
-export function isTooDeep(json: Uint8Array): boolean {
+function isTooDeep(json: Uint8Array): boolean {
   let depth = 0;
   let isInText = false;
   for (let i = 0; i < json.length; i++) {

@@ -19,7 +19,7 @@ import type { UserId } from '../state/product-or-refuse';
 type PageChange = BodyOf<typeof shopfrontRoutes.updatePage>;
 type WantedMenu = BodyOf<typeof shopfrontRoutes.setMenu>;
 
-export function pageOrRefuse(catalog: Catalog, id: string): Page {
+function pageOrRefuse(catalog: Catalog, id: string): Page {
   const page = catalog.working.shop.pages.get(id);
   if (!page) throw notFound('This page does not exist any more.');
   return page;

@@ -17,7 +17,7 @@ import { productOrRefuse } from '../state/product-or-refuse';
 import { duplicatesOf } from '../store/products';
 import { refOf } from '../state/working';
 
-export function lifeOf(catalog: Catalog, product: Product): Life {
+function lifeOf(catalog: Catalog, product: Product): Life {
   const phase = phaseOf(product, catalog.working.shop.now);
   if (phase !== 'live') return phase;
   if (catalog.working.shop.facts(product.id)?.stock === 0) return 'soldOut';

@@ -26,7 +26,7 @@ export interface Forward {
 }
 
 /** There is no page at an address: there never was one (404), or what stood there is gone (410). */
-export interface Absent {
+interface Absent {
   status: 404 | 410;
   message: string;
 }

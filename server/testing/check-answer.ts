@@ -3,7 +3,7 @@ import type { Route } from '../../contract/route';
 import { ReadyJson } from '../http/ready-json';
 
 /** An answer is not what its contract says. */
-export class BrokenContractError extends Error {}
+class BrokenContractError extends Error {}
 
 /** Holds an answer against the contract of its route: nothing is missing, and nothing is there that is not told. */
 export function checkAnswer(route: Route, answer: unknown): void {

@@ -1,7 +1,7 @@
 import { differences, ShopWalk, type PublicAnswers } from './shop-walk';
 
 /** A step after which the law did not hold, with what led there. */
-export class LawBroken extends Error {}
+class LawBroken extends Error {}
 
 /**
  * Walks `steps` steps from a seed and holds the law of the live shop after each: a change of the working copy alters no

@@ -4,13 +4,13 @@ export interface ListingAddress {
   params: URLSearchParams;
 }
 
-export function readAddress(url: string): ListingAddress {
+function readAddress(url: string): ListingAddress {
   const [path = '/', query = ''] = url.split('?');
   return { path, params: new URLSearchParams(query) };
 }
 
 /** Commas stay readable: /c/kites?f.colourway=ember,pine */
-export function writeAddress({ path, params }: ListingAddress): string {
+function writeAddress({ path, params }: ListingAddress): string {
   const query = params.toString().replace(/%2C/g, ',');
   return query ? `${path}?${query}` : path;
 }

@@ -31,7 +31,7 @@ const shorterWords: Partial<Record<Operator, readonly string[]>> = {
 const opposites: Partial<Record<Operator, Operator>> = { yes: 'no', anyOf: 'noneOf', filled: 'empty', empty: 'filled' };
 
 /** What could be typed next, where the reading stopped. */
-export interface Expected {
+interface Expected {
   what: 'field' | 'operator' | 'value' | 'number' | 'words' | 'joint';
   /** where it would begin */
   at: number;

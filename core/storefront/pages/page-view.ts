@@ -35,7 +35,7 @@ export function targetName(shop: ResolvedShop, { kind, id }: Target): string | u
 }
 
 /** Where a link leads and what it is called; undefined when its target is gone, or shoppers do not meet it now. */
-export function targetLink(shop: ResolvedShop, target: Target): LinkView | undefined {
+function targetLink(shop: ResolvedShop, target: Target): LinkView | undefined {
   const label = targetName(shop, target);
   if (label === undefined) return undefined;
   if (target.kind !== 'page') {

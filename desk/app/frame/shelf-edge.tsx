@@ -6,7 +6,7 @@ import { asItWas } from '../../shared/ui/where-one-was';
 import type { Action } from './find-or-do';
 import { useStatus, type useUndo } from '../../data/session';
 
-export const desks = [
+const desks = [
   { to: '/goods', words: 'Goods' },
   { to: '/groups', words: 'Groups' },
   { to: '/shopfront', words: 'Shopfront' },

@@ -15,7 +15,7 @@ import { useWhich, type WhichInput } from '../../data/bulk';
 const MOST = 100;
 
 /** What the titles differ by: "Wren sled, small" and "Wren sled, large" differ by "small" and "large". */
-export function differingWords(titles: readonly string[]): string[] {
+function differingWords(titles: readonly string[]): string[] {
   const words = titles.map((title) => title.split(/\s+/));
   const isShared = (word: string) => words.every((each) => each.includes(word));
   return words.map((each) =>

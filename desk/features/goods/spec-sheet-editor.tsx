@@ -13,7 +13,7 @@ import { SortableRows } from '../../shared/ui/sortable-rows';
 import { Tick } from '../../shared/ui/tick';
 import { useRemoveSpecSheet, useSaveSpecSheet, useSpecSheets } from '../../data/goods';
 
-export const typeWords: Record<AttributeType, string> = {
+const typeWords: Record<AttributeType, string> = {
   text: 'Words',
   number: 'Number',
   range: 'Range',

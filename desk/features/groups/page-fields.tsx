@@ -10,7 +10,7 @@ import { Tick } from '../../shared/ui/tick';
 import { useGroupPicture, type GroupKind } from '../../data/groups';
 import type { GroupEditor } from './use-group-editor';
 
-export type PageFields = Pick<
+type PageFields = Pick<
   Category,
   'id' | 'name' | 'slug' | 'text' | 'picture' | 'metaTitle' | 'metaDescription' | 'noindex'
 > & {

@@ -54,7 +54,7 @@ export interface Sheet {
 const cellKey = (row: SheetRow, column: SheetColumn) =>
   `${column.of === 'product' ? row.product.id : row.variant!.id}\n${column.key}`;
 
-export function rowsOf(products: readonly SheetProduct[], isByVariant: boolean): SheetRow[] {
+function rowsOf(products: readonly SheetProduct[], isByVariant: boolean): SheetRow[] {
   return products.flatMap((product): SheetRow[] =>
     isByVariant
       ? product.variants.map((variant) => ({

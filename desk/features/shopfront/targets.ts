@@ -5,7 +5,7 @@ import { useGroups } from '../../data/groups';
 import type { Choice } from '../../shared/ui/choose';
 import { usePages } from '../../data/shopfront';
 
-export const targetKey = ({ kind, id }: Target) => `${kind}:${id}`;
+const targetKey = ({ kind, id }: Target) => `${kind}:${id}`;
 
 export function targetOf(key: string): Target {
   const [kind, id] = key.split(':') as [Target['kind'], string];

@@ -24,7 +24,7 @@ const order = ['standing', 'category', 'loose', 'brand', 'price', 'stock', 'tag'
 /** Fields that are known by their product rather than by a value of their own. */
 const yesFields = ['featured', 'onSale'];
 
-export interface LooseEndCount {
+interface LooseEndCount {
   key: string;
   label: string;
   count: number;
