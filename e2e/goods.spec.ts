@@ -34,7 +34,6 @@ async function kites(call: Call): Promise<void> {
 test('goods are narrowed, picked, raised with a floor and taken back; a large change goes on by itself', async ({
   page,
 }) => {
-  test.setTimeout(60_000);
   await enter(page, shop);
   await page.goto(`${shop.url}/desk/goods`);
   const find = page.getByLabel('Search the goods, or type a condition');

@@ -4,9 +4,9 @@ import { launchOptions } from './browser';
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 120_000,
+  timeout: 180_000,
   // A machine that is busy with other things answers late, which is not what the walks are about.
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   // Most of a walk is waiting for somebody to type.
   workers: 2,
   reporter: 'list',

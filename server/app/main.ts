@@ -40,6 +40,12 @@ function shopAssets(): ShopAssets {
 /** Sales begin and end in open tabs, too, within this time. */
 const LOOK_AT_CLOCK_MS = 1_000;
 
+/**
+ * Longer than proxies and clients keep an idle connection: the one who closes it is then never the server, whose closing could
+ * cross a request that is on its way.
+ */
+const KEEP_ALIVE_MS = 75_000;
+
 /** Sessions that have ended are forgotten so often. */
 const CLEAR_SESSIONS_MS = 3_600_000;
 
@@ -80,6 +86,7 @@ async function start(): Promise<void> {
     log.fatal(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another.` : error.message);
     process.exit(1);
   });
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
   server.listen(port, host, () =>
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
