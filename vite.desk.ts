@@ -13,6 +13,12 @@ export default defineConfig({
     emptyOutDir: true,
     assetsDir: 'files',
     target: 'es2022',
+    rolldownOptions: {
+      output: {
+        // Where schemas are made, Zod must have been told already not to make code: what tells it comes in its own file.
+        codeSplitting: { groups: [{ name: 'zod', test: /node_modules\/zod\/|no-eval/ }] },
+      },
+    },
   },
   server: {
     port: 5173,

@@ -208,6 +208,8 @@ test('on a phone everything is reached: finding, undo, history, filters, categor
 
 test('every screen has its name, one h1, and buttons that a finger meets', async ({ page }) => {
   const id = await add('Ibis');
+  const complaints: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
   await page.setViewportSize({ width: 1024, height: 800 });
   for (const [path, title] of [
     ['goods', 'Goods'],
@@ -242,4 +244,5 @@ test('every screen has its name, one h1, and buttons that a finger meets', async
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.locator('main')).toBeFocused();
+  expect(complaints, 'what the browser complains about').toEqual([]);
 });
