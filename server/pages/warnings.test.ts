@@ -1,0 +1,79 @@
+import { addProduct, startServer, type Harness } from '../testing/harness';
+
+let shop: Harness;
+beforeEach(async () => void (shop = await startServer()));
+afterEach(() => shop.close());
+
+interface Note {
+  id: string;
+  shown: number;
+  available: number;
+  thumbnails: (string | null)[];
+  warnings: string[];
+}
+const post = async (path: string, body: object) => (await shop.call<{ id: string }>('POST', path, body)).body.id;
+
+/** What is said of the one section of a page. */
+async function noteOf(section: object): Promise<Note> {
+  const page = await post('/api/pages', { title: 'Beach week' });
+  const made = await shop.call('PATCH', `/api/pages/${page}`, { sections: [{ id: 's_000001', ...section }] });
+  expect(made.status).toBe(200);
+  const { body } = await shop.call<{ pages: { id: string; sections: { id: string }[] }[]; notes: Note[] }>(
+    'GET',
+    '/api/pages',
+  );
+  const [{ id }] = body.pages.find((each) => each.id === page)!.sections as [{ id: string }];
+  return body.notes.find((note) => note.id === id)!;
+}
+const strip = (source: object | null, count = 4) => ({ kind: 'strip', title: 'Kites', source, count });
+
+async function shelfOf(...titles: string[]) {
+  const id = await post('/api/collections', { name: 'Light wind', source: 'picked' });
+  const ids: string[] = [];
+  for (const title of titles) ids.push((await addProduct(shop, title)).product.id);
+  await shop.call('POST', `/api/collections/${id}/products`, { ids });
+  return { source: { kind: 'collection', id }, ids };
+}
+
+test('a strip without a source asks for one', async () => {
+  expect(await noteOf(strip(null))).toMatchObject({ shown: 0, warnings: ['Choose what this strip shows.'] });
+});
+
+test('a strip with too few goods, without pictures, some sold out, says each of it', async () => {
+  const { source, ids } = await shelfOf('Harrier', 'Wren');
+  const { body } = await shop.call<{ product: { variants: { id: string }[] } }>('GET', `/api/products/${ids[0]}`);
+  const changes = [{ id: body.product.variants[0]!.id, fields: { stock: 0 } }];
+  await shop.call('PATCH', `/api/products/${ids[0]}/variants`, { seen: Number.MAX_SAFE_INTEGER, changes });
+  expect(await noteOf(strip(source))).toMatchObject({
+    shown: 2,
+    available: 2,
+    thumbnails: [null, null],
+    warnings: ['2 of 4: nothing more to show.', '2 products have no picture.', 'One product is sold out.'],
+  });
+});
+
+test('a strip of nothing, and one of what is off the shop, say that shoppers do not see it', async () => {
+  const { source } = await shelfOf();
+  expect((await noteOf(strip(source))).warnings).toEqual(['Nothing to show: shoppers do not see this strip.']);
+  await shop.call('PATCH', `/api/collections/${source.id}`, { standing: 'off' });
+  expect((await noteOf(strip(source))).warnings).toEqual([
+    'Its collection is not on the shop now: shoppers do not see this strip.',
+  ]);
+});
+
+test('a strip that has enough says nothing but that pictures are missing', async () => {
+  const { source } = await shelfOf('Harrier', 'Wren', 'Ibis');
+  expect(await noteOf(strip(source, 2))).toMatchObject({
+    shown: 2,
+    available: 3,
+    warnings: ['2 products have no picture.'],
+  });
+});
+
+test('tiles without a category say so, and count those that are left', async () => {
+  expect((await noteOf({ kind: 'tiles', title: '', categoryIds: [] })).warnings).toEqual([
+    'No category chosen yet, so shoppers see nothing here.',
+  ]);
+  const category = await post('/api/categories', { name: 'Kites' });
+  expect(await noteOf({ kind: 'tiles', title: '', categoryIds: [category] })).toMatchObject({ shown: 1, warnings: [] });
+});
