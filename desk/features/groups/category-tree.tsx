@@ -130,7 +130,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
             const row = 'row' in line ? line.row : undefined;
             return (
               <li
-                key={row?.id ?? 'new'}
+                key={row?.id ?? `new ${adding?.name ?? ''}`}
                 className="absolute inset-x-0 top-0 h-[27px]"
                 style={{ transform: `translateY(${item.start}px)` }}
               >

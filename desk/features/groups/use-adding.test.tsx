@@ -90,3 +90,20 @@ test('a name that cannot be made comes back into its line', async () => {
   await server.answerAll('Kites');
   expect(hook.current.adding!.name).toBe('Kites');
 });
+
+test('names that cannot be made are not lost while the next is typed, and one below them is not put elsewhere', async () => {
+  const server = slowServer();
+  const hook = draw([], server);
+  act(() => hook.current.begin(null));
+  await type(hook, 'Kites');
+  act(() => hook.current.shift('in'));
+  await type(hook, 'Deltas');
+  await server.answerAll('Kites');
+  expect(server.asked.map(({ name }) => name)).toEqual(['Kites']);
+  act(() => hook.current.stop());
+  expect(hook.current.adding!.name).toBe('Kites');
+  act(() => hook.current.stop());
+  expect(hook.current.adding!.name).toBe('Deltas');
+  act(() => hook.current.stop());
+  expect(hook.current.adding).toBeNull();
+});

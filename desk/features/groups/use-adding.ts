@@ -2,8 +2,8 @@ import { useRef, useState } from 'react';
 import type { Category } from '../../../core/model/group';
 
 type Row = Pick<Category, 'id' | 'parentId'>;
-/** The id of a category, which may still be being made; null for the root, or for one that could not be made. */
-type Later = Promise<string | null>;
+/** The id of a category, which may still be being made; null for the root, undefined for one that could not be made. */
+type Later = Promise<string | null | undefined>;
 
 /** Where a new category is being typed. */
 export interface Adding {
@@ -31,7 +31,18 @@ export function useAdding(
   categories: readonly Row[],
   create: (body: { name: string; parentId: string | null; place?: number }) => Promise<{ id: string }>,
 ) {
-  const [adding, setAdding] = useState<Adding | null>(null);
+  const [{ adding }, setLines] = useState<{ adding: Adding | null; refused: readonly Adding[] }>({
+    adding: null,
+    refused: [],
+  });
+  const setAdding = (next: (line: Adding | null) => Adding | null) =>
+    setLines((now) => ({ ...now, adding: next(now.adding) }));
+  // What could not be made comes back, after the line that is open now.
+  const stop = () => setLines(({ refused: [first = null, ...refused] }) => ({ adding: first, refused }));
+  const bringBack = (line: Adding) =>
+    setLines(({ adding: open, refused }) =>
+      open ? { adding: open, refused: [...refused, line] } : { adding: line, refused },
+    );
   const last = useRef<Later>(now(null));
 
   const begin = (after: Row | null) => {
@@ -40,33 +51,37 @@ export function useAdding(
     for (let id = after?.parentId ?? null; id !== null; id = byId.get(id)?.parentId ?? null) parents.unshift(now(id));
     parents.unshift(now(null));
     const siblings = after ? categories.filter(({ parentId }) => parentId === after.parentId) : [];
-    setAdding({
+    setAdding(() => ({
       parents,
       above: now(after?.id ?? null),
       aboveLevel: after ? parents.length : 0,
       shownAfter: after?.id ?? null,
       ...(after && { place: siblings.findIndex(({ id }) => id === after.id) + 1 }),
-    });
+    }));
   };
 
   /** Makes a category of a name. `goesOn`: another one is typed next. */
   const keep = (name: string, goesOn: boolean, line: Adding) => {
     const { parents, place } = line;
     const made = last.current.then(async () => {
-      const body = { name, parentId: await parents.at(-1)!, ...(place !== undefined && { place }) };
       try {
-        const { id } = await create(body);
+        const parentId = await parents.at(-1)!;
+        // Below one that could not be made there is no place yet.
+        if (parentId === undefined) throw new Error('no parent');
+        const { id } = await create({ name, parentId, ...(place !== undefined && { place }) });
         setAdding((next) => (next?.above === made ? { ...next, shownAfter: id } : next));
         return id;
       } catch {
-        setAdding((next) => next ?? { ...line, name });
-        return null;
+        const isOrphan = (await parents.at(-1)!) === undefined;
+        bringBack({ ...line, name, ...(isOrphan && { parents: parents.slice(0, -1) }) });
+        return undefined;
       }
     });
     last.current = made;
     const { name: _begun, ...next } = line;
     const moved = place === undefined ? {} : { place: place + 1 };
-    setAdding(goesOn ? { ...next, above: made, aboveLevel: parents.length, ...moved } : null);
+    if (goesOn) setAdding(() => ({ ...next, above: made, aboveLevel: parents.length, ...moved }));
+    else stop();
   };
 
   /** One level in, below the one above it; or one level out, beside its parent. */
@@ -80,5 +95,5 @@ export function useAdding(
       return line;
     });
 
-  return { adding, begin, keep, shift, stop: () => setAdding(null) };
+  return { adding, begin, keep, shift, stop };
 }
