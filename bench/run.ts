@@ -210,6 +210,10 @@ ${table(
       '– of them failed',
       server.map(({ failed }) => String(failed)),
     ),
+    row(
+      'longest hold of the thread by a request made to hold it',
+      server.map(({ hostileMs }) => ms(hostileMs)),
+    ),
   ],
 )}
 `;

@@ -3,7 +3,7 @@ import { Agent, createServer, get } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { performance } from 'node:perf_hooks';
+import { monitorEventLoopDelay, performance } from 'node:perf_hooks';
 import { Worker } from 'node:worker_threads';
 import { makeApp } from '../server/app/app';
 import { Catalog } from '../server/state/catalog';
@@ -17,6 +17,7 @@ import { measureGoods, type GoodsFigures } from './goods';
 import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
 import { benchQueries, type BenchQuery } from './queries';
 import { fill } from './fill';
+import { hostileRequests } from '../server/testing/hostile-requests';
 
 const QUERIES = 500;
 
@@ -38,6 +39,32 @@ export interface ServerFigures {
   requestsPerSecond: number;
   knownPerSecond: number;
   failed: number;
+  hostileMs: number;
+}
+
+const owner = { shopName: 'Bench', name: 'Bench', email: 'bench@example.com', password: 'not a secret' };
+
+/** How long the thread is held at the longest by a request made to hold it, ms; of four times each, the least counts. */
+async function longestHold(origin: string, productId: string): Promise<number> {
+  const json = { 'Content-Type': 'application/json' };
+  const signedIn = await fetch(`${origin}/api/session`, { method: 'POST', headers: json, body: JSON.stringify(owner) });
+  const { token } = (await signedIn.json()) as { token: string };
+  const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+  const sender = { productId, headers: { ...json, Cookie: cookie, 'X-Dispona-Token': token } };
+  let longest = 0;
+  for (const request of hostileRequests) {
+    const { path, ...init } = request.make(sender);
+    let least = Infinity;
+    for (let round = 0; round < 4; round++) {
+      const delay = monitorEventLoopDelay({ resolution: 1 });
+      delay.enable();
+      await (await fetch(origin + path, init)).arrayBuffer();
+      delay.disable();
+      least = Math.min(least, delay.max / 1e6);
+    }
+    longest = Math.max(longest, least);
+  }
+  return longest;
 }
 
 /** A product with 10 × 10 × 5 variants. */
@@ -115,7 +142,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
   new Catalog(folder).close();
   const scaled = fill(folder, size);
   const first = new Catalog(folder);
-  await setUp(first, { shopName: 'Bench', name: 'Bench', email: 'bench@example.com', password: 'not a secret' });
+  await setUp(first, owner);
   const firstEditionMs = timeOnce(() => first.putLive('First', null)).ms;
   first.close();
   // As after an update of Dispona, and then as on any other day: everything is live, and little has changed since.
@@ -188,6 +215,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
   log(
     `${size}: HTTP listing p95 ${ms(httpListing.p95)} ms, page p95 ${ms(httpPage.p95)} ms, ${perSecond.toFixed(0)} requests/s, known ones ${again.perSecond.toFixed(0)}`,
   );
+  const hostileMs = await longestHold(origin, large);
   agent.destroy();
   server.closeAllConnections();
   await new Promise((done) => server.close(done));
@@ -211,5 +239,6 @@ export async function measureServer(size: number, log: (line: string) => void): 
     requestsPerSecond: perSecond,
     knownPerSecond: again.perSecond,
     failed: failed + again.failed,
+    hostileMs,
   };
 }

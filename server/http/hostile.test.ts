@@ -1,7 +1,6 @@
-import { monitorEventLoopDelay, performance } from 'node:perf_hooks';
-import { gzipSync } from 'node:zlib';
 import type { Problem } from '../../contract/problem';
 import { addProduct, startServer, type Harness } from '../testing/harness';
+import { hostileRequests } from '../testing/hostile-requests';
 
 let server: Harness;
 beforeAll(async () => {
@@ -15,120 +14,10 @@ let productId: string;
 
 const headers = () => ({ Cookie: server.cookie, 'X-Dispona-Token': server.token, 'Content-Type': 'application/json' });
 
-const nested = (depth: number) => `${'['.repeat(depth)}${']'.repeat(depth)}`;
-const manyValues = (count: number) =>
-  Array.from({ length: count }, (_, i) => ({ id: null, name: `Value ${i}`, swatch: null, pictureId: null }));
-const emptyGroups = (count: number) => ({
-  match: 'all',
-  of: Array.from({ length: count }, () => ({ match: 'all', of: [] })),
-});
-
-/** Requests made to keep the server busy, each with the status that it is refused or answered with. */
-const worst: [what: string, expected: number, ask: () => Promise<Response>][] = [
-  [
-    'a small compressed body that becomes a large one',
-    415,
-    () =>
-      server.raw('/api/session', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', 'Content-Encoding': 'gzip' },
-        body: gzipSync(nested(1_000_000)),
-      }),
-  ],
-  [
-    'a large body of somebody who is not signed in',
-    413,
-    () =>
-      server.raw('/api/session', {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: nested(2_000_000),
-      }),
-  ],
-  [
-    'brackets in brackets',
-    400,
-    () => server.raw('/api/rules/try', { method: 'POST', headers: headers(), body: `{"rule":${nested(2_000_000)}}` }),
-  ],
-  [
-    '20,000 option values',
-    422,
-    () =>
-      server.raw(`/api/products/${productId}/options`, {
-        method: 'PUT',
-        headers: headers(),
-        body: JSON.stringify({
-          seen: 0,
-          options: [{ id: null, name: 'Colour', values: manyValues(20_000) }],
-          confirmed: true,
-        }),
-      }),
-  ],
-  [
-    '66,000 tags in a text',
-    422,
-    () =>
-      server.raw(`/api/products/${productId}`, {
-        method: 'PATCH',
-        headers: headers(),
-        body: JSON.stringify({ seen: Number.MAX_SAFE_INTEGER, fields: { description: '<b>'.repeat(66_000) } }),
-      }),
-  ],
-  [
-    '100,000 empty rule groups',
-    422,
-    () =>
-      server.raw('/api/rules/try', {
-        method: 'POST',
-        headers: headers(),
-        body: JSON.stringify({ rule: emptyGroups(100_000) }),
-      }),
-  ],
-  [
-    '10,000 characters to search for',
-    200,
-    () => server.raw(`/shop-api/listing?q=${encodeURIComponent('kite '.repeat(2_000))}`),
-  ],
-  [
-    'an address of thousands of filters',
-    200,
-    () => server.raw(`/shop-api/listing?${Array.from({ length: 1_000 }, (_, i) => `f.x${i}=a`).join('&')}`),
-  ],
-];
-
-/** How long the thread was held at the longest while something ran, ms; the least of several times, since others run too. */
-async function holdOf(run: () => Promise<unknown>): Promise<number> {
-  let least = Infinity;
-  for (let i = 0; i < 4; i++) {
-    const delay = monitorEventLoopDelay({ resolution: 1 });
-    delay.enable();
-    await run();
-    await new Promise((resolve) => setTimeout(resolve, 5));
-    delay.disable();
-    least = Math.min(least, delay.max / 1e6);
-  }
-  return least;
-}
-
-/** What this machine needs for work that takes about 10 ms on the one on which the limit was set. */
-function unitOfWork(): number {
-  const text = JSON.stringify(Array.from({ length: 40_000 }, (_, i) => ({ i, words: `word ${i}` })));
-  const times = Array.from({ length: 5 }, () => {
-    const from = performance.now();
-    JSON.parse(text);
-    return performance.now() - from;
-  });
-  return times.sort((a, b) => a - b)[2]!;
-}
-
-/** Of what such requests took before they were stopped this is a tenth; how long exactly they take is a matter of bench/. */
-const A_LOT = 30;
-
-describe('no request holds the thread much longer than an ordinary one', () => {
-  test.each(worst)('%s', async (_what, expected, ask) => {
-    expect((await ask()).status).toBe(expected);
-    const ordinary = await holdOf(() => server.raw('/shop-api/listing?q=kite'));
-    expect(await holdOf(ask)).toBeLessThan(ordinary + A_LOT * unitOfWork());
+describe('a request that is made to keep the server busy is refused or answered as it should be', () => {
+  test.each(hostileRequests.map((request) => [request.what, request] as const))('%s', async (_what, request) => {
+    const { path, ...init } = request.make({ productId, headers: headers() });
+    expect((await server.raw(path, init)).status).toBe(request.expected);
   });
 });
 
