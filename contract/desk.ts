@@ -136,7 +136,7 @@ export const deskRoutes = {
       ),
       places: z.array(
         z.object({
-          kind: z.enum(['strip', 'category', 'collection', 'brand', 'tag']),
+          kind: z.enum(['section', 'category', 'collection', 'brand', 'tag']),
           id: z.string(),
           title: z.string(),
           page: z.string().nullable(),

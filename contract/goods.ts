@@ -96,7 +96,7 @@ export const whyListedSchema = z.object({
 });
 
 const placeSchema = z.object({
-  kind: z.enum(['strip', 'category', 'collection', 'brand', 'tag']),
+  kind: z.enum(['section', 'category', 'collection', 'brand', 'tag']),
   id: z.string(),
   label: z.string(),
   position: z.number().int(),

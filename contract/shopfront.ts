@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/shared/identity';
-import { pageSchema, sectionBodySchema } from '../core/model/page';
+import { pageSchema } from '../core/model/page';
+import { sectionBodySchema } from '../core/model/sections/sections';
 import { settingsSchema } from '../core/model/settings';
 import { menuSchema } from '../core/model/menu';
 import { targetSchema } from '../core/model/target';

@@ -1,4 +1,5 @@
-import type { Page, Section } from '../core/model/page';
+import type { Page } from '../core/model/page';
+import type { Section } from '../core/model/sections/sections';
 import type { Menu } from '../core/model/menu';
 import type { Db } from '../server/database/connection';
 import { putPage, writeMenu } from '../server/store/pages';

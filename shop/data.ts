@@ -1,6 +1,7 @@
 import type { PictureView } from '../core/storefront/card';
 import type { ListingView } from '../core/storefront/listing-view';
-import type { MenuView, LinkView, PageView } from '../core/storefront/pages/page-view';
+import type { MenuView, PageView } from '../core/storefront/pages/page-view';
+import type { LinkView } from '../core/storefront/pages/targets';
 import type { ProductView } from '../core/storefront/product-view';
 import type { RelationStrip } from '../core/storefront/relation-strips';
 

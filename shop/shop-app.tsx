@@ -5,7 +5,7 @@ import type { ShopData } from './data';
 import { fetchShopData } from './fetch-data';
 import { Footer } from './frame/footer';
 import { Header } from './frame/header';
-import { Sections } from './home/sections';
+import { isHeaded, Sections } from './home/sections/sections';
 import { ListingPage } from './listing/listing-page';
 import { ProductPage } from './product/product-page';
 import { connectShopWindow } from './shop-window';
@@ -19,7 +19,7 @@ function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
     case 'page':
       return (
         <>
-          {page.page.sections[0]?.kind !== 'banner' && <h1 className="sr-only">{page.page.title}</h1>}
+          {!isHeaded(page.page.sections) && <h1 className="sr-only">{page.page.title}</h1>}
           {page.page.sections.length > 0 ? (
             <Sections sections={page.page.sections} />
           ) : (

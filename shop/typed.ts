@@ -39,7 +39,7 @@ function pageOver(data: ShopData, typed: Typed): ShopData['page'] {
       };
     if (page.kind === 'page') {
       const sections = page.page.sections.map((section) =>
-        section.kind === 'strip' ? { ...section, items: section.items.map((card) => cardOver(card, typed)) } : section,
+        'items' in section ? { ...section, items: section.items.map((card) => cardOver(card, typed)) } : section,
       );
       return { ...page, page: { ...page.page, sections } };
     }

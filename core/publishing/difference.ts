@@ -4,7 +4,9 @@ import type { Settings } from '../model/settings';
 import type { Target } from '../model/target';
 import { placeSet } from '../storefront/listing-view';
 import { addressPath, groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
-import { firstSlots, stripSlots, stripTitle, targetName } from '../storefront/pages/page-view';
+import { sectionGoods, sectionName } from '../storefront/pages/sections/sections';
+import { firstSlots } from '../storefront/pages/place-goods';
+import { targetName } from '../storefront/pages/targets';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
@@ -30,7 +32,7 @@ export interface DocumentChange {
 
 /** Who joins and who leaves a place, as product ids. */
 export interface PlaceChange {
-  kind: 'strip' | GroupKind;
+  kind: 'section' | GroupKind;
   id: string;
   title: string;
   page: string | null;
@@ -75,11 +77,11 @@ function joinPrices(changes: FieldChange[], variants: number): FieldChange[] {
   );
 }
 
-function pageFields(page: Page): [string, string][] {
+function pageFields(shop: ResolvedShop, page: Page): [string, string][] {
   return [
     ['Title', page.title],
     ['Address', page.home ? '/' : `/page/${page.slug}`],
-    ['Sections', page.sections.map((section) => section.title || section.kind).join(', ')],
+    ['Sections', page.sections.map((section) => sectionName(shop, section)).join(', ')],
     ['Section details', page.sections.map((section) => JSON.stringify(section)).join(' ')],
   ];
 }
@@ -89,7 +91,7 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
     case 'product':
       return productFields(shop, body as ProductDocument);
     case 'page':
-      return new Map(pageFields(body as Page));
+      return new Map(pageFields(shop, body as Page));
     case 'menu':
       return new Map([
         [
@@ -219,23 +221,17 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
     if (joined.length || left.length || reordered)
       changes.push({ ...place, joined, left, shown: after.slice(0, SHOWN), reordered });
   };
-  const stripsOf = (shop: ResolvedShop) =>
-    new Map(
-      [...shop.pages.values()].flatMap((page) =>
-        page.sections.flatMap((section) =>
-          section.kind === 'strip' ? [[section.id, { page, section }] as const] : [],
-        ),
-      ),
+  const sectionsOf = (shop: ResolvedShop) =>
+    [...shop.pages.values()].flatMap((page) =>
+      page.sections.flatMap((section) => {
+        const goods = sectionGoods(shop, section, now);
+        return goods ? [{ page, section, ids: ids(shop, goods.slots) }] : [];
+      }),
     );
-  const oldStrips = stripsOf(live);
-  for (const [id, { page, section }] of stripsOf(work)) {
-    const old = oldStrips.get(id);
-    compare(
-      { kind: 'strip', id, title: stripTitle(work, section), page: page.title },
-      old ? ids(live, stripSlots(live, old.section, now).slots) : [],
-      ids(work, stripSlots(work, section, now).slots),
-      true,
-    );
+  const before = new Map(sectionsOf(live).map(({ section, ids }) => [section.id, ids]));
+  for (const { page, section, ids } of sectionsOf(work)) {
+    const place = { kind: 'section', id: section.id, title: sectionName(work, section), page: page.title } as const;
+    compare(place, before.get(section.id) ?? [], ids, true);
   }
   /** Products that shoppers meet at a listing; in its order where that is asked for, which costs more. */
   const goodsAt = (shop: ResolvedShop, at: GroupRef, inOrder: boolean): string[] => {

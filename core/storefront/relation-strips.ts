@@ -2,7 +2,7 @@ import { relationKinds, type RelationKind } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import { membersOf } from '../rules/members';
 import { cardOf, type ProductCard } from './card';
-import { firstSlots } from './pages/page-view';
+import { firstSlots } from './pages/place-goods';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** A strip of products on the page of another. */

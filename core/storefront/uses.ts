@@ -1,9 +1,9 @@
 import type { Product } from '../model/product';
 import { replaceValue } from '../rules/replace-value';
 import type { Rule } from '../model/rule';
-import type { Section } from '../model/page';
+import { targetsOf } from '../model/sections/sections';
 import type { Target } from '../model/target';
-import { stripTitle } from './pages/page-view';
+import { sectionName } from './pages/sections/sections';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** Something that names a group or a page, and would lead nowhere or take in nothing without it. */
@@ -15,18 +15,10 @@ export interface Use {
   label: string;
 }
 
-function namesIt(section: Section, { kind, id }: Target): boolean {
-  if (section.kind === 'tiles') return kind === 'category' && section.categoryIds.includes(id);
-  const to = section.kind === 'banner' ? section.link : section.source;
-  return to?.kind === kind && to.id === id;
-}
-
 const rulesOf = ({ relations, bundle }: Product): Rule[] => [
   ...Object.values(relations).flatMap((relation) => (relation.how === 'rule' ? [relation.rule] : [])),
   ...(bundle?.slots ?? []).flatMap(({ from }) => (from.how === 'rule' ? [from.rule] : [])),
 ];
-
-const sectionWords = { banner: 'Banner', tiles: 'Category tiles' };
 
 /**
  * Everything of the shop that names a group or a page: menu items, sections, rules of collections, of products beside others
@@ -42,11 +34,11 @@ export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Pr
       if (isIt(each.target)) uses.push({ in: 'menu', id: '', label: each.label || 'Header menu' });
   for (const page of shop.pages.values())
     for (const section of page.sections)
-      if (namesIt(section, target))
+      if (targetsOf(section).some(({ to }) => isIt(to)))
         uses.push({
           in: 'page',
           id: page.id,
-          label: `${page.title} › ${section.kind === 'strip' ? stripTitle(shop, section) : section.title || sectionWords[section.kind]}`,
+          label: `${page.title} › ${sectionName(shop, section)}`,
         });
   for (const collection of shop.collections.values())
     if (!(kind === 'collection' && collection.id === id) && inRule(collection.rule))

@@ -1,5 +1,5 @@
 import { collectionOf, NOW, productOf, shopOf } from '../testing/shop';
-import type { Section } from '../model/page';
+import type { Section } from '../model/sections/sections';
 import { pageView } from './pages/page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
 

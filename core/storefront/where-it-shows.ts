@@ -1,14 +1,16 @@
 import { keptWhileUnchanged } from '../shop/kept';
 import { placeSet } from './listing-view';
 import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
-import type { Page, Section } from '../model/page';
+import type { Page } from '../model/page';
+import { targetsOf, type Section } from '../model/sections/sections';
 import type { Target } from '../model/target';
-import { firstSlots, stripSlots, stripTitle } from './pages/page-view';
+import { firstSlots } from './pages/place-goods';
+import { sectionGoods, sectionName } from './pages/sections/sections';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** One spot of the storefront in which a product appears. */
 export interface PlaceOfProduct {
-  kind: 'strip' | GroupKind;
+  kind: 'section' | GroupKind;
   /** id of the page or the group */
   id: string;
   /** "Home › Light-wind days" */
@@ -19,13 +21,8 @@ export interface PlaceOfProduct {
 }
 
 /** What the sections of a page lead to. */
-function linksOfPage({ sections }: Page): Target[] {
-  return sections.flatMap((section): Target[] => {
-    if (section.kind === 'tiles') return section.categoryIds.map((id) => ({ kind: 'category', id }));
-    const to = section.kind === 'banner' ? section.link : section.source;
-    return to ? [to] : [];
-  });
-}
+const linksOfPage = ({ sections }: Page): Target[] =>
+  sections.flatMap((section) => targetsOf(section).map(({ to }) => to));
 
 const menuTargets = (shop: ResolvedShop): Target[] =>
   shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
@@ -43,9 +40,13 @@ const reachablePages = keptWhileUnchanged((shop): Page[] => {
   return [...met];
 });
 
-function strips(shop: ResolvedShop): { page: Page; section: Extract<Section, { kind: 'strip' }> }[] {
+/** The sections of pages that show products, each with their slots in order. */
+function goodsOnPages(shop: ResolvedShop, now: number): { page: Page; section: Section; slots: number[] }[] {
   return reachablePages(shop).flatMap((page) =>
-    page.sections.flatMap((section) => (section.kind === 'strip' ? [{ page, section }] : [])),
+    page.sections.flatMap((section) => {
+      const goods = sectionGoods(shop, section, now);
+      return goods ? [{ page, section, slots: goods.slots }] : [];
+    }),
   );
 }
 
@@ -79,7 +80,7 @@ export function placeCounts(shop: ResolvedShop, now: number): Uint16Array {
   const counts = new Uint16Array(shop.index.alive.size);
   const add = (slot: number) => counts[slot]!++;
   for (const at of reachableListings(shop)) placeSet(shop, at, now).forEach(add);
-  for (const { section } of strips(shop)) stripSlots(shop, section, now).slots.forEach(add);
+  for (const { slots } of goodsOnPages(shop, now)) slots.forEach(add);
   return counts;
 }
 
@@ -88,14 +89,13 @@ export function whereItShows(shop: ResolvedShop, productId: string, now: number)
   const slot = shop.index.slot(productId);
   if (slot === undefined) return [];
   const places: PlaceOfProduct[] = [];
-  for (const { page, section } of strips(shop)) {
-    const { slots } = stripSlots(shop, section, now);
+  for (const { page, section, slots } of goodsOnPages(shop, now)) {
     const at = slots.indexOf(slot);
     if (at >= 0)
       places.push({
-        kind: 'strip',
+        kind: 'section',
         id: page.id,
-        label: `${page.title} › ${stripTitle(shop, section)}`,
+        label: `${page.title} › ${sectionName(shop, section)}`,
         position: at + 1,
         of: slots.length,
       });

@@ -1,7 +1,7 @@
 import { collectionDefaults, MOST_PLACED, type Collection } from '../../core/model/group';
 import { secondsOf } from '../../core/shared/moment';
 import { NEWEST_FIRST } from '../../core/model/order';
-import { firstSlots } from '../../core/storefront/pages/page-view';
+import { firstSlots } from '../../core/storefront/pages/place-goods';
 import { EMPTY_RULE, type Rule } from '../../core/model/rule';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';

@@ -5,7 +5,7 @@ import { keptWhileUnchanged } from '../../core/shop/kept';
 import { groupsOf, type GroupKind, type GroupRef } from '../../core/shop/open-groups';
 import { orderOf } from '../../core/shop/arrangement';
 import { overlapOf } from '../../core/shop/overlap';
-import { firstSlots } from '../../core/storefront/pages/page-view';
+import { firstSlots } from '../../core/storefront/pages/place-goods';
 import { targetSchema } from '../../core/model/target';
 import { usesOf } from '../../core/storefront/uses';
 import { waysTo } from '../../core/storefront/where-it-shows';

@@ -1,6 +1,6 @@
 import type { Product } from '../../core/model/product';
 import type { Relation } from '../../core/model/product-values';
-import type { Section } from '../../core/model/page';
+import { typeOfSection } from '../../core/model/sections/sections';
 import type { Target } from '../../core/model/target';
 import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
@@ -39,24 +39,9 @@ export function retarget(catalog: Catalog, { kind, id: from }: GroupRef, into: s
   };
   writeMenu(db, menu);
   for (const page of shop.pages.values()) {
-    const sections = page.sections.map((section) => retargeted(section, target));
+    const sections = page.sections.map((section) => typeOfSection(section).follow(section, target));
     if (sections.some((section, i) => section !== page.sections[i])) putPage(db, { ...page, sections }, 0);
   }
-}
-
-function retargeted(section: Section, target: (to: Target) => Target): Section {
-  if (section.kind === 'tiles') {
-    const ids = section.categoryIds.map((id) => target({ kind: 'category', id }).id);
-    return ids.some((id, i) => id !== section.categoryIds[i])
-      ? { ...section, categoryIds: [...new Set(ids)] }
-      : section;
-  }
-  if (section.kind === 'banner')
-    return section.link && target(section.link) !== section.link ? { ...section, link: target(section.link) } : section;
-  const { source } = section;
-  if (!source) return section;
-  const next = target(source) as NonNullable<typeof source>;
-  return next === source ? section : { ...section, source: next };
 }
 
 /** The relations and the bundle of a product with other rules; undefined when none of them changes. */

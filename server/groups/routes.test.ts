@@ -116,7 +116,7 @@ test('a collection placed on the home page and in the menu is where shoppers fin
     items: [{ id: null, label: '', target: { kind: 'collection', id: shelf.id }, items: [] }],
   });
   expect((await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body.places).toMatchObject([
-    { kind: 'strip', label: 'Home › First kites', position: 1 },
+    { kind: 'section', label: 'Home › First kites', position: 1 },
     { kind: 'collection', label: 'First' },
   ]);
   await server.call('POST', '/api/editions', {});

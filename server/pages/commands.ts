@@ -1,9 +1,10 @@
 import { freeSlug, slugFrom } from '../../core/shared/slug';
-import type { Page, Section } from '../../core/model/page';
+import type { Page } from '../../core/model/page';
+import { targetsOf, typeOfSection, type Section } from '../../core/model/sections/sections';
 import type { Settings } from '../../core/model/settings';
 import type { Menu } from '../../core/model/menu';
 import type { Target } from '../../core/model/target';
-import { targetName } from '../../core/storefront/pages/page-view';
+import { targetName } from '../../core/storefront/pages/targets';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
@@ -38,11 +39,11 @@ function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['secti
   const { shop } = catalog.working;
   return sections.flatMap((section, i) => {
     const at = ['sections', i];
-    if (section.kind === 'strip' && section.source && !targetName(shop, section.source))
-      return [{ path: [...at, 'source'], message: 'What this strip showed was deleted. Choose another source.' }];
-    if (section.kind === 'banner' && section.link && !targetName(shop, section.link))
-      return [{ path: [...at, 'link'], message: 'What this banner leads to was deleted. Choose another.' }];
-    return [];
+    const { gone } = typeOfSection(section);
+    return targetsOf(section).flatMap(({ field, to }) => {
+      const message = gone[field];
+      return message && !targetName(shop, to) ? [{ path: [...at, field], message }] : [];
+    });
   });
 }
 

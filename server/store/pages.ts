@@ -1,4 +1,5 @@
-import { type Page, type Section, type SectionBody } from '../../core/model/page';
+import { type Page } from '../../core/model/page';
+import { type Section, type SectionBody } from '../../core/model/sections/sections';
 import { settingsOf, type Settings } from '../../core/model/settings';
 import { type Menu, type MenuItem } from '../../core/model/menu';
 import { canonicalJson } from '../../core/shared/canonical-json';

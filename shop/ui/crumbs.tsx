@@ -1,4 +1,4 @@
-import type { LinkView } from '../../core/storefront/pages/page-view';
+import type { LinkView } from '../../core/storefront/pages/targets';
 import { useBase } from '../base';
 
 /** The way from the home page to here. */

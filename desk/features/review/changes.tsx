@@ -131,7 +131,7 @@ function Places({ places }: { places: Place[] }) {
             </span>
             <span className="flex min-w-0 flex-1 flex-wrap items-center gap-1.5">
               <Strip
-                goods={place.kind === 'strip' ? place.shown : place.joined}
+                goods={place.kind === 'section' ? place.shown : place.joined}
                 mark={(id) => (joined.has(id) ? 'joined' : undefined)}
               />
               <Strip goods={place.left} mark={() => 'left'} />

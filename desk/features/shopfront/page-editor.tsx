@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { toast } from 'sonner';
 import type { AnswerOf } from '../../../contract/route';
 import type { shopfrontRoutes } from '../../../contract/shopfront';
-import { sectionBodySchema } from '../../../core/model/page';
+import { sectionBodySchema, sectionTypes, typeOfSection } from '../../../core/model/sections/sections';
 import { wordsOf } from '../../data/api';
 import { useShopWindow } from '../../shared/window-state';
 import { Button } from '../../shared/ui/button';
@@ -30,14 +30,15 @@ interface Props {
   onDeleted: () => void;
 }
 
-const starts: { words: string; make: () => WantedSection }[] = [
-  { words: 'Banner', make: () => ({ id: newId('s'), kind: 'banner', title: 'New banner', text: '', link: null }) },
-  {
-    words: 'Strip of goods',
-    make: () => ({ id: newId('s'), kind: 'strip', title: '', source: null, count: 4 }),
-  },
-  { words: 'Category tiles', make: () => ({ id: newId('s'), kind: 'tiles', title: '', categoryIds: [] }) },
-];
+/** Words of a section that are typed, to be drawn in the shop window. */
+const wordsOfSection = (section: WantedSection) =>
+  Object.fromEntries(
+    typeOfSection(section).words.map((field) => {
+      const words = section[field as keyof WantedSection] as string;
+      // A title that follows its source is not typed.
+      return [field, field === 'title' ? words || undefined : words];
+    }),
+  );
 
 /** A page as its sections in order. Everything saves by itself; what a section shows now stands below it. */
 export function PageEditor({ page, notes, onDeleted }: Props) {
@@ -56,11 +57,7 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
       of: 'page',
       id: page.id,
       sections: Object.fromEntries(
-        ((sections ?? []) as WantedSection[]).map((section) => [
-          section.id,
-          // A title that follows its source is not typed.
-          { title: section.title || undefined, text: section.kind === 'banner' ? section.text : undefined },
-        ]),
+        ((sections ?? []) as WantedSection[]).map((section) => [section.id, wordsOfSection(section)]),
       ),
     }),
     [page.id],
@@ -142,9 +139,9 @@ export function PageEditor({ page, notes, onDeleted }: Props) {
       />
       <div className="flex flex-wrap items-center gap-2">
         <span className="text-ink-2">Add</span>
-        {starts.map(({ words, make }) => (
-          <Button key={words} onClick={() => setSections([...sections, make()])}>
-            <Plus size={13} aria-hidden="true" /> {words}
+        {Object.values(sectionTypes).map(({ name, fresh }) => (
+          <Button key={name} onClick={() => setSections([...sections, { id: newId('s'), ...fresh() }])}>
+            <Plus size={13} aria-hidden="true" /> {name}
           </Button>
         ))}
       </div>
