@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bulkRequestSchema } from '../core/bulk/actions';
+import { bulkRequestSchema } from '../core/bulk/bulk-actions';
 import { idSchema } from '../core/shared/identity';
 import { ruleSchema } from '../core/model/rule';
 import { goodsRowSchema } from './goods';

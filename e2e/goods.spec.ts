@@ -65,7 +65,7 @@ test('goods are narrowed, picked, raised with a floor and taken back; a large ch
     await page.getByRole('menuitem', { name: /These 30/ }).click();
     await expect(page.getByText('30 products, kept while you move')).toBeVisible();
     await page.getByRole('button', { name: 'Change prices…' }).click();
-    await page.getByLabel('More or, with a minus, less').fill('4');
+    await page.getByLabel('Change by (use a minus to lower)').fill('4');
     await page.getByRole('button', { name: /^Rounded/ }).click();
     await page.getByRole('option', { name: 'to end in .90', exact: true }).click();
     await page.getByLabel('Never below cost plus').fill('10');

@@ -88,7 +88,7 @@ test('light wind and in stock, or indoor, but no parts: built, pinned, left out,
       'needs stock above 0 (it is 0), or tag indoor',
     );
     await expect(near.getByRole('listitem').filter({ hasText: 'Spar' })).toContainText('must not have category Parts');
-    const why = page.getByRole('region', { name: 'Why is this in or not?' });
+    const why = page.getByRole('region', { name: 'Why isn’t this in?' });
     await why.getByRole('combobox').fill('Anchor');
     await page.getByRole('option', { name: /^Anchor/ }).click();
     await expect(why).toContainText('Anchor is not in');

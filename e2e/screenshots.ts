@@ -51,7 +51,7 @@ await take('prices', '/desk/goods?q=delta', async (on) => {
   await on.getByRole('button', { name: /^Pick all/ }).click();
   await on.getByRole('menuitem', { name: /^These/ }).click();
   await on.getByRole('button', { name: 'Change prices…' }).click();
-  await on.getByLabel('More or, with a minus, less').fill('4');
+  await on.getByLabel('Change by (use a minus to lower)').fill('4');
   await on.getByRole('button', { name: /^Rounded/ }).click();
   await on.getByRole('option', { name: 'to end in .90', exact: true }).click();
   await on.getByLabel('Never below cost plus').fill('60');

@@ -45,11 +45,11 @@ function collectionFields(shop: ResolvedShop, collection: Collection): Fields {
 
 function categoryFields(shop: ResolvedShop, category: Category): Fields {
   return [
-    ['Stands in', shop.categories.get(category.parentId ?? '')?.name ?? 'top'],
+    ['Inside', shop.categories.get(category.parentId ?? '')?.name ?? 'top'],
     ['Place', String(shop.tree.children(category.parentId).indexOf(category) + 1)],
     ['Standing', category.standing === 'live' ? 'on the shop' : 'off the shop'],
     ['Order', orderOf(shop, category.order)],
-    ['Stand first', titles(shop, category.pins)],
+    ['Pinned', titles(shop, category.pins)],
   ];
 }
 

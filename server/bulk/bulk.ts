@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
-import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/actions';
+import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/bulk-actions';
 import { changeLines, type NamesOf } from '../../core/bulk/changes';
 import type { BulkSources } from '../../core/bulk/plan';
 import type { Product } from '../../core/model/product';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { BulkRequest } from '../../core/bulk/actions';
+import type { BulkRequest } from '../../core/bulk/bulk-actions';
 import type { Job } from '../../contract/bulk';
 import type { ProductAnswer } from '../../contract/goods';
 import type { Product } from '../../core/model/product';

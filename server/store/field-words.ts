@@ -22,7 +22,7 @@ export const columnWords: Readonly<Record<string, string>> = {
   ...wordsOf(plainVariantColumns, variantWords),
   // Stock stands in a table of its own.
   count: capital(variantWords.stock),
-  parent_id: 'Stands in',
+  parent_id: 'Inside',
   source: 'Filled',
   rule: 'Rule',
   sort: 'Order',

@@ -3,7 +3,8 @@ import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { BulkDialog, bulkActions, type BulkAction } from '../../features/bulk/bulk-dialog';
+import { bulkActions, type BulkKey } from '../../../core/bulk/bulk-actions';
+import { BulkDialog } from '../../features/bulk/bulk-dialog';
 import { CopyFrom } from '../../features/bulk/copy-from';
 import { MergeDialog } from '../../features/bulk/merge-dialog';
 import { useWhich } from '../../data/bulk';
@@ -54,7 +55,7 @@ export default function TrayBar() {
   const isEmpty = ids.length === 0 && !matching;
   const { data } = useWhich(which, SHOWN, !isEmpty);
   const [isAdding, setAdding] = useState(false);
-  const [action, setAction] = useState<BulkAction>();
+  const [action, setAction] = useState<BulkKey>();
   const [reshaping, setReshaping] = useState<'merge' | 'split' | 'copy'>();
   const navigate = useNavigate();
   const drop = useGoodsDrop(tray.add);
@@ -109,7 +110,7 @@ export default function TrayBar() {
         <Button look="dark" onClick={() => setAdding(true)}>
           Add to group…
         </Button>
-        <Button look="dark" onClick={() => setAction(bulkActions.find(({ key }) => key === 'price'))}>
+        <Button look="dark" onClick={() => setAction('price')}>
           Change prices…
         </Button>
         <Menu>
@@ -136,14 +137,14 @@ export default function TrayBar() {
                 Copy parts from a product
               </button>
             </MenuItem>
-            {bulkActions.map((each) => (
-              <MenuItem key={each.key}>
+            {(Object.keys(bulkActions) as BulkKey[]).map((key) => (
+              <MenuItem key={key}>
                 <button
                   type="button"
-                  onClick={() => setAction(each)}
-                  className={clsx(item, each.key === 'delete' && 'border-t border-hair text-rose-ink')}
+                  onClick={() => setAction(key)}
+                  className={clsx(item, key === 'delete' && 'border-t border-hair text-rose-ink')}
                 >
-                  {each.words}
+                  {bulkActions[key].name}
                 </button>
               </MenuItem>
             ))}
@@ -161,7 +162,7 @@ export default function TrayBar() {
       {reshaping === 'merge' && <MergeDialog which={which} close={() => setReshaping(undefined)} />}
       {reshaping === 'split' && rows[0] && <SplitDialog id={rows[0].id} close={() => setReshaping(undefined)} />}
       {reshaping === 'copy' && <CopyFrom close={() => setReshaping(undefined)} />}
-      {action && <BulkDialog key={action.key} action={action} which={which} close={() => setAction(undefined)} />}
+      {action && <BulkDialog key={action} action={action} which={which} close={() => setAction(undefined)} />}
     </section>
   );
 }

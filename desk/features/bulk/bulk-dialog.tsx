@@ -1,46 +1,17 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import clsx from 'clsx';
-import { useDeferredValue, useState, type ComponentType } from 'react';
+import { useDeferredValue, useState } from 'react';
+import { bulkActions, type BulkKey } from '../../../core/bulk/bulk-actions';
 import { CallError, wordsOf } from '../../data/api';
 import { useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
 import { count, products } from '../../shared/ui/count';
 import { Thumb } from '../../shared/ui/thumb';
-import { BrandForm, CategoriesForm, SupplierForm, TagsForm } from './belonging-forms';
-import type { FormProps } from './form';
-import { DaysForm, DeliveryForm, FeaturedForm, PicturesForm, SpecsForm, StandingForm, StockForm } from './other-forms';
-import { PriceForm, SaleForm } from './price-forms';
+import { bulkForms } from './forms/forms';
 import { usePreview, useRunBulk, type PreviewFilter, type RequestInput, type WhichInput } from '../../data/bulk';
 
-export interface BulkAction {
-  key: string;
-  /** what the button says */
-  words: string;
-  /** absent for what needs no form */
-  form?: ComponentType<FormProps>;
-  request?: RequestInput;
-}
-
-/** All that can be done to the goods of the tray, in the order of the menu. */
-export const bulkActions: readonly BulkAction[] = [
-  { key: 'price', words: 'Prices', form: PriceForm },
-  { key: 'sale', words: 'Sale', form: SaleForm },
-  { key: 'stock', words: 'Stock', form: StockForm },
-  { key: 'standing', words: 'Standing', form: StandingForm },
-  { key: 'days', words: 'Days on the shop', form: DaysForm },
-  { key: 'featured', words: 'Featured', form: FeaturedForm },
-  { key: 'categories', words: 'Categories', form: CategoriesForm },
-  { key: 'tags', words: 'Tags', form: TagsForm },
-  { key: 'brand', words: 'Brand', form: BrandForm },
-  { key: 'supplier', words: 'Supplier', form: SupplierForm },
-  { key: 'specs', words: 'Specs', form: SpecsForm },
-  { key: 'delivery', words: 'Delivery facts', form: DeliveryForm },
-  { key: 'pictures', words: 'Pictures: fill or fit', form: PicturesForm },
-  { key: 'delete', words: 'Delete them', request: { do: 'delete' } },
-];
-
 interface Props {
-  action: BulkAction;
+  action: BulkKey;
   which: WhichInput;
   close: () => void;
   /** told after the goods were changed */
@@ -87,9 +58,12 @@ const filters: {
 
 /** Does one thing to many products: what is asked for on the left, what becomes of each on the right, before it is done. */
 export function BulkDialog({ action, which, close, done }: Props) {
-  const { form: Form } = action;
+  const formOrRequest = bulkForms[action];
+  const Form = typeof formOrRequest === 'function' ? formOrRequest : undefined;
   const { data: settings } = useSettings();
-  const [request, setRequest] = useState<RequestInput | undefined>(action.request);
+  const [request, setRequest] = useState<RequestInput | undefined>(
+    typeof formOrRequest === 'function' ? undefined : formOrRequest,
+  );
   const [only, setOnly] = useState<PreviewFilter>('all');
   const asked = useDeferredValue(request);
   const preview = usePreview(which, asked, only);
@@ -113,7 +87,7 @@ export function BulkDialog({ action, which, close, done }: Props) {
       <div className="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel className="sheet flex max-h-[88vh] w-full max-w-5xl flex-col overflow-hidden max-md:max-h-full">
           <DialogTitle className="px-5 pt-4 font-display text-lg font-bold">
-            {action.words}
+            {bulkActions[action].name}
             {counts && (
               <span className="font-sans text-[13px] font-normal text-ink-2"> of {products(counts.total)}</span>
             )}
@@ -164,11 +138,11 @@ export function BulkDialog({ action, which, close, done }: Props) {
             <span className="ml-auto flex gap-2">
               <Button onClick={close}>Cancel</Button>
               <Button
-                look={action.key === 'delete' ? 'danger' : 'main'}
+                look={action === 'delete' ? 'danger' : 'main'}
                 disabled={!counts || counts.changing === 0 || run.isPending || asked !== request}
                 onClick={start}
               >
-                {action.key === 'delete' ? 'Delete' : 'Change'} {counts ? products(counts.changing) : 'them'}
+                {action === 'delete' ? 'Delete' : 'Change'} {counts ? products(counts.changing) : 'them'}
               </Button>
             </span>
           </div>

@@ -7,7 +7,7 @@ import { Tick } from '../../shared/ui/tick';
 import { useRuleFields } from '../../data/rules';
 
 const mixes: { value: Mix; label: string }[] = [
-  { value: 'none', label: 'as they come' },
+  { value: 'none', label: 'not mixed' },
   { value: 'brand', label: 'spread brands' },
   { value: 'category', label: 'spread categories' },
 ];

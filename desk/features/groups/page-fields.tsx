@@ -74,7 +74,7 @@ function PictureField({ kind, id, editor }: Pick<Props, 'kind' | 'id' | 'editor'
         <p className="pt-1 text-xs text-ink-2">
           {send.isPending
             ? 'Taking it in …'
-            : 'Stands beside the title of its page, and on its tile. Without one the first product shows.'}
+            : 'Shown beside the title of its page and on its tile. Without a picture, the first product is shown.'}
         </p>
       )}
     </div>

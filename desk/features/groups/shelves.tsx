@@ -24,7 +24,7 @@ const sorts: { value: Sort; label: string }[] = [
   { value: 'own', label: 'in their own order' },
   { value: 'name', label: 'by name' },
   { value: 'size', label: 'largest first' },
-  { value: 'odd', label: 'odd ones first' },
+  { value: 'odd', label: 'needing attention first' },
 ];
 
 const isOdd = ({ problems, warning, ways }: ShelfHead) => problems.length > 0 || warning !== '' || ways.length === 0;

@@ -16,9 +16,9 @@ export function WhyProduct({ rule, leftOut }: Props) {
   const { data: why } = useWhyInRule({ rule, leftOut: [...leftOut] }, id);
   const isIn = why && why.isIn && why.although === '';
   return (
-    <section className="sheet p-3.5" aria-label="Why is this in or not?">
+    <section className="sheet p-3.5" aria-label="Why isn’t this in?">
       <div className="flex flex-wrap items-center gap-2">
-        <h2 className="font-display text-[15px] font-bold">Why is this in, or not?</h2>
+        <h2 className="font-display text-[15px] font-bold">Why isn’t this in?</h2>
         <AddProduct taken={[]} add={setId} />
       </div>
       {why && (

@@ -210,7 +210,7 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
       read: readSize,
       canEdit: delivered,
     }),
-    { ...words('packageSort', 'Sort of package', 110, 80), canEdit: delivered },
+    { ...words('packageSort', 'Package type', 110, 80), canEdit: delivered },
     field('dispatchDays', 'Days to dispatch', 95, { isNumber: true, read: readWholeOrNone, canEdit: delivered }),
     words('metaTitle', 'Meta title', 180, 200),
     words('metaDescription', 'Meta description', 220, 500),

@@ -64,7 +64,7 @@ function NewCategory({ name, categories, take, close }: NewCategoryProps) {
         New category <strong>{name}</strong>
       </span>
       <Select
-        label="Stands"
+        label="Put it"
         value={parentId}
         choices={[
           { value: '', label: 'at the top of the tree' },

@@ -39,7 +39,7 @@ export function Delivery({ save }: { save: Autosave }) {
           change={(value) => size.change(value as PackageSize | null)}
         />
         <TextField
-          label="Sort of package"
+          label="Package type"
           placeholder="tube, letter, parcel …"
           value={sort.value}
           error={sort.error}

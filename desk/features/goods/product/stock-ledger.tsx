@@ -18,7 +18,7 @@ const reasonWords: Record<StockReason, string> = {
   counted: 'Stock take: how many there are',
   returned: 'Returned: how many more',
   damaged: 'Damaged or lost: how many fewer',
-  other: 'Other: more, or fewer with a minus',
+  other: 'Other: how many more (use a minus for fewer)',
 };
 
 const stockWords = (count: number | null) => (count === null ? 'not counted' : String(count));

@@ -1,15 +1,13 @@
 import { useState } from 'react';
-import { parseMoney, plainAmount } from '../../../core/shared/money';
-import { shopLocale } from '../../data/shop-locale';
-import type { PriceWork, SaleWork } from '../../../core/bulk/price-work';
-import { MeasureField } from '../../shared/ui/measure-field';
-import { MomentField } from '../../shared/ui/moment-field';
-import { readPercent, type Reading } from '../../shared/ui/readings';
-import { Select } from '../../shared/ui/select';
-import type { FormProps } from './form';
+import type { PriceWork } from '../../../../core/bulk/actions/price';
+import { parseMoney, plainAmount } from '../../../../core/shared/money';
+import { shopLocale } from '../../../data/shop-locale';
+import { MeasureField } from '../../../shared/ui/measure-field';
+import { readPercent, type Reading } from '../../../shared/ui/readings';
+import { Select } from '../../../shared/ui/select';
+import type { FormProps } from '../form';
+import { FloorField, percentWords } from './floor-field';
 import { RoundingField } from './rounding-field';
-
-const percentWords = (points: number) => `${points / 100} %`;
 
 function readSigned(typed: string): Reading<number> {
   const sign = /^\s*[-−]/.test(typed) ? -1 : 1;
@@ -29,22 +27,6 @@ const hows: { value: PriceWork['by']['how']; label: string; first: PriceWork['by
   { value: 'margin', label: 'from cost, by margin', first: { how: 'margin', share: 4_000 } },
   { value: 'markUp', label: 'from cost, by mark-up', first: { how: 'markUp', share: 10_000 } },
 ];
-
-function Floor({ value, change }: { value: number | null; change: (value: number | null) => void }) {
-  return (
-    <div className="flex items-end gap-2">
-      <MeasureField
-        label="Never below cost plus"
-        hint="with tax on top where prices include it"
-        placeholder="no floor"
-        shown={value === null ? '' : percentWords(value)}
-        read={(typed) => (typed.trim() === '' ? { value: null } : readPercent(typed))}
-        change={(next) => change(next as number | null)}
-        className="!w-28"
-      />
-    </div>
-  );
-}
 
 export function PriceForm({ change }: FormProps) {
   const [work, setWork] = useState<PriceWork>({
@@ -75,7 +57,7 @@ export function PriceForm({ change }: FormProps) {
       {(by.how === 'percent' || by.how === 'amount') && (
         <MeasureField
           key={by.how}
-          label="More or, with a minus, less"
+          label="Change by (use a minus to lower)"
           placeholder={by.how === 'percent' ? '4 %' : '2.50'}
           shown={by.more === 0 ? '' : by.how === 'percent' ? percentWords(by.more) : plainAmount(by.more)}
           read={by.how === 'percent' ? readSigned : readAmount}
@@ -103,59 +85,7 @@ export function PriceForm({ change }: FormProps) {
         />
       )}
       <RoundingField value={work.rounding} change={(rounding) => set({ rounding })} />
-      <Floor value={work.floor} change={(floor) => set({ floor })} />
-    </>
-  );
-}
-
-export function SaleForm({ change, timeZone }: FormProps) {
-  const [isOn, setOn] = useState(true);
-  const [work, setWork] = useState<SaleWork>({
-    do: 'sale',
-    off: null,
-    from: null,
-    until: null,
-    rounding: null,
-    floor: null,
-  });
-  const set = (next: Partial<SaleWork>) => {
-    const after = { ...work, ...next };
-    setWork(after);
-    change(after.off === null ? undefined : after);
-  };
-  return (
-    <>
-      <Select
-        label="Sale"
-        value={isOn ? 'on' : 'off'}
-        choices={[
-          { value: 'on', label: 'Reduce them' },
-          { value: 'off', label: 'End their sale' },
-        ]}
-        choose={(value) => {
-          setOn(value === 'on');
-          change(
-            value === 'on' ? (work.off === null ? undefined : work) : { ...work, off: null, from: null, until: null },
-          );
-        }}
-        className="min-w-44 self-start"
-      />
-      {isOn && (
-        <>
-          <MeasureField
-            label="Off the price"
-            placeholder="20 %"
-            shown={work.off === null ? '' : percentWords(work.off)}
-            read={readPercent}
-            change={(off) => set({ off: off as number })}
-            className="!w-28"
-          />
-          <MomentField label="From" value={work.from} timeZone={timeZone} change={(from) => set({ from })} />
-          <MomentField label="Until" value={work.until} timeZone={timeZone} change={(until) => set({ until })} />
-          <RoundingField value={work.rounding} change={(rounding) => set({ rounding })} />
-          <Floor value={work.floor} change={(floor) => set({ floor })} />
-        </>
-      )}
+      <FloorField value={work.floor} change={(floor) => set({ floor })} />
     </>
   );
 }

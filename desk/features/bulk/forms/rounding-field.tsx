@@ -1,5 +1,5 @@
-import type { Rounding } from '../../../core/bulk/price-rounding';
-import { Select } from '../../shared/ui/select';
+import type { Rounding } from '../../../../core/bulk/price-rounding';
+import { Select } from '../../../shared/ui/select';
 
 const endings: { value: string; label: string; rounding: Pick<Rounding, 'step' | 'ending'> | null }[] = [
   { value: 'none', label: 'to the cent', rounding: null },

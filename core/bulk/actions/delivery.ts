@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { type Product } from '../../model/product';
+import { dispatchDaysSchema, packageSizeSchema, packageSortSchema, weightSchema } from '../../model/product-values';
+import { kindParts } from '../../products/kinds';
+import { bulkAction } from '../bulk-action';
+import { sameJson } from '../same-json';
+
+const schema = z
+  .strictObject({
+    do: z.literal('delivery'),
+    weight: weightSchema.optional(),
+    size: packageSizeSchema.nullable().optional(),
+    packageSort: packageSortSchema.optional(),
+    dispatchDays: dispatchDaysSchema.optional(),
+  })
+  .refine((request) => Object.keys(request).length > 1, { error: 'Fill in at least one of these.' });
+
+export const delivery = bulkAction({
+  name: 'Delivery facts',
+  schema,
+  plan: (product, { do: _do, ...facts }) => {
+    if (!kindParts[product.kind].delivery) return { problem: 'nothing of it is delivered' };
+    const isSame = Object.entries(facts).every(([name, value]) => sameJson(product[name as keyof Product], value));
+    return { after: isSame ? product : { ...product, ...facts } };
+  },
+  label: (_request, products) => `Changed delivery facts of ${products}`,
+});
