@@ -1,14 +1,9 @@
 import { z } from 'zod';
-import {
-  categorySchema,
-  collectionSchema,
-  groupNameSchema,
-  groupPageSchema,
-  brandSchema,
-  tagSchema,
-} from '../core/model/group';
-import { idSchema, slugSchema } from '../core/shared/identity';
+import { typedShape } from '../core/model/fields';
+import { brandSchema, categorySchema, collectionSchema } from '../core/model/group';
+import { categoryFields, collectionFields, groupNameSchema, namedFields } from '../core/model/group-fields';
 import { EMPTY_RULE, ruleSchema } from '../core/model/rule';
+import { idSchema } from '../core/shared/identity';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
 import { wasOf } from './was';
@@ -63,37 +58,10 @@ export type NamedRow = z.infer<typeof namedRowSchema>;
 
 const namedKindSchema = z.enum(['brand', 'tag']);
 
-const pageFields = groupPageSchema.pick({ text: true, metaTitle: true, metaDescription: true, noindex: true }).extend({
-  name: groupNameSchema,
-  slug: slugSchema,
-  /** null takes the picture away */
-  picture: z.null(),
-  alt: z.string().max(300, 'At most 300 characters.'),
-});
-const size = z
-  .number({ error: 'Type a whole number.' })
-  .int('Type a whole number.')
-  .min(0, 'A size cannot be below zero.')
-  .max(100_000, 'At most 100,000.')
-  .nullable();
-
-const categoryFields = pageFields
-  .extend(categorySchema.pick({ standing: true, specSheetId: true, pins: true, order: true, parentId: true }).shape)
-  .extend({ place: z.number().int().min(0) });
-const collectionFields = pageFields
-  .extend(
-    collectionSchema.pick({
-      picked: true,
-      rule: true,
-      order: true,
-      pins: true,
-      leftOut: true,
-      standing: true,
-      liveFrom: true,
-      liveUntil: true,
-    }).shape,
-  )
-  .extend({ fewest: size, most: size });
+const alt = z.string().max(300, 'At most 300 characters.');
+const categoryBody = z.object({ ...typedShape(categoryFields), alt, place: z.number().int().min(0) });
+const collectionBody = z.object({ ...typedShape(collectionFields), alt });
+const namedBody = z.object({ ...typedShape(namedFields), alt });
 
 const useSchema = z.object({
   in: z.enum(['menu', 'page', 'collection', 'product']),
@@ -149,8 +117,8 @@ export const groupRoutes = {
     method: 'PATCH',
     path: '/api/categories/:id',
     summary: 'Change or move a category; `place` is its index among its new siblings',
-    body: categoryFields
-      .extend({ was: wasOf(categoryFields.shape) })
+    body: categoryBody
+      .extend({ was: wasOf(categoryBody.shape) })
       .partial()
       .strict(),
     answer: categorySchema,
@@ -193,8 +161,8 @@ export const groupRoutes = {
     method: 'PATCH',
     path: '/api/collections/:id',
     summary: 'Change a collection; lists of products are whole, in order. A rule with problems is refused',
-    body: collectionFields
-      .extend({ was: wasOf(collectionFields.shape) })
+    body: collectionBody
+      .extend({ was: wasOf(collectionBody.shape) })
       .partial()
       .strict(),
     answer: shelfSchema,
@@ -273,14 +241,14 @@ export const groupRoutes = {
     path: '/api/tags',
     summary: 'Add a tag, or answer the one of that name',
     body: z.object({ name: groupNameSchema }),
-    answer: tagSchema,
+    answer: brandSchema,
   }),
   updateNamed: route({
     method: 'PATCH',
     path: '/api/named/:kind/:id',
     summary: 'Change a brand or a tag (kind: brand, tag)',
-    body: pageFields
-      .extend({ listed: z.boolean(), was: wasOf(pageFields.shape) })
+    body: namedBody
+      .extend({ was: wasOf(namedBody.shape) })
       .partial()
       .strict(),
     answer: brandSchema,

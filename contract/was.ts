@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MOST_PLACED } from '../core/model/group';
+import { MOST_PLACED } from '../core/model/group-fields';
 
 /**
  * What stood in the fields when the caller began to change them. Lists that others changed meanwhile are merged; where both

@@ -158,8 +158,10 @@ test('a sheet takes a pasted block, says what cannot be, and saves as one change
   // What is typed as a condition counts in the sheet too.
   await page.goto(`${shop.url}/desk/goods?q=sled+1,+price+at+most+100`);
   await page.getByRole('link', { name: 'Edit as a sheet' }).click();
+  // The list of goods, from which one comes, has rows and cells too.
   const cell = (row: number, column: string) =>
     page
+      .getByRole('grid', { name: 'Sheet' })
       .getByRole('row')
       .nth(row)
       .getByRole('gridcell')

@@ -22,7 +22,9 @@ export interface Field {
   /** its name inside a sentence: "the sale price was changed" */
   words: string;
   /** how its column holds it; in tables of their own where it is a list of links */
-  column: 'plain' | 'flag' | 'json' | 'own table';
+  column: 'plain' | 'flag' | 'json' | 'order' | 'own table';
+  /** how a value is told in the history; as text, yes or no, or only that it changed, unless said */
+  told?: Told;
   /** among what it is given to other products */
   copied?: CopiedPart;
   /** among what only some kinds of products have */
@@ -30,6 +32,24 @@ export interface Field {
   /** it can be edited in the sheet */
   inSheet?: boolean;
 }
+
+/** How one value of a field is told in words. */
+export type Told =
+  | 'text'
+  | 'yes or no'
+  | 'changed'
+  | 'money'
+  | 'moment'
+  | 'weight'
+  | 'standing'
+  | 'category'
+  | 'brand'
+  | 'spec sheet'
+  | 'products'
+  | 'rule'
+  | 'order'
+  | 'source'
+  | 'not at all';
 
 export type Fields = Readonly<Record<string, Field>>;
 
@@ -79,5 +99,6 @@ export type SellersOwn<F extends Fields> = {
 export const fieldWords = <F extends Fields>(fields: F) =>
   map(fields, ({ words }) => words) as { -readonly [K in keyof F]: string };
 
-/** The column of a field: its name in snake case. */
-export const columnOf = (name: string): string => name.replace(/[A-Z]/g, (capital) => `_${capital.toLowerCase()}`);
+/** The column of a field: its name in snake case, but for that of an order, which SQL keeps for itself. */
+export const columnOf = (name: string): string =>
+  name === 'order' ? 'sort' : name.replace(/[A-Z]/g, (capital) => `_${capital.toLowerCase()}`);

@@ -69,7 +69,14 @@ export const productFields = declare({
     column: 'plain',
   },
   slug: { stored: slugSchema, audience: 'shoppers', words: 'address', column: 'plain' },
-  standing: { stored: standingSchema, audience: 'shoppers', words: 'standing', column: 'plain', inSheet: true },
+  standing: {
+    stored: standingSchema,
+    audience: 'shoppers',
+    words: 'standing',
+    column: 'plain',
+    inSheet: true,
+    told: 'standing',
+  },
   featured: { stored: z.boolean(), audience: 'shoppers', words: 'featured', column: 'flag', inSheet: true },
   /** place among featured products: lower stands further in front */
   featuredPlace: {
@@ -79,6 +86,7 @@ export const productFields = declare({
     audience: 'shoppers',
     words: 'place among featured ones',
     column: 'plain',
+    told: 'not at all',
   },
   brandId: {
     stored: idSchema.nullable(),
@@ -87,6 +95,7 @@ export const productFields = declare({
     column: 'plain',
     copied: 'belongs',
     inSheet: true,
+    told: 'brand',
   },
   /** the first is the main one */
   categoryIds: {
@@ -115,8 +124,22 @@ export const productFields = declare({
     column: 'json',
   },
   /** between these the sale prices hold; open where null */
-  saleFrom: { ...prices, stored: momentSchema, usual: null, words: 'beginning of the sale', column: 'plain' },
-  saleUntil: { ...prices, stored: momentSchema, usual: null, words: 'end of the sale', column: 'plain' },
+  saleFrom: {
+    ...prices,
+    stored: momentSchema,
+    usual: null,
+    words: 'beginning of the sale',
+    column: 'plain',
+    told: 'moment',
+  },
+  saleUntil: {
+    ...prices,
+    stored: momentSchema,
+    usual: null,
+    words: 'end of the sale',
+    column: 'plain',
+    told: 'moment',
+  },
   /** in rising order */
   quantityPrices: {
     ...prices,
@@ -165,7 +188,7 @@ export const productFields = declare({
     words: 'order delay',
     column: 'plain',
   },
-  weight: { ...delivery, stored: weightSchema, usual: null, words: 'weight', column: 'plain' },
+  weight: { ...delivery, stored: weightSchema, usual: null, words: 'weight', column: 'plain', told: 'weight' },
   size: { ...delivery, stored: packageSizeSchema.nullable(), usual: null, words: 'package size', column: 'json' },
   packageSort: { ...delivery, stored: packageSortSchema, usual: '', words: 'package', column: 'plain' },
   dispatchDays: { ...delivery, stored: dispatchDaysSchema, usual: null, words: 'days to dispatch', column: 'plain' },
@@ -257,6 +280,7 @@ export const productFields = declare({
     audience: 'shoppers',
     words: 'first day on the shop',
     column: 'plain',
+    told: 'moment',
   },
   liveUntil: {
     stored: momentSchema,
@@ -264,6 +288,7 @@ export const productFields = declare({
     audience: 'shoppers',
     words: 'last day on the shop',
     column: 'plain',
+    told: 'moment',
   },
   specSheetId: {
     stored: idSchema.nullable(),
@@ -273,6 +298,7 @@ export const productFields = declare({
     column: 'plain',
     copied: 'specs',
     inSheet: true,
+    told: 'spec sheet',
   },
   /** attribute id → value, in the form of its type: see spec-sheet.ts */
   specs: {

@@ -45,6 +45,19 @@ export const settingsSchema = z.object({
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
+/** What settings are called inside a sentence: "the time zone was changed". */
+export const settingsWords: Readonly<Record<keyof Settings, string>> = {
+  name: 'name',
+  tagline: 'sentence about the shop',
+  currency: 'currency',
+  taxRate: 'tax rate',
+  reducedTaxRate: 'reduced tax rate',
+  taxIncluded: 'choice of prices with tax',
+  timeZone: 'time zone',
+  locale: 'language',
+  synonyms: 'list of words that mean the same',
+};
+
 /** Of a shop that was not set up yet. */
 export const emptySettings: Settings = {
   name: 'My shop',

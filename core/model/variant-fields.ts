@@ -39,14 +39,27 @@ export const variantFields = declare({
     words: 'supplier number',
     column: 'plain',
   },
-  price: { stored: moneySchema, audience: 'shoppers', words: 'price', column: 'plain' },
-  salePrice: { stored: moneySchema.nullable(), audience: 'shoppers', words: 'sale price', column: 'plain' },
-  cost: { stored: moneySchema.nullable(), usual: null, audience: 'rules', words: 'cost', column: 'plain' },
+  price: { stored: moneySchema, audience: 'shoppers', words: 'price', column: 'plain', told: 'money' },
+  salePrice: {
+    stored: moneySchema.nullable(),
+    audience: 'shoppers',
+    words: 'sale price',
+    column: 'plain',
+    told: 'money',
+  },
+  cost: {
+    stored: moneySchema.nullable(),
+    usual: null,
+    audience: 'rules',
+    words: 'cost',
+    column: 'plain',
+    told: 'money',
+  },
   /** Live: shoppers meet it as it is, not as it was when an edition was made. */
   stock: { stored: stockSchema, audience: 'seller', words: 'stock', column: 'own table' },
   /** at this many pieces it is time to order again */
   warnAt: { stored: stockSchema, usual: null, audience: 'seller', words: 'warn-at level', column: 'plain' },
-  pictureId: { stored: idSchema.nullable(), audience: 'shoppers', words: 'picture', column: 'plain' },
+  pictureId: { stored: idSchema.nullable(), audience: 'shoppers', words: 'picture', column: 'plain', told: 'changed' },
   content: { stored: contentSchema, usual: null, audience: 'shoppers', words: 'content', column: 'plain' },
   /** delivery facts, where they differ from the product's */
   weight: {
@@ -56,6 +69,7 @@ export const variantFields = declare({
     words: 'weight',
     column: 'plain',
     part: 'delivery',
+    told: 'weight',
   },
   size: {
     stored: packageSizeSchema.nullable(),

@@ -1,10 +1,11 @@
-import { namesOf, type Field, type Fields, type SellersOwn } from '../model/fields';
+import { namesOf, usualValues, type Field, type Fields, type SellersOwn } from '../model/fields';
 import { productFields } from '../model/product-fields';
 import { pictureSchema } from '../model/product-values';
 import { variantFields, type VariantFields } from '../model/variant-fields';
 import { optionDocumentKeys, type DocumentKind, type ProductDocument, type ShopDocument } from '../model/document';
 import { categoryDefaults, collectionDefaults, namedDefaults } from '../model/group';
-import { FEATURED_FIRST, orderOfText, orderText, type Order } from '../model/order';
+import { categoryFields, collectionFields, groupFields, namedFields } from '../model/group-fields';
+import { orderOfText, orderText, type Order } from '../model/order';
 import { productDefaults, variantDefaults, type Product, type Variant } from '../model/product';
 import { settingsOf, type Settings } from '../model/settings';
 import { canonicalJson, listText, ObjectForm } from '../shared/canonical-json';
@@ -29,19 +30,26 @@ const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
 /** Fields that a document leaves out while they are as usual. */
 export const documentDefaults = { product: usualProduct, variant: usualVariant };
 
-/** Orders are written as their names, as they were before any others could be chosen. */
-const { order: _order, ...usualCategory } = categoryDefaults;
+/** What an edition holds of a group. Orders are written as their names, as they were before any others could be chosen. */
 const groupDefaults = {
-  category: { ...usualCategory, sort: orderText(FEATURED_FIRST) },
-  collection: collectionDefaults,
-  brand: namedDefaults,
-  tag: namedDefaults,
+  category: usualGroup(categoryFields, categoryDefaults),
+  collection: usualGroup(collectionFields, collectionDefaults),
+  brand: usualGroup(namedFields, namedDefaults),
+  tag: usualGroup(namedFields, namedDefaults),
 };
+
+function usualGroup<T extends object>(fields: Fields, defaults: T) {
+  const { order, ...usual } = usualOf(defaults, publishedOf(fields)) as Partial<T> & { order?: Order };
+  return { ...usual, ...(order && { sort: orderText(order) }) };
+}
+
+const groupForm = (kind: keyof typeof groupDefaults) =>
+  new ObjectForm({ only: ['id', 'sort', ...publishedOf(groupFields[kind])], usual: groupDefaults[kind] });
 const groupForms = {
-  category: new ObjectForm({ usual: groupDefaults.category }),
-  collection: new ObjectForm({ usual: groupDefaults.collection }),
-  brand: new ObjectForm({ usual: groupDefaults.brand }),
-  tag: new ObjectForm({ usual: groupDefaults.tag }),
+  category: groupForm('category'),
+  collection: groupForm('collection'),
+  brand: groupForm('brand'),
+  tag: groupForm('tag'),
 };
 const isGroup = (kind: DocumentKind): kind is keyof typeof groupDefaults => kind in groupDefaults;
 
@@ -51,7 +59,9 @@ function groupText(kind: keyof typeof groupDefaults, body: object & { order?: Or
 }
 
 function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument['body'] {
-  const { sort, ...body } = { ...groupDefaults[kind], ...(JSON.parse(text) as object) } as { sort?: string };
+  // What only the seller knows is not in it, and is as usual.
+  const usual = { ...usualValues<Fields>(groupFields[kind]), ...groupDefaults[kind] };
+  const { sort, ...body } = { ...usual, ...(JSON.parse(text) as object) } as { sort?: string };
   return { ...body, ...(sort !== undefined && { order: orderOfText(sort) }) } as ShopDocument['body'];
 }
 

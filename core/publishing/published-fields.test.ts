@@ -3,8 +3,10 @@ import { namesOf, type Fields } from '../model/fields';
 import { productFields, relationFields } from '../model/product-fields';
 import { variantFields } from '../model/variant-fields';
 import { ResolvedShop } from '../shop/resolved-shop';
+import { groupFields } from '../model/group-fields';
+import type { GroupKind } from '../shop/open-groups';
 import { ANY_ID, valueOf } from '../testing/field-values';
-import { groupDocuments, kiteSheet, NOW, productOf } from '../testing/shop';
+import { collectionOf, groupDocuments, kiteSheet, NOW, productOf } from '../testing/shop';
 import { documentChange } from './difference';
 import { documentBody, documentText } from './document-text';
 
@@ -74,6 +76,40 @@ test.each(namesOf(variantFields))(
     if (!isOfSeller(variantFields, name)) expect(told(after)).not.toEqual([]);
   },
 );
+
+const groupBody: Record<GroupKind, object> = {
+  category: groupDocuments.find(({ kind }) => kind === 'category')!.body,
+  collection: collectionOf('k_1', {}),
+  brand: groupDocuments.find(({ kind }) => kind === 'brand')!.body,
+  tag: groupDocuments.find(({ kind }) => kind === 'tag')!.body,
+};
+/** What the review tells of where goods stand, not of the group. */
+const toldByPlaces = new Set(['position', 'picked']);
+
+describe.each(Object.keys(groupFields) as GroupKind[])('%s', (kind) => {
+  const before = groupBody[kind] as { id: string };
+  const shopOfGroup = (body: object) => {
+    const others = [
+      { ...groupDocuments[0]!, key: ANY_ID, body: { ...groupDocuments[0]!.body, id: ANY_ID, slug: 'any' } },
+    ];
+    const shop = new ResolvedShop({ stock: () => null, sales: () => [], now: NOW });
+    shop.load([...groupDocuments, ...others, { kind, key: before.id, body } as ShopDocument] as ShopDocument[]);
+    return shop;
+  };
+
+  test.each(namesOf<Fields>(groupFields[kind]))('%s is in an edition and its change told, or the seller’s', (name) => {
+    const after = { ...before, [name]: valueOf(name, groupFields[kind][name as keyof object]) };
+    const document = { kind, key: before.id, body: after } as ShopDocument;
+    expect(documentBody(kind, documentText(document))).toEqual(isOfSeller(groupFields[kind], name) ? before : after);
+    if (isOfSeller(groupFields[kind], name) || toldByPlaces.has(name)) return;
+    expect(documentChange(shopOfGroup(before), shopOfGroup(after), kind, before.id)!.fields).not.toEqual([]);
+  });
+
+  test('what nobody declared is in no edition', () => {
+    const document = { kind, key: before.id, body: { ...before, secret: 'a note' } } as object as ShopDocument;
+    expect(documentText(document)).not.toContain('secret');
+  });
+});
 
 test('what nobody declared is in no edition', () => {
   const [variant] = kite.variants;

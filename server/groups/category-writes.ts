@@ -9,7 +9,7 @@ import { newId } from '../shared/ids';
 import { invalidField } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
 import { mergedFields } from '../state/merged-fields';
-import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields } from './group-or-refuse';
+import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields, pageWords } from './group-or-refuse';
 import type { UserId } from '../state/product-or-refuse';
 import { retarget } from './retarget';
 
@@ -58,7 +58,7 @@ export function changeCategory(
   { place, was, ...wanted }: BodyOf<typeof groupRoutes.updateCategory>,
 ): Category {
   const category = groupOrRefuse(catalog, 'category', id);
-  const fields = mergedFields(category, wanted, was);
+  const fields = mergedFields(category, wanted, was, pageWords.category);
   refuseTakenSlug(catalog, 'category', fields.slug, id);
   const { shop } = catalog.working;
   if (fields.specSheetId && !shop.specSheets.has(fields.specSheetId))

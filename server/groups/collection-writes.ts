@@ -1,4 +1,5 @@
-import { collectionDefaults, MOST_PLACED, type Collection } from '../../core/model/group';
+import { collectionDefaults, type Collection } from '../../core/model/group';
+import { MOST_PLACED } from '../../core/model/group-fields';
 import { secondsOf } from '../../core/shared/moment';
 import { NEWEST_FIRST } from '../../core/model/order';
 import { firstSlots } from '../../core/storefront/pages/place-goods';
@@ -12,7 +13,7 @@ import { invalid, invalidField } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
 import { mergedFields } from '../state/merged-fields';
 import { problemsOfRule } from './checks';
-import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields } from './group-or-refuse';
+import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields, pageWords } from './group-or-refuse';
 import type { UserId } from '../state/product-or-refuse';
 
 const MOST_COLLECTIONS = 2_000;
@@ -73,7 +74,7 @@ export function changeCollection(
   { was, ...wanted }: BodyOf<typeof groupRoutes.updateCollection>,
 ): void {
   const collection = groupOrRefuse(catalog, 'collection', id);
-  const fields = mergedFields(collection, wanted, was);
+  const fields = mergedFields(collection, wanted, was, pageWords.collection);
   refuseTakenSlug(catalog, 'collection', fields.slug, id);
   if (fields.rule) refuseProblems(catalog, id, fields.rule);
   const next = withPageFields(collection, fields);

@@ -1,3 +1,5 @@
+import { fieldWords } from '../../core/model/fields';
+import { categoryFields, collectionFields, namedFields } from '../../core/model/group-fields';
 import type { Brand, Category, Collection, Tag } from '../../core/model/group';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { groupsOf, type GroupKind } from '../../core/shop/open-groups';
@@ -36,6 +38,16 @@ export function withPageFields<T extends { picture: Brand['picture'] }>(
   const next = { ...group, ...fields };
   return alt !== undefined && next.picture ? { ...next, picture: { ...next.picture, alt } } : next;
 }
+
+const extraWords = { alt: 'alt text', place: 'place' };
+
+/** What the fields of a group are called inside a sentence, with those that only its page has. */
+export const pageWords = {
+  category: { ...fieldWords(categoryFields), ...extraWords },
+  collection: { ...fieldWords(collectionFields), ...extraWords },
+  brand: { ...fieldWords(namedFields), ...extraWords },
+  tag: { ...fieldWords(namedFields), ...extraWords },
+};
 
 /** Those of the products that exist, each once. */
 export const existing = (catalog: Catalog, ids: readonly string[]): string[] =>

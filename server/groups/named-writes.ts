@@ -11,7 +11,7 @@ import { newId } from '../shared/ids';
 import { invalidField, notFound } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
 import { mergedFields } from '../state/merged-fields';
-import { groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields } from './group-or-refuse';
+import { groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields, pageWords } from './group-or-refuse';
 import type { UserId } from '../state/product-or-refuse';
 import { retarget } from './retarget';
 
@@ -46,7 +46,7 @@ export function changeNamed(
   { was, ...wanted }: BodyOf<typeof groupRoutes.updateNamed>,
 ): Brand | Tag {
   const thing = groupOrRefuse(catalog, kind, id);
-  const fields = mergedFields(thing, wanted, was);
+  const fields = mergedFields(thing, wanted, was, pageWords[kind]);
   refuseTakenSlug(catalog, kind, fields.slug, id);
   const same = fields.name === undefined ? undefined : ofName(catalog, kind, fields.name);
   if (same && same.id !== id)

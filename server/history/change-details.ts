@@ -12,17 +12,15 @@ import { titles } from '../../core/publishing/group-words';
 import { orderOf } from '../../core/shop/arrangement';
 import type { Rule } from '../../core/model/rule';
 import { sentenceOf } from '../../core/rules/text/sentence';
+import type { Told } from '../../core/model/fields';
 import type { ChangeWithDetails } from '../../contract/history';
 import type { JournalRow } from '../database/journal';
 import type { Catalog } from '../state/catalog';
-import { columnWords, opaqueColumns } from '../store/field-words';
+import { toldColumn } from '../store/field-words';
 
 type Detail = ChangeWithDetails['details'][number];
 type Cells = Record<string, unknown>;
 
-const moneyColumns = new Set(['price', 'sale_price', 'cost']);
-const momentColumns = new Set(['sale_from', 'sale_until', 'live_from', 'live_until']);
-const flagColumns = new Set(['featured', 'listed', 'price_on_request', 'hide_price_when_sold_out', 'noindex']);
 /** Rows of these tables are things with a name of their own. */
 const namedTables: Record<string, string> = {
   category: 'Category',
@@ -36,22 +34,39 @@ const namedTables: Record<string, string> = {
 };
 
 /** One value of a column in words. */
-function cellWords({ working: { shop } }: Catalog, column: string, value: unknown): string {
+function cellWords({ working: { shop } }: Catalog, told: Told, value: unknown): string {
   if (value === null || value === undefined || value === '') return '';
-  if (moneyColumns.has(column)) return formatMoney(Number(value), shop.settings.currency);
-  if (momentColumns.has(column)) return momentWords(String(value), shop.settings.timeZone);
-  if (flagColumns.has(column)) return value === 1 ? 'yes' : 'no';
-  if (column === 'parent_id') return shop.categories.get(String(value))?.name ?? 'a deleted category';
-  if (column === 'source') return value === 'rule' ? 'by rule' : 'by hand';
-  if (column === 'rule') return sentenceOf(JSON.parse(String(value)) as Rule, shop.fields, shop.settings.currency);
-  if (column === 'sort') return orderOf(shop, orderOfText(String(value)));
-  if (column === 'pins' || column === 'left_out') return titles(shop, JSON.parse(String(value)) as string[]);
-  if (column === 'standing') return standingWords[value as Standing];
-  if (column === 'brand_id') return shop.brands.get(String(value))?.name ?? 'a deleted brand';
-  if (column === 'spec_sheet_id') return shop.specSheets.get(String(value))?.name ?? 'a deleted spec sheet';
-  if (column === 'weight') return weightWords(Number(value));
-  const text = plainText(String(value));
-  return text.length > 120 ? `${text.slice(0, 117)}…` : text;
+  const text = String(value);
+  switch (told) {
+    case 'money':
+      return formatMoney(Number(value), shop.settings.currency);
+    case 'moment':
+      return momentWords(text, shop.settings.timeZone);
+    case 'yes or no':
+      return value === 1 ? 'yes' : 'no';
+    case 'category':
+      return shop.categories.get(text)?.name ?? 'a deleted category';
+    case 'brand':
+      return shop.brands.get(text)?.name ?? 'a deleted brand';
+    case 'spec sheet':
+      return shop.specSheets.get(text)?.name ?? 'a deleted spec sheet';
+    case 'source':
+      return value === 'rule' ? 'by rule' : 'by hand';
+    case 'rule':
+      return sentenceOf(JSON.parse(text) as Rule, shop.fields, shop.settings.currency);
+    case 'order':
+      return orderOf(shop, orderOfText(text));
+    case 'products':
+      return titles(shop, JSON.parse(text) as string[]);
+    case 'standing':
+      return standingWords[value as Standing];
+    case 'weight':
+      return weightWords(Number(value));
+    default: {
+      const plain = plainText(text);
+      return plain.length > 120 ? `${plain.slice(0, 117)}…` : plain;
+    }
+  }
 }
 
 /** What of the specs of a product became another, attribute by attribute. */
@@ -101,16 +116,16 @@ function rowDetails(catalog: Catalog, row: JournalRow): Detail[] {
   const changed = Object.keys(after).filter((column) => before[column] !== after[column]);
   return changed.flatMap((column): Detail[] => {
     if (column === 'specs') return specDetails(catalog, of, before, after);
-    const words = columnWords[column];
-    if (!words) return [];
-    const label = name ? `${words}, ${name}` : words;
-    const isOpaque = opaqueColumns.has(column) && column !== 'brand_id' && column !== 'spec_sheet_id';
+    const found = toldColumn(tableName, column);
+    if (!found) return [];
+    const { words, told } = found;
+    const isOpaque = told === 'changed';
     return [
       {
         of,
-        label,
-        before: isOpaque ? '' : cellWords(catalog, column, before[column]),
-        after: isOpaque ? 'changed' : cellWords(catalog, column, after[column]),
+        label: name ? `${words}, ${name}` : words,
+        before: isOpaque ? '' : cellWords(catalog, told, before[column]),
+        after: isOpaque ? 'changed' : cellWords(catalog, told, after[column]),
       },
     ];
   });

@@ -1,7 +1,7 @@
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import type { Page } from '../../core/model/page';
 import { targetsOf, typeOfSection, type Section } from '../../core/model/sections/sections';
-import type { Settings } from '../../core/model/settings';
+import { settingsWords, type Settings } from '../../core/model/settings';
 import type { Menu } from '../../core/model/menu';
 import type { Target } from '../../core/model/target';
 import { targetName } from '../../core/storefront/pages/targets';
@@ -19,6 +19,8 @@ import type { UserId } from '../state/product-or-refuse';
 
 type PageChange = BodyOf<typeof shopfrontRoutes.updatePage>;
 type WantedMenu = BodyOf<typeof shopfrontRoutes.setMenu>;
+
+const pageWords = { title: 'title', slug: 'address', sections: 'list of sections' };
 
 function pageOrRefuse(catalog: Catalog, id: string): Page {
   const page = catalog.working.shop.pages.get(id);
@@ -49,7 +51,7 @@ function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['secti
 
 export function changePage(catalog: Catalog, user: UserId, id: string, { was, ...wanted }: PageChange): Page {
   const page = pageOrRefuse(catalog, id);
-  const { title, slug, sections } = mergedFields(page, wanted, was);
+  const { title, slug, sections } = mergedFields(page, wanted, was, pageWords);
   if (slug && isSlugTaken(catalog.db, 'page', slug, id))
     throw invalidField(['slug'], 'Another page has this address already.');
   const errors = sections ? sectionErrors(catalog, sections) : [];
@@ -81,7 +83,7 @@ export function removePage(catalog: Catalog, user: UserId, id: string): void {
 
 export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: WantedMenu): Menu {
   const { shop } = catalog.working;
-  const { items } = mergedFields(shop.menu, wanted, was);
+  const { items } = mergedFields(shop.menu, wanted, was, { items: 'menu' });
   const gone = (target: Target, path: FieldError['path']): FieldError[] =>
     targetName(shop, target)
       ? []
@@ -108,7 +110,7 @@ export function changeSettings(
   { was, ...wanted }: BodyOf<typeof shopfrontRoutes.setSettings>,
 ): Settings {
   const { settings } = catalog.working.shop;
-  const next = { ...settings, ...mergedFields(settings, wanted, was) };
+  const next = { ...settings, ...mergedFields(settings, wanted, was, settingsWords) };
   catalog.journal.change('Changed the settings of the shop', catalog.actor(user), () =>
     writeSettings(catalog.db, next),
   );

@@ -59,7 +59,7 @@ export function changeOptionList(
   { renamed, was, ...wanted }: BodyOf<typeof optionListRoutes.update>,
 ): number {
   const list = listOrRefuse(catalog, id);
-  const content: Content = mergedFields(list, wanted, was);
+  const content: Content = mergedFields(list, wanted, was, { name: 'name', choices: 'list of values' });
   refuseContent(catalog, content, id);
   const names = new Map(renamed.map(({ from, to }) => [nameIdentity(from), to]));
   const choices = new Map(content.choices.map((choice) => [nameIdentity(choice.name), choice]));

@@ -51,7 +51,7 @@ export function changeSpecSheet(
   { was, ...wanted }: BodyOf<typeof specSheetRoutes.update>,
 ): void {
   const sheet = sheetOrRefuse(catalog, id);
-  const { name, attributes } = mergedFields(sheet, wanted, was);
+  const { name, attributes } = mergedFields(sheet, wanted, was, { name: 'name', attributes: 'list of attributes' });
   refuseName(catalog, name, id);
   const errors: FieldError[] = [];
   attributes.forEach((attribute, at) => {

@@ -1,4 +1,6 @@
 import type { Brand, Category, Collection, Tag } from '../../core/model/group';
+import { columnOf, namesOf, type Fields } from '../../core/model/fields';
+import { groupFields } from '../../core/model/group-fields';
 import { orderOfText, orderText, type Order } from '../../core/model/order';
 import { canonicalJson } from '../../core/shared/canonical-json';
 import type { AddressedKind } from '../../core/model/document';
@@ -7,10 +9,14 @@ import type { Db } from '../database/connection';
 type Row = Record<string, unknown>;
 type Value = string | number | null;
 
-/** How the fields of a group stand in columns; absent: as they are. */
-const forms = {
-  json: { read: (value: unknown) => JSON.parse(value as string) as unknown, write: canonicalJson },
-  jsonOrNull: {
+interface Form {
+  read: (value: unknown) => unknown;
+  write: (value: unknown) => Value;
+}
+
+/** How fields stand in columns, where that is not as they are. */
+const forms: Record<'json' | 'flag' | 'order', Form> = {
+  json: {
     read: (value: unknown) => (value === null ? null : (JSON.parse(value as string) as unknown)),
     write: (value: unknown) => (value === null ? null : canonicalJson(value)),
   },
@@ -21,62 +27,35 @@ const forms = {
   },
 };
 
-interface Column {
-  column: string;
-  as?: keyof typeof forms;
-}
+type Table = keyof typeof groupFields;
 
-const pageColumns: Record<string, Column> = {
-  name: { column: 'name' },
-  slug: { column: 'slug' },
-  text: { column: 'text' },
-  picture: { column: 'picture', as: 'jsonOrNull' },
-  metaTitle: { column: 'meta_title' },
-  metaDescription: { column: 'meta_description' },
-  noindex: { column: 'noindex', as: 'flag' },
+const columnsOf = (fields: Fields) =>
+  namesOf(fields, ({ column }) => column !== 'own table').map((name) => ({
+    name,
+    column: columnOf(name),
+    as: forms[fields[name]!.column as keyof typeof forms] as Form | undefined,
+  }));
+
+/** Columns of the fields of every kind of group. */
+const groupColumns: Readonly<Record<Table, ReturnType<typeof columnsOf>>> = {
+  category: columnsOf(groupFields.category),
+  collection: columnsOf(groupFields.collection),
+  brand: columnsOf(groupFields.brand),
+  tag: columnsOf(groupFields.tag),
 };
-const namedColumns: Record<string, Column> = { ...pageColumns, listed: { column: 'listed', as: 'flag' } };
-const columnsOf: Record<'category' | 'collection' | 'brand' | 'tag', Record<string, Column>> = {
-  brand: namedColumns,
-  tag: namedColumns,
-  category: {
-    ...pageColumns,
-    parentId: { column: 'parent_id' },
-    position: { column: 'position' },
-    standing: { column: 'standing' },
-    specSheetId: { column: 'spec_sheet_id' },
-    pins: { column: 'pins', as: 'json' },
-    order: { column: 'sort', as: 'order' },
-  },
-  collection: {
-    ...pageColumns,
-    source: { column: 'source' },
-    rule: { column: 'rule', as: 'json' },
-    order: { column: 'sort', as: 'order' },
-    pins: { column: 'pins', as: 'json' },
-    leftOut: { column: 'left_out', as: 'json' },
-    standing: { column: 'standing' },
-    liveFrom: { column: 'live_from' },
-    liveUntil: { column: 'live_until' },
-    fewest: { column: 'fewest' },
-    most: { column: 'most' },
-  },
-};
-type Table = keyof typeof columnsOf;
 
 function fieldsOf(table: Table, row: Row): Row {
   const fields: Row = { id: row.id };
-  for (const [name, { column, as }] of Object.entries(columnsOf[table]))
-    fields[name] = as ? forms[as].read(row[column]) : row[column];
+  for (const { name, column, as } of groupColumns[table]) fields[name] = as ? as.read(row[column]) : row[column];
   return fields;
 }
 
 /** Adds a group, or replaces the one of its id. `extra`: columns that are written only when it is new. */
 function put(db: Db, table: Table, group: object & { id: string }, extra: Record<string, Value> = {}): void {
   const values: Record<string, Value> = { id: group.id, ...extra };
-  for (const [name, { column, as }] of Object.entries(columnsOf[table])) {
+  for (const { name, column, as } of groupColumns[table]) {
     const value = (group as Row)[name];
-    values[column] = (as ? forms[as].write(value) : value) as Value;
+    values[column] = as ? as.write(value) : (value as Value);
   }
   const names = Object.keys(values);
   const updated = names.filter((name) => name !== 'id' && !(name in extra));

@@ -1,11 +1,14 @@
-import { namesOf, type Fields } from '../../core/model/fields';
+import { columnOf, namesOf, type Fields } from '../../core/model/fields';
 import { productFields, relationFields } from '../../core/model/product-fields';
+import { groupFields } from '../../core/model/group-fields';
 import { variantFields } from '../../core/model/variant-fields';
 import { valuesOf } from '../../core/testing/field-values';
 import { productFieldsSchema, variantFieldsSchema } from '../../contract/goods';
+import { groupRoutes } from '../../contract/groups';
 import { addProduct, startServer, type Harness } from '../testing/harness';
-import { columnWords, variantColumn } from './field-words';
-import { productColumns, readProducts } from './products';
+import { toldColumn } from './field-words';
+import { putCategory, putCollection, putNamed, readCategories, readCollections, readNamed } from './groups';
+import { readProducts } from './products';
 import { setVariants, updateProduct } from './put-products';
 
 let shop: Harness;
@@ -37,9 +40,45 @@ test('every field of a variant is read as it was written', async () => {
   expect(read!.variants).toEqual([variant]);
 });
 
-test('the history has a word for every column', () => {
-  for (const { column } of Object.values(productColumns)) expect(columnWords[column]).toMatch(/^\p{Lu}/u);
-  for (const name of namesOf(variantFields)) expect(columnWords[variantColumn(name)]).toMatch(/^\p{Lu}/u);
+test.each([
+  ['product', { ...productFields, ...relationFields }],
+  ['variant', variantFields],
+  ...Object.entries(groupFields),
+])('the history has a word for every column of a %s, or says nothing of it on purpose', (table, fields: Fields) => {
+  for (const name of stored(fields)) {
+    const told = toldColumn(table, columnOf(name));
+    if (fields[name]!.told === 'not at all') expect(told).toBeUndefined();
+    else expect(told?.words).toMatch(/^\p{Lu}/u);
+  }
+});
+
+/** How each kind of group is written and read. */
+const groupStore: Record<keyof typeof groupFields, [put: (group: never) => void, read: () => { id: string }[]]> = {
+  category: [(group) => putCategory(shop.catalog.db, group), () => readCategories(shop.catalog.db)],
+  collection: [(group) => putCollection(shop.catalog.db, group), () => readCollections(shop.catalog.db)],
+  brand: [(group) => putNamed(shop.catalog.db, 'brand', group), () => readNamed(shop.catalog.db, 'brand')],
+  tag: [(group) => putNamed(shop.catalog.db, 'tag', group), () => readNamed(shop.catalog.db, 'tag')],
+};
+
+test.each(Object.keys(groupFields) as (keyof typeof groupFields)[])(
+  'every field of a %s is read as it was written',
+  (kind) => {
+    const fields: Fields = groupFields[kind];
+    const values = { ...valuesOf(fields), id: `${kind}_000009`, parentId: null, specSheetId: null, picked: [] };
+    const group = only(values, ['id', ...namesOf(fields)]);
+    const [put, read] = groupStore[kind];
+    shop.catalog.journal.change('Wrote every field', shop.catalog.actor(null), () => put(group as never));
+    expect(read().find(({ id }) => id === values.id)).toEqual(group);
+  },
+);
+
+test.each([
+  ['category', groupRoutes.updateCategory, ['alt', 'place', 'was']],
+  ['collection', groupRoutes.updateCollection, ['alt', 'was']],
+  ['brand', groupRoutes.updateNamed, ['alt', 'was']],
+] as const)('what a seller may write of a %s are its declared fields', (kind, route, more) => {
+  const written = namesOf<Fields>(groupFields[kind], ({ typed }) => typed !== null);
+  expect(Object.keys(route.body!.shape).sort()).toEqual([...written, ...more].sort());
 });
 
 test('what a seller may write are the declared fields, and nothing else', () => {
