@@ -16,6 +16,7 @@ const core = [
   'core/storefront',
   'core/publishing',
   'core/bulk',
+  'core/history',
   'core/loose-ends',
   'core/writing',
 ];

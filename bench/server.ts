@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { monitorEventLoopDelay, performance } from 'node:perf_hooks';
 import { Worker } from 'node:worker_threads';
+import { written } from '../core/history/done';
 import { makeApp } from '../server/app/app';
 import { Catalog } from '../server/state/catalog';
 import { productAnswer } from '../server/products/queries';
@@ -172,7 +173,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
       JSON.stringify(productAnswer(catalog, large));
     }),
   );
-  catalog.journal.change('Bench: 1,000 products', catalog.actor(null), () => {
+  catalog.journal.change(written('Bench: 1,000 products'), catalog.actor(null), () => {
     for (const product of scaled.products.slice(0, 1_000))
       updateProduct(catalog.db, product.id, { summary: 'Another summary' });
   });

@@ -1,12 +1,11 @@
 import { z } from 'zod';
+import { stockReasons } from '../core/model/product-values';
 import { idSchema } from '../core/shared/identity';
 import { productAnswerSchema } from './goods';
 import { route } from './route';
 
 /** Why stock moved. */
-export const stockReasons = ['delivered', 'counted', 'returned', 'damaged', 'other'] as const;
 const stockReasonSchema = z.enum(stockReasons);
-export type StockReason = z.infer<typeof stockReasonSchema>;
 
 const stockMovementSchema = z.object({
   variantId: z.string(),

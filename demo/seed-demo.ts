@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { written } from '../core/history/done';
 import { freeSlug, slugFrom } from '../core/shared/slug';
 import { categoryDefaults, collectionDefaults, namedDefaults, type Category } from '../core/model/group';
 import { NEWEST_FIRST } from '../core/model/order';
@@ -318,7 +319,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
   const productIds = new Map<string, string>();
   const now = catalog.clock().getTime();
 
-  catalog.journal.change('Seeded the demo shop', catalog.actor(null), () => {
+  catalog.journal.change(written('Seeded the demo shop'), catalog.actor(null), () => {
     writeSettings(db, {
       ...catalog.working.shop.settings,
       name: 'Lark & Line',

@@ -176,3 +176,7 @@ export const swatchSchema = z
   .string()
   .regex(/^#[0-9a-f]{6}$/i, 'A swatch colour looks like #e4572e.')
   .nullable();
+
+/** Why stock is moved. */
+export const stockReasons = ['delivered', 'counted', 'returned', 'damaged', 'other'] as const;
+export type StockReason = (typeof stockReasons)[number];

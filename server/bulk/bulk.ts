@@ -1,4 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
+import { doneWords, type Done } from '../../core/history/done';
 import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/bulk-actions';
 import { changeLines, type NamesOf } from '../../core/bulk/changes';
 import type { BulkSources } from '../../core/bulk/plan';
@@ -113,14 +114,14 @@ export async function prepareBulk(catalog: Catalog, request: BulkRequest, ids: r
     } else differences.push({ id, deleted: true });
   }
   const changed = differences.length;
-  const label = bulkLabel(request, changed);
+  const done: Done = { did: 'bulk', request, count: changed };
   const same = met - changed - failed;
   const outcome = [
-    changed === 0 ? 'Nothing changed' : label,
+    changed === 0 ? 'Nothing changed' : doneWords(done),
     ...(same > 0 && changed > 0 ? [`${same} were so already`] : []),
     ...(failed > 0 ? [`${failed === 1 ? 'one' : failed} could not be changed`] : []),
   ].join('; ');
-  return { work: changed > 0 ? { what: 'put', label, differences } : undefined, products, outcome };
+  return { work: changed > 0 ? { what: 'put', done, differences } : undefined, products, outcome };
 }
 
 /** Does something to many products, as one change. */

@@ -1,3 +1,4 @@
+import type { Done } from '../../core/history/done';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { mergedProduct, refuseMerge, refuseSplit, splitProducts } from '../../core/products/merge-split';
 import type { Product } from '../../core/model/product';
@@ -40,8 +41,8 @@ export function mergeProducts(
   const [first, ...others] = products as [Product, ...Product[]];
   const merged = mergedProduct(products, option, values, newId);
   const { db } = catalog;
-  const label = `Merged ${products.length} products into “${first.title}”`;
-  catalog.journal.change(label, catalog.actor(user), () => {
+  const done: Done = { did: 'productsMerged', title: first.title, count: products.length };
+  catalog.journal.change(done, catalog.actor(user), () => {
     // First the others go, so that no SKU stands twice on the way.
     for (const { id, slug } of others) {
       deleteProduct(db, id);
@@ -59,8 +60,8 @@ export function splitProduct(catalog: Catalog, user: UserId, id: string, optionI
   if (problem) throw invalidField(['optionId'], problem);
   const [first, ...others] = splitProducts(product, optionId, newId) as [Product, ...Product[]];
   const { db } = catalog;
-  const label = `Split “${product.title}” into ${others.length + 1} products`;
-  catalog.journal.change(label, catalog.actor(user), () => {
+  const done: Done = { did: 'productSplit', title: product.title, count: others.length + 1 };
+  catalog.journal.change(done, catalog.actor(user), () => {
     putReshaped(catalog, product, first);
     for (const other of others) {
       const { relations, ...plain } = other;

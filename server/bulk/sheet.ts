@@ -1,3 +1,4 @@
+import type { Done } from '../../core/history/done';
 import type { Product } from '../../core/model/product';
 import { kindParts } from '../../core/products/kinds';
 import type { Job } from '../../contract/bulk';
@@ -66,8 +67,6 @@ function changed(
   return { before, after };
 }
 
-const count = (n: number, one: string, many: string) => (n === 1 ? one : `${n} ${many}`);
-
 /** Changes fields of many products and variants, as one change; nothing is changed when one cell cannot be. */
 export async function saveSheet(
   catalog: Catalog,
@@ -97,8 +96,8 @@ export async function saveSheet(
         sum + Object.keys(fields).length + variants.reduce((of, { fields: each }) => of + Object.keys(each).length, 0),
       0,
     );
-    const words = `${count(cells, 'one cell', 'cells')} of ${count(changes.length, 'one product', 'products')}`;
-    return { work: { what: 'put', label: `Changed ${words} in a sheet`, differences }, products };
+    const done: Done = { did: 'sheetSaved', cells, count: changes.length };
+    return { work: { what: 'put', done, differences }, products };
   };
   if (changes.length <= DONE_AT_ONCE) return catalog.jobs.atOnce(user, prepare);
   // What cannot be saved is told before the work begins; what changed meanwhile, by the work itself.

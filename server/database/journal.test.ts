@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { written } from '../../core/history/done';
 import { NewerDatabaseError, openDatabase, type Db } from './connection';
 import { CannotUndoError, Journal } from './journal';
 import { journaledTables } from './journal-triggers';
@@ -67,7 +68,7 @@ test('undoing everything returns to the content before, and redoing everything t
       const before = contentHash();
       let count = 0;
       for (const steps of changes) {
-        const { changeId } = journal.change('Random', actor, () =>
+        const { changeId } = journal.change(written('Random'), actor, () =>
           steps.flat().forEach((sql) => db.prepare(sql).run()),
         );
         if (changeId !== undefined) count++;
@@ -91,7 +92,7 @@ test('a thousand random changes, one after the other, are undone to the same con
       let count = 0;
       for (const steps of all) {
         const write = () => steps.flat().forEach((sql) => db.prepare(sql).run());
-        if (journal.change('Random', actor, write).changeId !== undefined) count++;
+        if (journal.change(written('Random'), actor, write).changeId !== undefined) count++;
       }
       expect(count).toBeGreaterThan(300);
       for (let i = 0; i < count; i++) journal.undo(actor);
@@ -108,8 +109,8 @@ const put = (id: string, name: string) => () =>
 
 test('a change of somebody else on the same row stops an undo, and is named', () => {
   const [kim, lee] = ['u_kim', 'u_lee'].map((userId) => ({ ...actor, userId }));
-  journal.change('Kim adds', kim!, put('t1', 'a'));
-  journal.change('Lee renames', lee!, put('t1', 'b'));
+  journal.change(written('Kim adds'), kim!, put('t1', 'a'));
+  journal.change(written('Lee renames'), lee!, put('t1', 'b'));
   const attempt = () => journal.undo(kim!);
   expect(attempt).toThrow(CannotUndoError);
   try {
@@ -121,16 +122,16 @@ test('a change of somebody else on the same row stops an undo, and is named', ()
 });
 
 test('a new change ends what could be redone', () => {
-  journal.change('One', actor, put('t1', 'a'));
+  journal.change(written('One'), actor, put('t1', 'a'));
   journal.undo(actor);
-  journal.change('Two', actor, put('t2', 'b'));
+  journal.change(written('Two'), actor, put('t2', 'b'));
   expect(() => journal.redo(actor)).toThrow('nothing to redo');
 });
 
 test('a failing change leaves nothing behind, and a write outside of a change is refused', () => {
   const before = contentHash();
   expect(() =>
-    journal.change('Fails', actor, () => {
+    journal.change(written('Fails'), actor, () => {
       put('t1', 'a')();
       throw new Error('half way');
     }),

@@ -1,3 +1,4 @@
+import { doneWords, written, type Done } from '../../core/history/done';
 import type { Db } from './connection';
 import { statement } from './statements';
 import { isSameRow } from './json-cells';
@@ -44,6 +45,8 @@ export class CannotUndoError extends Error {
     super(message);
   }
 }
+
+const wordsOf = (done: string): string => doneWords(JSON.parse(done) as Done);
 
 type Cells = Record<string, unknown>;
 
@@ -105,11 +108,11 @@ export class Journal {
   }
 
   /**
-   * Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind. A label
-   * that depends on what was written is asked for afterwards.
+   * Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind. What was
+   * done, where that depends on what was written, is asked for afterwards.
    */
-  change<T>(label: string | (() => string), actor: Actor, write: () => T): ChangeResult<T> {
-    return this.#commit({ label, kind: 'edit', of: null }, actor, write);
+  change<T>(done: Done | (() => Done), actor: Actor, write: () => T): ChangeResult<T> {
+    return this.#commit({ done, kind: 'edit', of: null }, actor, write);
   }
 
   /** Takes back the person's latest change that still stands. */
@@ -184,12 +187,12 @@ export class Journal {
   #rows(where: string, values: { limit: number; id?: number; subject?: string }): ChangeRow[] {
     const rows = this.db
       .prepare(
-        `SELECT change.id, change.at, user.name AS userName, change.label, change.kind, change.undone
+        `SELECT change.id, change.at, user.name AS userName, change.done, change.kind, change.undone
          FROM change LEFT JOIN user ON user.id = change.user_id
          WHERE ${where} ORDER BY change.id DESC LIMIT @limit`,
       )
-      .all(values) as (Omit<ChangeRow, 'undone'> & { undone: number })[];
-    return rows.map((row) => ({ ...row, undone: row.undone === 1 }));
+      .all(values) as (Omit<ChangeRow, 'undone' | 'label'> & { undone: number; done: string })[];
+    return rows.map(({ done, ...row }) => ({ ...row, label: wordsOf(done), undone: row.undone === 1 }));
   }
 
   /** What a change did to the rows of a subject, or to all; the first ones where not all are wanted. */
@@ -261,22 +264,24 @@ export class Journal {
   }
 
   #commit<T>(
-    change: { label: string | (() => string); kind: ChangeRow['kind']; of: number | null },
+    change: { done: Done | (() => Done); kind: ChangeRow['kind']; of: number | null },
     actor: Actor,
     write: () => T,
   ): ChangeResult<T> {
     const { db } = this;
-    const { label } = change;
+    const { done } = change;
+    const isKnown = typeof done !== 'function';
     const transaction = db.transaction((): ChangeResult<T> => {
       const changeId = Number(
         db
-          .prepare(`INSERT INTO change (at, user_id, label, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
-          .run(actor.at, actor.userId, typeof label === 'string' ? label : '', change.kind, change.of).lastInsertRowid,
+          .prepare(`INSERT INTO change (at, user_id, done, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
+          .run(actor.at, actor.userId, JSON.stringify(isKnown ? done : written('')), change.kind, change.of)
+          .lastInsertRowid,
       );
       db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(changeId);
       const value = write();
       db.prepare(`DELETE FROM current_change`).run();
-      if (typeof label !== 'string') db.prepare(`UPDATE change SET label = ? WHERE id = ?`).run(label(), changeId);
+      if (!isKnown) db.prepare(`UPDATE change SET done = ? WHERE id = ?`).run(JSON.stringify(done()), changeId);
       const subjects = db
         .prepare(`SELECT DISTINCT subject FROM journal WHERE change_id = ?`)
         .pluck()
@@ -305,7 +310,7 @@ export class Journal {
   }
 
   #reverse(targetId: number, kind: 'undo' | 'redo', actor: Actor, watch?: Watch): ChangeResult<ChangeRow> {
-    const target = this.db.prepare(`SELECT label FROM change WHERE id = ?`).get(targetId) as { label: string };
+    const target = this.db.prepare(`SELECT done FROM change WHERE id = ?`).get(targetId) as { done: string };
     const steps = this.#stepsOf(targetId, kind);
     const take = (isWatched: boolean) => {
       this.db.pragma('defer_foreign_keys = ON');
@@ -319,7 +324,7 @@ export class Journal {
       this.db.prepare(`UPDATE change SET undone = ? WHERE id = ?`).run(kind === 'undo' ? 1 : 0, targetId);
       return this.history(1)[0]!;
     };
-    const change = { label: target.label, kind, of: targetId };
+    const change = { done: JSON.parse(target.done) as Done, kind, of: targetId };
     try {
       return this.#commit(change, actor, () => take(true));
     } catch (error) {
@@ -362,13 +367,13 @@ export class Journal {
     });
     if (touched.length === 0) return;
     const later = this.db.prepare(
-      `SELECT DISTINCT change.id, change.label FROM journal JOIN change ON change.id = journal.change_id
+      `SELECT DISTINCT change.id, change.done FROM journal JOIN change ON change.id = journal.change_id
        WHERE journal.table_name = ? AND journal.row_key = ? AND change.id > ? AND change.undone = 0 AND change.kind <> 'undo'`,
     );
     const because = new Map<number, string>();
     for (const step of touched)
-      for (const row of later.all(step.tableName, step.rowKey, targetId) as { id: number; label: string }[])
-        because.set(row.id, row.label);
+      for (const row of later.all(step.tableName, step.rowKey, targetId) as { id: number; done: string }[])
+        because.set(row.id, wordsOf(row.done));
     throw new CannotUndoError(
       kind === 'undo'
         ? `${cannot.undo} by itself: the same things were changed again later.`

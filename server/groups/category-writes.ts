@@ -1,3 +1,4 @@
+import type { Done } from '../../core/history/done';
 import { categoryDefaults, type Category } from '../../core/model/group';
 import type { groupRoutes } from '../../contract/groups';
 import type { BodyOf } from '../../contract/route';
@@ -44,7 +45,7 @@ export function createCategory(
     name,
     slug: slugForGroup(catalog, 'category', name),
   };
-  catalog.journal.change(`Added category “${name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'groupAdded', kind: 'category', name }, catalog.actor(user), () => {
     if (place === undefined) putCategory(catalog.db, category);
     else putAmong(catalog, category, place);
   });
@@ -68,8 +69,10 @@ export function changeCategory(
   const isMove = place !== undefined || next.parentId !== category.parentId;
   const problem = isMove ? shop.tree.refuseMove(id, next.parentId) : undefined;
   if (problem) throw invalidField(['parentId'], problem);
-  const label = isMove ? `Moved category “${next.name}”` : `Changed category “${next.name}”`;
-  catalog.journal.change(label, catalog.actor(user), () => {
+  const done: Done = isMove
+    ? { did: 'categoryMoved', name: next.name }
+    : { did: 'groupChanged', kind: 'category', name: next.name };
+  catalog.journal.change(done, catalog.actor(user), () => {
     if (isMove) putAmong(catalog, next, place);
     else putCategory(catalog.db, next);
     if (next.slug !== category.slug) keepRedirect(catalog.db, 'category', category.slug, next.slug, id);
@@ -108,7 +111,7 @@ export function removeCategory(
     groupOrRefuse(catalog, 'category', to);
     if (gone.has(to)) throw invalidField(['other'], 'This category goes too. Choose another.');
   }
-  catalog.journal.change(`Deleted category “${category.name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'groupDeleted', kind: 'category', name: category.name }, catalog.actor(user), () => {
     moveProducts(catalog, gone, to);
     for (const each of branch.reverse()) {
       deleteCategory(catalog.db, each.id);
@@ -133,15 +136,19 @@ export function mergeCategory(catalog: Catalog, user: UserId, id: string, into: 
     if (problem) throw invalidField(['into'], `“${child.name}” would move too: ${problem}`);
   }
   const { db } = catalog;
-  catalog.journal.change(`Put category “${category.name}” into “${target.name}”`, catalog.actor(user), () => {
-    moveProducts(catalog, new Set([id]), into);
-    const last = tree.children(into).at(-1)?.position ?? -1;
-    children.forEach((child, i) => putCategory(db, { ...child, parentId: into, position: last + 1 + i }));
-    retarget(catalog, { kind: 'category', id }, into);
-    deleteCategory(db, id);
-    moveRedirects(db, 'category', id, into);
-    keepRedirect(db, 'category', category.slug, null, into);
-  });
+  catalog.journal.change(
+    { did: 'groupMerged', kind: 'category', name: category.name, into: target.name },
+    catalog.actor(user),
+    () => {
+      moveProducts(catalog, new Set([id]), into);
+      const last = tree.children(into).at(-1)?.position ?? -1;
+      children.forEach((child, i) => putCategory(db, { ...child, parentId: into, position: last + 1 + i }));
+      retarget(catalog, { kind: 'category', id }, into);
+      deleteCategory(db, id);
+      moveRedirects(db, 'category', id, into);
+      keepRedirect(db, 'category', category.slug, null, into);
+    },
+  );
 }
 
 /** Puts products into a category, beside those they are in already. Answers how many were not in it. */
@@ -150,7 +157,7 @@ export function addToCategory(catalog: Catalog, user: UserId, id: string, produc
   const added = existing(catalog, productIds).filter(
     (productId) => !catalog.working.products.get(productId)!.categoryIds.includes(id),
   );
-  catalog.journal.change(`Put ${added.length} products into “${category.name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'productsPut', name: category.name, count: added.length }, catalog.actor(user), () => {
     for (const productId of added)
       setProductCategories(catalog.db, productId, [...catalog.working.products.get(productId)!.categoryIds, id]);
   });

@@ -1,3 +1,4 @@
+import type { Done } from '../../core/history/done';
 import { collectionDefaults, type Collection } from '../../core/model/group';
 import { MOST_PLACED } from '../../core/model/group-fields';
 import { secondsOf } from '../../core/shared/moment';
@@ -34,7 +35,7 @@ function refuseTooMany(catalog: Catalog): void {
 
 function add(catalog: Catalog, user: UserId, collection: Collection): string {
   refuseTooMany(catalog);
-  catalog.journal.change(`Added collection “${collection.name}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'groupAdded', kind: 'collection', name: collection.name }, catalog.actor(user), () =>
     putCollection(catalog.db, collection, catalog.working.shop.collections.size),
   );
   return collection.id;
@@ -89,7 +90,7 @@ export function changeCollection(
   for (const list of ['picked', 'pins', 'leftOut'] as const) next[list] = existing(catalog, next[list]);
   // What is left out cannot stand first.
   next.pins = next.pins.filter((productId) => !next.leftOut.includes(productId));
-  catalog.journal.change(`Changed collection “${next.name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'groupChanged', kind: 'collection', name: next.name }, catalog.actor(user), () => {
     putCollection(catalog.db, next);
     if (next.slug !== collection.slug) keepRedirect(catalog.db, 'collection', collection.slug, next.slug, id);
   });
@@ -110,15 +111,15 @@ export function fillCollection(catalog: Catalog, user: UserId, id: string, sourc
     return slots.map((slot) => shop.index.id(slot));
   };
   const next = source === 'picked' ? { ...collection, source, picked: members() } : { ...collection, source };
-  const label = source === 'picked' ? `Froze collection “${collection.name}”` : `Rule fills “${collection.name}” again`;
-  catalog.journal.change(label, catalog.actor(user), () => putCollection(catalog.db, next));
+  const done: Done = { did: source === 'picked' ? 'collectionFrozen' : 'collectionFilled', name: collection.name };
+  catalog.journal.change(done, catalog.actor(user), () => putCollection(catalog.db, next));
 }
 
 export function arrangeCollections(catalog: Catalog, user: UserId, ids: readonly string[]): void {
   const all = shelfOrder(catalog.db);
   const wanted = [...new Set(ids)].filter((id) => all.includes(id));
   const rest = all.filter((id) => !wanted.includes(id));
-  catalog.journal.change('Put the shelves in order', catalog.actor(user), () =>
+  catalog.journal.change({ did: 'collectionsOrdered' }, catalog.actor(user), () =>
     orderCollections(catalog.db, [...wanted, ...rest]),
   );
 }
@@ -141,11 +142,12 @@ export function addToCollection(catalog: Catalog, user: UserId, id: string, prod
         `“${collection.name}” is filled by rule, which does not take ${outside.length === 1 ? 'this product' : `${outside.length} of these`} in. Change its rule, or freeze it and add by hand.`,
       );
   }
-  const label =
-    list === 'pins'
-      ? `Pinned ${added.length} products in “${collection.name}”`
-      : `Put ${added.length} products into “${collection.name}”`;
-  catalog.journal.change(label, catalog.actor(user), () =>
+  const done: Done = {
+    did: list === 'pins' ? 'productsPinned' : 'productsPut',
+    name: collection.name,
+    count: added.length,
+  };
+  catalog.journal.change(done, catalog.actor(user), () =>
     putCollection(catalog.db, { ...collection, [list]: [...collection[list], ...added] }),
   );
   return added.length;
@@ -153,5 +155,7 @@ export function addToCollection(catalog: Catalog, user: UserId, id: string, prod
 
 export function removeCollection(catalog: Catalog, user: UserId, id: string): void {
   const { name } = groupOrRefuse(catalog, 'collection', id);
-  catalog.journal.change(`Deleted collection “${name}”`, catalog.actor(user), () => deleteCollection(catalog.db, id));
+  catalog.journal.change({ did: 'groupDeleted', kind: 'collection', name }, catalog.actor(user), () =>
+    deleteCollection(catalog.db, id),
+  );
 }

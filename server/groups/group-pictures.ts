@@ -16,7 +16,7 @@ export function setGroupPicture(
   const group = groupOrRefuse(catalog, kind, id);
   const picture = { media, width, height, alt: group.picture?.alt ?? '' };
   const { db } = catalog;
-  catalog.journal.change(`Changed the picture of ${kind} “${group.name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'groupPictured', kind, name: group.name }, catalog.actor(user), () => {
     if (kind === 'category') putCategory(db, { ...groupOrRefuse(catalog, kind, id), picture });
     else if (kind === 'collection') putCollection(db, { ...groupOrRefuse(catalog, kind, id), picture });
     else putNamed(db, kind, { ...groupOrRefuse(catalog, kind, id), picture });

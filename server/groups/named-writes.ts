@@ -1,3 +1,4 @@
+import type { Done } from '../../core/history/done';
 import { namedDefaults, type Brand, type Tag } from '../../core/model/group';
 import { isSameName } from '../../core/shared/same-name';
 import { groupsOf } from '../../core/shop/open-groups';
@@ -33,7 +34,9 @@ export function namedOrNew(catalog: Catalog, user: UserId, kind: NamedKind, name
   const known = ofName(catalog, kind, name);
   if (known) return known;
   const thing = { ...namedDefaults, id: newId(kind), name, slug: slugForGroup(catalog, kind, name) };
-  catalog.journal.change(`Added ${kind} “${name}”`, catalog.actor(user), () => putNamed(catalog.db, kind, thing));
+  catalog.journal.change({ did: 'groupAdded', kind, name }, catalog.actor(user), () =>
+    putNamed(catalog.db, kind, thing),
+  );
   return thing;
 }
 
@@ -52,9 +55,11 @@ export function changeNamed(
   if (same && same.id !== id)
     throw invalidField(['name'], `There is a ${kind} “${same.name}” already. Merge the two instead.`);
   const next = withPageFields(thing, fields);
-  const label =
-    next.name === thing.name ? `Changed ${kind} “${next.name}”` : `Renamed ${kind} “${thing.name}” to “${next.name}”`;
-  catalog.journal.change(label, catalog.actor(user), () => {
+  const done: Done =
+    next.name === thing.name
+      ? { did: 'groupChanged', kind, name: next.name }
+      : { did: 'groupRenamed', kind, name: next.name, from: thing.name };
+  catalog.journal.change(done, catalog.actor(user), () => {
     putNamed(catalog.db, kind, next);
     if (next.slug !== thing.slug) keepRedirect(catalog.db, kind, thing.slug, next.slug, id);
   });
@@ -68,7 +73,7 @@ export function mergeNamed(catalog: Catalog, user: UserId, kind: NamedKind, id: 
   if (id === into) throw invalidField(['into'], `A ${kind} cannot be merged into itself.`);
   const { db } = catalog;
   const holders = productIdsIn(db, kind, id);
-  catalog.journal.change(`Merged ${kind} “${thing.name}” into “${target.name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'groupMerged', kind, name: thing.name, into: target.name }, catalog.actor(user), () => {
     for (const productId of holders) {
       const { tagIds } = catalog.working.products.get(productId)!;
       if (kind === 'brand') updateProduct(db, productId, { brandId: into });
@@ -84,5 +89,7 @@ export function mergeNamed(catalog: Catalog, user: UserId, kind: NamedKind, id: 
 
 export function removeNamed(catalog: Catalog, user: UserId, kind: NamedKind, id: string): void {
   const { name } = groupOrRefuse(catalog, kind, id);
-  catalog.journal.change(`Deleted ${kind} “${name}”`, catalog.actor(user), () => deleteNamed(catalog.db, kind, id));
+  catalog.journal.change({ did: 'groupDeleted', kind, name }, catalog.actor(user), () =>
+    deleteNamed(catalog.db, kind, id),
+  );
 }

@@ -1,3 +1,4 @@
+import { written } from '../../core/history/done';
 import type { Problem } from '../../contract/problem';
 import { addProduct, startServer, type Harness } from '../testing/harness';
 
@@ -69,7 +70,7 @@ describe('a change that cannot be taken back is refused in words that say what s
     const tag = (await call<{ id: string }>('POST', '/api/tags', { name: 'Windy' })).body.id;
     await edit(id, { tagIds: [tag] });
     await call('POST', '/api/undo');
-    server.catalog.journal.change('Deleted a tag', server.catalog.actor('somebody-else'), () =>
+    server.catalog.journal.change(written('Deleted a tag'), server.catalog.actor('somebody-else'), () =>
       server.catalog.db.prepare(`DELETE FROM tag`).run(),
     );
     const refused = await call<Problem>('POST', '/api/redo');

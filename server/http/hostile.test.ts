@@ -1,3 +1,4 @@
+import { written } from '../../core/history/done';
 import type { Problem } from '../../contract/problem';
 import { addProduct, startServer, type Harness } from '../testing/harness';
 import { hostileRequests } from '../testing/hostile-requests';
@@ -90,7 +91,7 @@ describe('addresses over time', () => {
 describe('what cannot be is refused on the way in, and survived where it is stored', () => {
   test('a language that is none', async () => {
     expect((await server.call('PATCH', '/api/settings', { locale: 'xx_bad' })).status).toBe(422);
-    server.catalog.journal.change('By hand', server.catalog.actor(null), () =>
+    server.catalog.journal.change(written('By hand'), server.catalog.actor(null), () =>
       server.catalog.db.prepare(`UPDATE setting SET value = json_set(value, '$.locale', 'xx_bad')`).run(),
     );
     await server.call('POST', '/api/editions', {});
@@ -105,7 +106,7 @@ describe('what cannot be is refused on the way in, and survived where it is stor
       rule: rule(1e9),
     });
     expect((await server.call('PATCH', `/api/collections/${made.body.id}`, { rule: rule(1e21) })).status).toBe(422);
-    server.catalog.journal.change('By hand', server.catalog.actor(null), () =>
+    server.catalog.journal.change(written('By hand'), server.catalog.actor(null), () =>
       server.catalog.db
         .prepare(`UPDATE collection SET rule = ? WHERE id = ?`)
         .run(JSON.stringify(rule(1e21)), made.body.id),

@@ -1,10 +1,11 @@
+import { doneWords, type Done } from '../../core/history/done';
 import type { Db } from '../database/connection';
 import type { Actor, Journal } from '../database/journal';
 import { putDifference, type ProductDifference } from '../store/product-difference';
 
 /** What can take long: it runs in a thread of its own, on a connection of its own. */
 export type Work =
-  { what: 'put'; label: string; differences: readonly ProductDifference[] } | { what: 'reverse'; changeId: number };
+  { what: 'put'; done: Done; differences: readonly ProductDifference[] } | { what: 'reverse'; changeId: number };
 
 export interface WorkPlace {
   db: Db;
@@ -39,12 +40,12 @@ export function doWork(work: Work, { db, journal, actor }: WorkPlace, follow: Fo
     const { changeId, subjects, value } = journal.undoOne(work.changeId, actor, watch);
     return { changeId, subjects, outcome: `${value.kind === 'undo' ? 'Undone' : 'Done again'}: ${value.label}` };
   }
-  const { label, differences } = work;
-  const { changeId, subjects } = journal.change(label, actor, () =>
+  const { done, differences } = work;
+  const { changeId, subjects } = journal.change(done, actor, () =>
     differences.forEach((difference, i) => {
       if (i % LOOK_UP_EVERY === 0) watch(i, differences.length);
       putDifference(db, difference);
     }),
   );
-  return { changeId, subjects, outcome: label };
+  return { changeId, subjects, outcome: doneWords(done) };
 }

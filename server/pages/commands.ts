@@ -31,7 +31,7 @@ function pageOrRefuse(catalog: Catalog, id: string): Page {
 export function createPage(catalog: Catalog, user: UserId, title: string): Page {
   const slug = freeSlug(slugFrom(title, 'page'), (wanted) => isSlugTaken(catalog.db, 'page', wanted));
   const page: Page = { id: newId('page'), title, slug, home: false, sections: [] };
-  catalog.journal.change(`Added page “${title}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'pageAdded', title }, catalog.actor(user), () =>
     putPage(catalog.db, page, catalog.working.shop.pages.size),
   );
   return page;
@@ -68,7 +68,7 @@ export function changePage(catalog: Catalog, user: UserId, id: string, { was, ..
     slug: slug ?? page.slug,
     sections: sections?.map((section): Section => ({ ...section, id: freeId(section.id) })) ?? page.sections,
   };
-  catalog.journal.change(`Changed page “${next.title}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'pageChanged', title: next.title }, catalog.actor(user), () => {
     putPage(catalog.db, next, 0);
     if (next.slug !== page.slug) keepRedirect(catalog.db, 'page', page.slug, next.slug, id);
   });
@@ -78,7 +78,9 @@ export function changePage(catalog: Catalog, user: UserId, id: string, { was, ..
 export function removePage(catalog: Catalog, user: UserId, id: string): void {
   const page = pageOrRefuse(catalog, id);
   if (page.home) throw invalidField([], 'The home page cannot be deleted.');
-  catalog.journal.change(`Deleted page “${page.title}”`, catalog.actor(user), () => deletePage(catalog.db, id));
+  catalog.journal.change({ did: 'pageDeleted', title: page.title }, catalog.actor(user), () =>
+    deletePage(catalog.db, id),
+  );
 }
 
 export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: WantedMenu): Menu {
@@ -100,7 +102,7 @@ export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: W
       items: item.items.map((sub) => ({ ...sub, id: sub.id ?? newId('menuItem') })),
     })),
   };
-  catalog.journal.change('Changed the menu', catalog.actor(user), () => writeMenu(catalog.db, menu));
+  catalog.journal.change({ did: 'menuChanged' }, catalog.actor(user), () => writeMenu(catalog.db, menu));
   return shop.menu;
 }
 
@@ -111,8 +113,6 @@ export function changeSettings(
 ): Settings {
   const { settings } = catalog.working.shop;
   const next = { ...settings, ...mergedFields(settings, wanted, was, settingsWords) };
-  catalog.journal.change('Changed the settings of the shop', catalog.actor(user), () =>
-    writeSettings(catalog.db, next),
-  );
+  catalog.journal.change({ did: 'settingsChanged' }, catalog.actor(user), () => writeSettings(catalog.db, next));
   return next;
 }

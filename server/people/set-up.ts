@@ -22,7 +22,7 @@ export async function setUp(catalog: Catalog, { shopName, name, email, password 
   if (!needsSetup(db)) throw invalidField(['email'], 'This shop is set up already. Sign in instead.');
   const id = newId('user');
   insertUser(db, { id, name, email, password: hash });
-  catalog.journal.change('Set the shop up', catalog.actor(null), () => {
+  catalog.journal.change({ did: 'shopSetUp' }, catalog.actor(null), () => {
     writeSettings(db, { ...catalog.working.shop.settings, name: shopName });
     if (catalog.working.shop.pages.size === 0)
       putPage(db, { id: newId('page'), title: 'Home', slug: 'home', home: true, sections: [] }, 0);

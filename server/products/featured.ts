@@ -23,7 +23,7 @@ export function orderFeatured(catalog: Catalog, user: UserId, wanted: readonly s
   const featured = featuredRows(catalog).map(({ id }) => id);
   const named = wanted.filter((id) => featured.includes(id));
   const order = [...named, ...featured.filter((id) => !named.includes(id))];
-  catalog.journal.change('Changed the order of featured products', catalog.actor(user), () =>
+  catalog.journal.change({ did: 'featuredOrdered' }, catalog.actor(user), () =>
     order.forEach((id, i) => updateProduct(catalog.db, id, { featuredPlace: i + 1 })),
   );
 }

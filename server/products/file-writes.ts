@@ -28,7 +28,7 @@ export function addFile(
   const twin = product.files.find((file) => file.content === content && file.role === role);
   if (twin) throw invalidField(['files'], `This is the same file as “${twin.name}”.`);
   const file: ProductFile = { id: newId('file'), role, name: name.slice(0, 160), bytes, content, variantId: null };
-  catalog.journal.change(`Added the file “${name}” to “${product.title}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'fileAdded', title: product.title, name }, catalog.actor(user), () =>
     updateProduct(catalog.db, id, { files: [...product.files, file] }),
   );
 }

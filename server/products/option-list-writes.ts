@@ -42,7 +42,7 @@ export function optionLists(catalog: Catalog): (OptionList & { products: number 
 export function createOptionList(catalog: Catalog, user: UserId, content: Content): string {
   refuseContent(catalog, content, null);
   const id = newId('optionList');
-  catalog.journal.change(`Added the option list “${content.name}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'optionListAdded', name: content.name }, catalog.actor(user), () =>
     putOptionList(catalog.db, { id, ...content }),
   );
   return id;
@@ -65,7 +65,7 @@ export function changeOptionList(
   const choices = new Map(content.choices.map((choice) => [nameIdentity(choice.name), choice]));
   const values = valuesOfList(catalog.db, id);
   const changed = new Set<string>();
-  catalog.journal.change(`Changed the option list “${content.name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'optionListChanged', name: content.name }, catalog.actor(user), () => {
     putOptionList(catalog.db, { id, ...content });
     for (const value of values) {
       const choice = choices.get(nameIdentity(names.get(nameIdentity(value.name)) ?? value.name));
@@ -86,7 +86,7 @@ export function changeOptionList(
 
 export function removeOptionList(catalog: Catalog, user: UserId, id: string): void {
   const list = listOrRefuse(catalog, id);
-  catalog.journal.change(`Deleted the option list “${list.name}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'optionListDeleted', name: list.name }, catalog.actor(user), () =>
     deleteOptionList(catalog.db, id),
   );
 }

@@ -19,7 +19,7 @@ export function replacePicture(
   const product = productOrRefuse(catalog, id);
   if (!product.pictures.some((picture) => picture.id === pictureId))
     throw notFound('This picture does not exist any more.');
-  catalog.journal.change(`Replaced a picture of “${product.title}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'pictureReplaced', title: product.title }, catalog.actor(user), () =>
     setPictures(
       catalog.db,
       id,
@@ -33,8 +33,7 @@ export function replacePicture(
 export function addPictures(catalog: Catalog, user: UserId, id: string, media: readonly StoredMedia[]): void {
   const product = productOrRefuse(catalog, id);
   const added = media.map((each) => ({ ...each, id: newId('picture'), alt: '', ...freshPicture }));
-  const label = added.length === 1 ? 'a picture' : `${added.length} pictures`;
-  catalog.journal.change(`Added ${label} to “${product.title}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'picturesAdded', title: product.title, count: added.length }, catalog.actor(user), () =>
     setPictures(catalog.db, id, [...product.pictures, ...added]),
   );
 }
@@ -57,7 +56,7 @@ export function changePictures(
     throw clash([
       { path: ['pictures'], message: 'The pictures were changed by somebody else.', theirs: product.pictures },
     ]);
-  catalog.journal.change(`Changed pictures of “${product.title}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'picturesChanged', title: product.title }, catalog.actor(user), () =>
     setPictures(catalog.db, id, next),
   );
 }

@@ -54,7 +54,7 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
     barcode: '',
     stock: variant.stock === null ? null : 0,
   }));
-  catalog.journal.change(`Copied “${product.title}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'productCopied', title: product.title }, catalog.actor(user), () => {
     const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
     const { relations, ...plain } = product;
     const leftOut = product.leftOut.map((values) => values.map((value) => fresh.get(value)!));
@@ -135,7 +135,7 @@ export function copyParts(
     relation.how === 'picked' ? { how: 'picked', ids: relation.ids.filter((other) => other !== target) } : relation;
   const kept: { title: string; reason: string }[] = [];
   catalog.journal.change(
-    `Copied parts of “${product.title}” to ${targets.length} products`,
+    { did: 'partsCopied', title: product.title, count: targets.length },
     catalog.actor(user),
     () => {
       for (const target of targets) {
@@ -167,7 +167,7 @@ export function relateBack(catalog: Catalog, user: UserId, id: string, kind: Rel
   if (ids.includes(id)) return;
   if (id === to) throw invalidField(['to'], 'A product cannot stand beside itself.');
   if (ids.length >= 24) throw invalidField(['to'], `“${other.title}” has 24 products there already.`);
-  catalog.journal.change(`Let “${other.title}” lead to “${product.title}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'relatedBack', title: product.title, from: other.title }, catalog.actor(user), () =>
     updateProduct(catalog.db, to, { [kind]: { how: 'picked', ids: [...ids, id] } }),
   );
 }

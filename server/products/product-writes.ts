@@ -1,3 +1,4 @@
+import type { Done } from '../../core/history/done';
 import type { Was } from '../../contract/was';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { noDelivery, emptiedBy, kindParts, lostBy } from '../../core/products/kinds';
@@ -23,7 +24,6 @@ import { refuseBecomingBundle } from './bundle-checks';
 import type { Catalog } from '../state/catalog';
 import { clashesOf, mergedProductFields, misfitsOf, unknownOf, type Fields } from './checks';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
-import { productWords } from '../store/field-words';
 import { newVariant } from './variant-writes';
 
 export function createProduct(
@@ -33,7 +33,7 @@ export function createProduct(
 ): string {
   const id = newId('product');
   const { db } = catalog;
-  catalog.journal.change(`Added “${title}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'productAdded', title }, catalog.actor(user), () => {
     const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
     const created = catalog.clock().toISOString();
     insertProduct(
@@ -47,16 +47,12 @@ export function createProduct(
   return id;
 }
 
-function updateLabel(product: Product, fields: Fields): string {
+function doneTo(product: Product, fields: Fields): Done {
   const title = fields.title ?? product.title;
-  const names = Object.keys(fields) as (keyof Fields)[];
-  if (names.length === 1 && fields.standing)
-    return {
-      live: `Put “${title}” on the shop`,
-      draft: `Made “${title}” a draft`,
-      off: `Took “${title}” off the shop`,
-    }[fields.standing];
-  return `Changed ${names.map((name) => productWords[name]).join(', ')} of “${title}”`;
+  const names = Object.keys(fields);
+  return names.length === 1 && fields.standing
+    ? { did: 'standingChanged', title, standing: fields.standing }
+    : { did: 'productChanged', title, fields: names };
 }
 
 /** Asks before another kind loses something that was filled in. */
@@ -98,7 +94,7 @@ export function changeProduct(
   if (clashes.length > 0) throw clash(clashes);
   if (plain.featured && !product.featured) (plain as Partial<ProductFields>).featuredPlace = nextFeaturedPlace(db);
   const isUnseen = !catalog.live.hashes.has(`product:${id}`);
-  catalog.journal.change(updateLabel(product, typed), catalog.actor(user), () => {
+  catalog.journal.change(doneTo(product, typed), catalog.actor(user), () => {
     const isSlugOfTitle = product.slug.replace(/-\d+$/, '') === slugFrom(product.title);
     if (plain.title && !plain.slug && isUnseen && product.standing === 'draft' && isSlugOfTitle)
       plain.slug = freeSlug(slugFrom(plain.title), (wanted) => isSlugTaken(db, 'product', wanted, id));
@@ -118,5 +114,7 @@ export function changeProduct(
 
 export function removeProduct(catalog: Catalog, user: UserId, id: string): void {
   const product = productOrRefuse(catalog, id);
-  catalog.journal.change(`Deleted “${product.title}”`, catalog.actor(user), () => deleteProduct(catalog.db, id));
+  catalog.journal.change({ did: 'productDeleted', title: product.title }, catalog.actor(user), () =>
+    deleteProduct(catalog.db, id),
+  );
 }

@@ -38,7 +38,7 @@ export function specSheets(catalog: Catalog): (SpecSheet & { products: number })
 export function createSpecSheet(catalog: Catalog, user: UserId, name: string): string {
   refuseName(catalog, name, null);
   const id = newId('specSheet');
-  catalog.journal.change(`Added the spec sheet “${name}”`, catalog.actor(user), () =>
+  catalog.journal.change({ did: 'specSheetAdded', name }, catalog.actor(user), () =>
     putSpecSheet(catalog.db, { id, name, attributes: [] }),
   );
   return id;
@@ -70,7 +70,7 @@ export function changeSpecSheet(
   });
   if (errors.length > 0) throw invalid(errors);
   const changed = new Map(attributes.map((attribute) => [attribute.id, attribute]));
-  catalog.journal.change(`Changed the spec sheet “${name}”`, catalog.actor(user), () => {
+  catalog.journal.change({ did: 'specSheetChanged', name }, catalog.actor(user), () => {
     putSpecSheet(catalog.db, { id, name, attributes });
     // An attribute that sheets share is the same in all of them, but for its place, its heading and whether it is needed.
     for (const other of catalog.working.shop.specSheets.values())
@@ -109,7 +109,7 @@ export function removeSpecSheet(catalog: Catalog, user: UserId, id: string): voi
       );
   const products = productIdsWithSheet(catalog.db, id);
   catalog.journal.change(
-    `Deleted the spec sheet “${sheet.name}” of ${products.length} products`,
+    { did: 'specSheetDeleted', name: sheet.name, count: products.length },
     catalog.actor(user),
     () => deleteSpecSheet(catalog.db, id),
   );

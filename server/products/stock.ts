@@ -1,4 +1,5 @@
-import type { StockReason, stockRoutes } from '../../contract/stock';
+import type { Done } from '../../core/history/done';
+import type { stockRoutes } from '../../contract/stock';
 import type { FieldError } from '../../contract/problem';
 import type { AnswerOf, BodyOf } from '../../contract/route';
 import { setVariants } from '../store/put-products';
@@ -6,14 +7,6 @@ import { invalid, notFound } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
 import { refOf } from '../state/working';
-
-const reasonWords: Record<StockReason, string> = {
-  delivered: 'Delivered',
-  counted: 'Counted',
-  returned: 'Returned',
-  damaged: 'Damaged or lost',
-  other: 'Moved',
-};
 
 /** Moves stock with a reason, as one change. A variant that was not counted begins to be with the reason "counted". */
 export function moveStock(
@@ -37,8 +30,8 @@ export function moveStock(
     else next.set(variantId, { ...variant, stock });
   });
   if (errors.length > 0) throw invalid(errors);
-  const label = `${reasonWords[reason]}: stock of “${product.title}”${note && `, ${note}`}`;
-  catalog.journal.change(label, catalog.actor(user), () =>
+  const done: Done = { did: 'stockMoved', title: product.title, reason, note };
+  catalog.journal.change(done, catalog.actor(user), () =>
     setVariants(catalog.db, id, [...next.values()], new Set(moves.map((move) => move.id))),
   );
 }

@@ -15,7 +15,6 @@ import { setOptions, setVariants, updateProduct } from '../store/put-products';
 import { newId } from '../shared/ids';
 import { clash, invalid, invalidField, needsConfirmation } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
-import { variantWords } from '../store/field-words';
 import { checkVariants, type VariantChanges } from './checks';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
 
@@ -131,7 +130,7 @@ export function changeOptions(
         )
         .join('\n') + (losing.length > 8 ? `\nand ${losing.length - 8} more` : ''),
     );
-  journal.change(`Changed options of “${product.title}”`, catalog.actor(user), () => {
+  journal.change({ did: 'optionsChanged', title: product.title }, catalog.actor(user), () => {
     setOptions(catalog.db, id, options);
     setVariants(catalog.db, id, made);
     updateProduct(catalog.db, id, { leftOut });
@@ -149,9 +148,10 @@ export function changeVariants(
   const { next, errors, clashes } = checkVariants(catalog, product, seen, changes);
   if (errors.length > 0) throw invalid(errors);
   if (clashes.length > 0) throw clash(clashes);
-  const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as (keyof typeof variantWords)[]));
-  const words = [...names].map((name) => variantWords[name]).join(', ');
-  catalog.journal.change(`Changed ${words} of “${product.title}”`, catalog.actor(user), () =>
-    setVariants(catalog.db, id, next, new Set(changes.map((change) => change.id))),
+  const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as string[]));
+  catalog.journal.change(
+    { did: 'variantsChanged', title: product.title, fields: [...names] },
+    catalog.actor(user),
+    () => setVariants(catalog.db, id, next, new Set(changes.map((change) => change.id))),
   );
 }

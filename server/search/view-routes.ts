@@ -16,13 +16,13 @@ export function viewsApi(catalog: Catalog): Router {
   }));
   answer(router, viewRoutes.add, ({ body, user }) => {
     const view = { id: newId('view'), ...body };
-    journal.change(`Kept the view “${view.name}”`, catalog.actor(user), () => addView(db, view));
+    journal.change({ did: 'viewKept', name: view.name }, catalog.actor(user), () => addView(db, view));
     return view;
   });
   answer(router, viewRoutes.remove, ({ params, user }) => {
     const view = readViews(db).find(({ id }) => id === params.id);
     if (!view) throw notFound('This view does not exist any more.');
-    journal.change(`Deleted the view “${view.name}”`, catalog.actor(user), () => deleteView(db, view.id));
+    journal.change({ did: 'viewDeleted', name: view.name }, catalog.actor(user), () => deleteView(db, view.id));
     return { ok: true as const };
   });
   return router;

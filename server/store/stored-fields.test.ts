@@ -1,3 +1,4 @@
+import { written } from '../../core/history/done';
 import { columnOf, namesOf, type Fields } from '../../core/model/fields';
 import { productFields, relationFields } from '../../core/model/product-fields';
 import { groupFields } from '../../core/model/group-fields';
@@ -25,7 +26,7 @@ test('every field of a product is read as it was written', async () => {
   const own = { ...valuesOf(productFields), brandId: null, specSheetId: null };
   const between = valuesOf(relationFields);
   const actor = shop.catalog.actor(null);
-  journal.change('Wrote every field', actor, () => updateProduct(db, product.id, { ...own, ...between }));
+  journal.change(written('Wrote every field'), actor, () => updateProduct(db, product.id, { ...own, ...between }));
   const [read] = readProducts(db, [product.id]);
   expect(read).toMatchObject(only(own, stored(productFields)));
   expect(read!.relations).toEqual(between);
@@ -35,7 +36,7 @@ test('every field of a variant is read as it was written', async () => {
   const { db, journal } = shop.catalog;
   const { product } = await addProduct(shop, 'Wren');
   const variant = { ...product.variants[0]!, ...valuesOf(variantFields), pictureId: null };
-  journal.change('Wrote every field', shop.catalog.actor(null), () => setVariants(db, product.id, [variant]));
+  journal.change(written('Wrote every field'), shop.catalog.actor(null), () => setVariants(db, product.id, [variant]));
   const [read] = readProducts(db, [product.id]);
   expect(read!.variants).toEqual([variant]);
 });
@@ -67,7 +68,7 @@ test.each(Object.keys(groupFields) as (keyof typeof groupFields)[])(
     const values = { ...valuesOf(fields), id: `${kind}_000009`, parentId: null, specSheetId: null, picked: [] };
     const group = only(values, ['id', ...namesOf(fields)]);
     const [put, read] = groupStore[kind];
-    shop.catalog.journal.change('Wrote every field', shop.catalog.actor(null), () => put(group as never));
+    shop.catalog.journal.change(written('Wrote every field'), shop.catalog.actor(null), () => put(group as never));
     expect(read().find(({ id }) => id === values.id)).toEqual(group);
   },
 );

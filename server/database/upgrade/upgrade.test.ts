@@ -8,6 +8,7 @@ import { canonicalJson } from '../../../core/shared/canonical-json';
 import { nameKey } from '../../../core/shared/name-key';
 import { Catalog } from '../../state/catalog';
 import { review } from '../../publishing/review';
+import { written } from '../../../core/history/done';
 import { serialise } from '../stored-form';
 import { columnsOf, installJournal, journaledTables } from '../journal-triggers';
 
@@ -113,6 +114,11 @@ const asTrueEdition = (document: (typeof documents)[number]) =>
 const documentsOf = (version: number) =>
   version < TRUE_EDITIONS ? documents : [...documents.map(asTrueEdition), redirect];
 
+/** Since this version collections have sizes of which the seller is warned. */
+const SIZES = 10;
+/** Since this version changes hold what was done, not its words, and editions leave out what only the seller knows. */
+const DONE = 12;
+
 /** A database as a program of that version left it: goods, groups, a page, changes that can be undone, one edition. */
 function fixture(folder: string, version: number): void {
   const db = new Database(join(folder, 'dispona.sqlite'));
@@ -127,11 +133,9 @@ function fixture(folder: string, version: number): void {
   db.prepare(`INSERT INTO user (id, email, name, password) VALUES ('u_kim000', 'kim@example.com', 'Kim', '')`).run();
   const change = (id: number, sql: string) =>
     db.transaction(() => {
-      db.prepare(`INSERT INTO change (id, at, user_id, label, kind) VALUES (?, ?, 'u_kim000', ?, 'edit')`).run(
-        id,
-        AT,
-        `Change ${id}`,
-      );
+      db.prepare(
+        `INSERT INTO change (id, at, user_id, ${version < DONE ? 'label' : 'done'}, kind) VALUES (?, ?, 'u_kim000', ?, 'edit')`,
+      ).run(id, AT, version < DONE ? `Change ${id}` : JSON.stringify(written(`Change ${id}`)));
       db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(id);
       db.exec(sql);
       db.prepare(`DELETE FROM current_change`).run();
@@ -144,6 +148,7 @@ function fixture(folder: string, version: number): void {
      INSERT INTO tag (id, name, slug) VALUES ('t_windy0', 'Windy', 'windy');
      INSERT INTO category (id, parent_id, position, name, slug) VALUES ('c_kites0', NULL, 0, 'Kites', 'kites'), ('c_delta0', 'c_kites0', 0, 'Deltas', 'deltas');
      INSERT INTO collection (id, position, name, slug, source, rule) VALUES ('k_light0', 0, 'Light', 'light', 'rule', '${canonicalJson((documentsOf(version)[6]![2] as { rule: object }).rule)}');
+     ${version < SIZES ? '' : 'UPDATE collection SET fewest = 2;'}
      INSERT INTO page (id, position, title, slug, home) VALUES ('g_home00', 0, 'Home', 'home', 1);
      INSERT INTO section (id, page_id, position, body) VALUES ('s_strip0', 'g_home00', 0, '{"count":4,"kind":"strip","source":{"id":"k_light0","kind":"collection"},"title":"Light"}');
      INSERT INTO menu_item (id, position, target_kind, target_id) VALUES ('m_kites0', 0, 'category', 'c_kites0');
@@ -167,10 +172,20 @@ function fixture(folder: string, version: number): void {
   if (version >= 8) db.prepare(`UPDATE edition SET change_id = 3`).run();
   for (const [kind, key, body] of documentsOf(version)) {
     // Hashes were others once; since then they are those of today.
+    const old = { hash: `old-hash-of-${kind}-${key}`, text: canonicalJson(body) };
+    const document = { kind, key, body: documentBody(kind as DocumentKind, canonicalJson(body)) } as ShopDocument;
     const { hash, text } =
-      version < TRUE_EDITIONS
-        ? { hash: `old-hash-of-${kind}-${key}`, text: canonicalJson(body) }
-        : serialise({ kind, key, body: documentBody(kind as DocumentKind, canonicalJson(body)) } as ShopDocument);
+      version < DONE && kind === 'collection' && version >= SIZES
+        ? {
+            ...old,
+            text: canonicalJson({
+              ...(JSON.parse(version < TRUE_EDITIONS ? old.text : serialise(document).text) as object),
+              fewest: 2,
+            }),
+          }
+        : version < TRUE_EDITIONS
+          ? old
+          : serialise(document);
     db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?)`).run(hash, kind, text);
     if (version === 1) db.prepare(`INSERT INTO edition_document VALUES (1, ?, ?, ?)`).run(kind, key, hash);
     else db.prepare(`INSERT INTO edition_span VALUES (?, ?, 1, NULL, ?)`).run(kind, key, hash);
@@ -201,7 +216,10 @@ describe.each(versions)('a database of version %d', (version) => {
     expect(catalog.db.pragma('foreign_key_check')).toEqual([]);
   });
 
-  test('has changes that can be undone and done again, as they could before', () => {
+  test('has changes that can be undone and done again, as they could before, under the words that they had', () => {
+    expect(catalog.journal.history(10).map(({ label }) => label)).toEqual(
+      expect.arrayContaining(['Change 1', 'Change 2']),
+    );
     const actor = catalog.actor('u_kim000');
     catalog.journal.undo(actor);
     expect(catalog.working.products.get('p_delta0')).toMatchObject({ title: 'Harrir', variants: [{ price: 5900 }] });

@@ -3,7 +3,7 @@ import { formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
 import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/goods';
-import { stockReasons, type StockReason } from '../../../../contract/stock';
+import { stockReasons, type StockReason } from '../../../../core/model/product-values';
 import { variantName } from '../../../../core/products/variants';
 import { call, CallError, wordsOf } from '../../../data/api';
 import { Button } from '../../../shared/ui/button';

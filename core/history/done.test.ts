@@ -1,0 +1,82 @@
+import { doneWords, written, type Done } from './done';
+
+const title = 'Harrier delta';
+const name = 'Light wind';
+/** One of each thing that can be done, with the words for it. A new one has to be added here. */
+const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: string] } = {
+  written: [{ did: 'written', words: 'As an older version put it' }, 'As an older version put it'],
+  shopSetUp: [{ did: 'shopSetUp' }, 'Set the shop up'],
+  settingsChanged: [{ did: 'settingsChanged' }, 'Changed the settings of the shop'],
+  menuChanged: [{ did: 'menuChanged' }, 'Changed the menu'],
+  productAdded: [{ did: 'productAdded', title }, 'Added “Harrier delta”'],
+  productChanged: [
+    { did: 'productChanged', title, fields: ['metaTitle', 'goesWith'] },
+    'Changed meta title, goes with of “Harrier delta”',
+  ],
+  standingChanged: [{ did: 'standingChanged', title, standing: 'off' }, 'Took “Harrier delta” off the shop'],
+  variantsChanged: [
+    { did: 'variantsChanged', title, fields: ['price', 'sku'] },
+    'Changed price, SKU of “Harrier delta”',
+  ],
+  optionsChanged: [{ did: 'optionsChanged', title }, 'Changed options of “Harrier delta”'],
+  productDeleted: [{ did: 'productDeleted', title }, 'Deleted “Harrier delta”'],
+  productCopied: [{ did: 'productCopied', title }, 'Copied “Harrier delta”'],
+  partsCopied: [{ did: 'partsCopied', title, count: 1 }, 'Copied parts of “Harrier delta” to one product'],
+  relatedBack: [{ did: 'relatedBack', title, from: 'Tern' }, 'Let “Tern” lead to “Harrier delta”'],
+  productsMerged: [{ did: 'productsMerged', title, count: 3 }, 'Merged 3 products into “Harrier delta”'],
+  productSplit: [{ did: 'productSplit', title, count: 2 }, 'Split “Harrier delta” into 2 products'],
+  featuredOrdered: [{ did: 'featuredOrdered' }, 'Changed the order of featured products'],
+  fileAdded: [{ did: 'fileAdded', title, name: 'plan.pdf' }, 'Added the file “plan.pdf” to “Harrier delta”'],
+  picturesAdded: [{ did: 'picturesAdded', title, count: 1 }, 'Added a picture to “Harrier delta”'],
+  pictureReplaced: [{ did: 'pictureReplaced', title }, 'Replaced a picture of “Harrier delta”'],
+  picturesChanged: [{ did: 'picturesChanged', title }, 'Changed pictures of “Harrier delta”'],
+  stockMoved: [
+    { did: 'stockMoved', title, reason: 'damaged', note: 'rain' },
+    'Damaged or lost: stock of “Harrier delta”, rain',
+  ],
+  bulk: [
+    { did: 'bulk', request: { do: 'tags', how: 'add', ids: ['t_000001'] }, count: 1_200 },
+    'Added tags of 1,200 products',
+  ],
+  sheetSaved: [{ did: 'sheetSaved', cells: 1, count: 1 }, 'Changed one cell of one product in a sheet'],
+  groupAdded: [{ did: 'groupAdded', kind: 'tag', name }, 'Added tag “Light wind”'],
+  groupChanged: [{ did: 'groupChanged', kind: 'brand', name }, 'Changed brand “Light wind”'],
+  groupRenamed: [{ did: 'groupRenamed', kind: 'tag', name, from: 'Calm' }, 'Renamed tag “Calm” to “Light wind”'],
+  groupPictured: [{ did: 'groupPictured', kind: 'category', name }, 'Changed the picture of category “Light wind”'],
+  groupMerged: [{ did: 'groupMerged', kind: 'tag', name, into: 'Calm' }, 'Merged tag “Light wind” into “Calm”'],
+  groupDeleted: [{ did: 'groupDeleted', kind: 'collection', name }, 'Deleted collection “Light wind”'],
+  categoryMoved: [{ did: 'categoryMoved', name }, 'Moved category “Light wind”'],
+  productsPut: [{ did: 'productsPut', name, count: 2 }, 'Put 2 products into “Light wind”'],
+  productsPinned: [{ did: 'productsPinned', name, count: 1 }, 'Pinned one product in “Light wind”'],
+  collectionFrozen: [{ did: 'collectionFrozen', name }, 'Froze collection “Light wind”'],
+  collectionFilled: [{ did: 'collectionFilled', name }, 'Rule fills “Light wind” again'],
+  collectionsOrdered: [{ did: 'collectionsOrdered' }, 'Put the shelves in order'],
+  pageAdded: [{ did: 'pageAdded', title }, 'Added page “Harrier delta”'],
+  pageChanged: [{ did: 'pageChanged', title }, 'Changed page “Harrier delta”'],
+  pageDeleted: [{ did: 'pageDeleted', title }, 'Deleted page “Harrier delta”'],
+  viewKept: [{ did: 'viewKept', name }, 'Kept the view “Light wind”'],
+  viewDeleted: [{ did: 'viewDeleted', name }, 'Deleted the view “Light wind”'],
+  specSheetAdded: [{ did: 'specSheetAdded', name }, 'Added the spec sheet “Light wind”'],
+  specSheetChanged: [{ did: 'specSheetChanged', name }, 'Changed the spec sheet “Light wind”'],
+  specSheetDeleted: [{ did: 'specSheetDeleted', name, count: 0 }, 'Deleted the spec sheet “Light wind” of 0 products'],
+  optionListAdded: [{ did: 'optionListAdded', name }, 'Added the option list “Light wind”'],
+  optionListChanged: [{ did: 'optionListChanged', name }, 'Changed the option list “Light wind”'],
+  optionListDeleted: [{ did: 'optionListDeleted', name }, 'Deleted the option list “Light wind”'],
+};
+
+test.each(Object.entries(examples))('%s', (_did, [done, words]) => {
+  expect(doneWords(done)).toBe(words);
+});
+
+test('what was done is told from what the journal stores of it', () => {
+  for (const [done, words] of Object.values(examples))
+    expect(doneWords(JSON.parse(JSON.stringify(done)) as Done)).toBe(words);
+});
+
+test('a field that there is no more is told under the name that it was stored by', () => {
+  expect(doneWords({ did: 'productChanged', title, fields: ['title', 'wingCount'] })).toBe(
+    'Changed title, wingCount of “Harrier delta”',
+  );
+});
+
+test('words of their own are told as they are', () => expect(doneWords(written('Tidied up'))).toBe('Tidied up'));

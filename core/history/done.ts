@@ -1,0 +1,119 @@
+import { bulkLabel, type BulkRequest } from '../bulk/bulk-actions';
+import { fieldWords } from '../model/fields';
+import { productFields, relationFields } from '../model/product-fields';
+import type { Standing, StockReason } from '../model/product-values';
+import { variantFields } from '../model/variant-fields';
+
+const wordsOfProduct: Readonly<Record<string, string>> = {
+  ...fieldWords(productFields),
+  ...fieldWords(relationFields),
+};
+const wordsOfVariant: Readonly<Record<string, string>> = fieldWords(variantFields);
+
+/** Names of fields as one reads them; a field that is gone since is told as it was stored. */
+const named = (fields: readonly string[], words: Readonly<Record<string, string>>) =>
+  fields.map((field) => words[field] ?? field).join(', ');
+
+const many = (count: number, one: string, more: string) => (count === 1 ? `one ${one}` : `${count} ${more}`);
+const products = (count: number) => many(count, 'product', 'products');
+
+interface Titled {
+  title: string;
+}
+interface Named {
+  name: string;
+}
+interface OfGroup extends Named {
+  kind: 'category' | 'collection' | 'brand' | 'tag';
+}
+
+const standings: Record<Standing, (title: string) => string> = {
+  live: (title) => `Put “${title}” on the shop`,
+  draft: (title) => `Made “${title}” a draft`,
+  off: (title) => `Took “${title}” off the shop`,
+};
+
+const stockReasons: Record<StockReason, string> = {
+  delivered: 'Delivered',
+  counted: 'Counted',
+  returned: 'Returned',
+  damaged: 'Damaged or lost',
+  other: 'Moved',
+};
+
+/**
+ * All that can be done to the catalog, each with the words for it. The journal stores which it was and its parameters; the
+ * words are made when it is read. What was stored under a key must stay readable.
+ */
+const catalogue = {
+  /** in words that were written down as they are: by versions before this one, and by seeds */
+  written: ({ words }: { words: string }) => words,
+  shopSetUp: () => 'Set the shop up',
+  settingsChanged: () => 'Changed the settings of the shop',
+  menuChanged: () => 'Changed the menu',
+
+  productAdded: ({ title }: Titled) => `Added “${title}”`,
+  productChanged: ({ title, fields }: Titled & { fields: readonly string[] }) =>
+    `Changed ${named(fields, wordsOfProduct)} of “${title}”`,
+  standingChanged: ({ title, standing }: Titled & { standing: Standing }) => standings[standing](title),
+  variantsChanged: ({ title, fields }: Titled & { fields: readonly string[] }) =>
+    `Changed ${named(fields, wordsOfVariant)} of “${title}”`,
+  optionsChanged: ({ title }: Titled) => `Changed options of “${title}”`,
+  productDeleted: ({ title }: Titled) => `Deleted “${title}”`,
+  productCopied: ({ title }: Titled) => `Copied “${title}”`,
+  partsCopied: ({ title, count }: Titled & { count: number }) => `Copied parts of “${title}” to ${products(count)}`,
+  relatedBack: ({ from, title }: Titled & { from: string }) => `Let “${from}” lead to “${title}”`,
+  productsMerged: ({ title, count }: Titled & { count: number }) => `Merged ${products(count)} into “${title}”`,
+  productSplit: ({ title, count }: Titled & { count: number }) => `Split “${title}” into ${products(count)}`,
+  featuredOrdered: () => 'Changed the order of featured products',
+  fileAdded: ({ title, name }: Titled & Named) => `Added the file “${name}” to “${title}”`,
+  picturesAdded: ({ title, count }: Titled & { count: number }) =>
+    `Added ${count === 1 ? 'a picture' : `${count} pictures`} to “${title}”`,
+  pictureReplaced: ({ title }: Titled) => `Replaced a picture of “${title}”`,
+  picturesChanged: ({ title }: Titled) => `Changed pictures of “${title}”`,
+  stockMoved: ({ title, reason, note }: Titled & { reason: StockReason; note: string }) =>
+    `${stockReasons[reason]}: stock of “${title}”${note && `, ${note}`}`,
+
+  bulk: ({ request, count }: { request: BulkRequest; count: number }) => bulkLabel(request, count),
+  sheetSaved: ({ cells, count }: { cells: number; count: number }) =>
+    `Changed ${many(cells, 'cell', 'cells')} of ${products(count)} in a sheet`,
+
+  groupAdded: ({ kind, name }: OfGroup) => `Added ${kind} “${name}”`,
+  groupChanged: ({ kind, name }: OfGroup) => `Changed ${kind} “${name}”`,
+  groupRenamed: ({ kind, name, from }: OfGroup & { from: string }) => `Renamed ${kind} “${from}” to “${name}”`,
+  groupPictured: ({ kind, name }: OfGroup) => `Changed the picture of ${kind} “${name}”`,
+  groupMerged: ({ kind, name, into }: OfGroup & { into: string }) => `Merged ${kind} “${name}” into “${into}”`,
+  groupDeleted: ({ kind, name }: OfGroup) => `Deleted ${kind} “${name}”`,
+  categoryMoved: ({ name }: Named) => `Moved category “${name}”`,
+  productsPut: ({ name, count }: Named & { count: number }) => `Put ${products(count)} into “${name}”`,
+  productsPinned: ({ name, count }: Named & { count: number }) => `Pinned ${products(count)} in “${name}”`,
+  collectionFrozen: ({ name }: Named) => `Froze collection “${name}”`,
+  collectionFilled: ({ name }: Named) => `Rule fills “${name}” again`,
+  collectionsOrdered: () => 'Put the shelves in order',
+
+  pageAdded: ({ title }: Titled) => `Added page “${title}”`,
+  pageChanged: ({ title }: Titled) => `Changed page “${title}”`,
+  pageDeleted: ({ title }: Titled) => `Deleted page “${title}”`,
+
+  viewKept: ({ name }: Named) => `Kept the view “${name}”`,
+  viewDeleted: ({ name }: Named) => `Deleted the view “${name}”`,
+  specSheetAdded: ({ name }: Named) => `Added the spec sheet “${name}”`,
+  specSheetChanged: ({ name }: Named) => `Changed the spec sheet “${name}”`,
+  specSheetDeleted: ({ name, count }: Named & { count: number }) =>
+    `Deleted the spec sheet “${name}” of ${products(count)}`,
+  optionListAdded: ({ name }: Named) => `Added the option list “${name}”`,
+  optionListChanged: ({ name }: Named) => `Changed the option list “${name}”`,
+  optionListDeleted: ({ name }: Named) => `Deleted the option list “${name}”`,
+};
+
+type Catalogue = typeof catalogue;
+type Parameters1<F> = F extends (parameters: infer P) => string ? (unknown extends P ? object : P) : never;
+
+/** What was done to the catalog: which it was, and with what. */
+export type Done = { [Key in keyof Catalogue]: { did: Key } & Parameters1<Catalogue[Key]> }[keyof Catalogue];
+
+/** What was done, in words. */
+export const doneWords = (done: Done): string => (catalogue[done.did] as (parameters: Done) => string)(done);
+
+/** Something that is told in words of its own. */
+export const written = (words: string): Done => ({ did: 'written', words });
