@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { documentKinds } from '../core/model/document';
+import { documentChangeSchema, placeChangeSchema } from '../core/publishing/changes';
 import { route } from './route';
 import { goodsRowSchema } from './goods';
 import { changeRowSchema } from './history';
@@ -124,28 +124,14 @@ export const deskRoutes = {
     answer: z.object({
       edition: z.number().int(),
       total: z.number().int(),
-      changes: z.array(
-        z.object({
-          kind: z.enum(documentKinds),
-          key: z.string(),
-          title: z.string(),
-          what: z.enum(['new', 'changed', 'gone']),
-          thumbnail: z.string().nullable(),
-          fields: z.array(z.object({ label: z.string(), before: z.string(), after: z.string() })),
-        }),
-      ),
+      changes: z.array(documentChangeSchema.extend({ thumbnail: z.string().nullable() })),
       places: z.array(
-        z.object({
-          kind: z.enum(['section', 'category', 'collection', 'brand', 'tag']),
-          id: z.string(),
-          title: z.string(),
-          page: z.string().nullable(),
+        placeChangeSchema.extend({
           joined: z.array(thumb),
           left: z.array(thumb),
           shown: z.array(thumb),
           joinedCount: z.number().int(),
           leftCount: z.number().int(),
-          reordered: z.boolean(),
         }),
       ),
       worries: z.array(z.string()),

@@ -19,6 +19,8 @@ import { fileRoleSchema } from '../core/model/product-file';
 import { EMPTY_RULE, ruleSchema, type RuleNode } from '../core/model/rule';
 import { ruleFieldSchema } from './rule-field';
 import { changeWithDetailsSchema } from './history';
+import { reasonSchema, ruleProblemSchema } from '../core/rules/answers';
+import { placeOfProductSchema } from '../core/storefront/views';
 import { MAX_OPTIONS, MAX_VARIANTS } from '../core/products/variants';
 import { route } from './route';
 import { wasOf } from './was';
@@ -92,15 +94,7 @@ const ruleNodeSchema = z.custom<RuleNode>();
 
 export const whyListedSchema = z.object({
   isIn: z.boolean(),
-  reasons: z.array(z.object({ words: z.string(), holds: z.boolean(), actual: z.string(), isTurned: z.boolean() })),
-});
-
-const placeSchema = z.object({
-  kind: z.enum(['section', 'category', 'collection', 'brand', 'tag']),
-  id: z.string(),
-  label: z.string(),
-  position: z.number().int(),
-  of: z.number().int(),
+  reasons: z.array(reasonSchema.omit({ path: true })),
 });
 
 export const productAnswerSchema = z.object({
@@ -160,7 +154,7 @@ export const productAnswerSchema = z.object({
   }),
   timeZone: z.string(),
   currency: z.string(),
-  places: z.array(placeSchema),
+  places: z.array(placeOfProductSchema),
 });
 export type ProductAnswer = z.infer<typeof productAnswerSchema>;
 
@@ -191,7 +185,7 @@ export const goodsRoutes = {
         z.object({ key: z.string(), label: z.string(), count: z.number().int(), node: ruleNodeSchema }),
       ),
       sentence: z.string(),
-      problems: z.array(z.object({ path: z.array(z.number().int()), message: z.string() })),
+      problems: z.array(ruleProblemSchema),
     }),
   }),
   matching: route({
@@ -395,16 +389,7 @@ export const goodsRoutes = {
           source: z.enum(['picked', 'rule']),
           isIn: z.boolean(),
           /** only of those filled by rule */
-          reasons: z.array(
-            z.object({
-              /** place in the rule: indexes of `of` from the root down */
-              path: z.array(z.number().int()),
-              words: z.string(),
-              holds: z.boolean(),
-              actual: z.string(),
-              isTurned: z.boolean(),
-            }),
-          ),
+          reasons: z.array(reasonSchema),
           /** fewest conditions that stand in its way; null when its rule can take in nothing */
           missing: z.number().int().nullable(),
         }),

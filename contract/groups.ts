@@ -3,6 +3,8 @@ import { typedShape } from '../core/model/fields';
 import { brandSchema, categorySchema, collectionSchema } from '../core/model/group';
 import { categoryFields, collectionFields, groupNameSchema, namedFields } from '../core/model/group-fields';
 import { EMPTY_RULE, ruleSchema } from '../core/model/rule';
+import { useSchema } from '../core/storefront/views';
+import { ruleProblemSchema } from '../core/rules/answers';
 import { idSchema } from '../core/shared/identity';
 import { goodsRowSchema } from './goods';
 import { route } from './route';
@@ -11,8 +13,6 @@ import { wasOf } from './was';
 const done = z.object({ ok: z.literal(true) });
 const ids = z.array(idSchema).min(1).max(5_000);
 const count = z.number().int();
-
-export const ruleProblemSchema = z.object({ path: z.array(z.number().int()), message: z.string() });
 
 /** Where a group is in its life. new: not live yet; changed: since it was put live. */
 const groupLifeSchema = z.enum(['live', 'changed', 'new', 'waiting', 'ended', 'off']);
@@ -62,13 +62,6 @@ const alt = z.string().max(300, 'At most 300 characters.');
 const categoryBody = z.object({ ...typedShape(categoryFields), alt, place: z.number().int().min(0) });
 const collectionBody = z.object({ ...typedShape(collectionFields), alt });
 const namedBody = z.object({ ...typedShape(namedFields), alt });
-
-const useSchema = z.object({
-  in: z.enum(['menu', 'page', 'collection', 'product']),
-  /** of the page, the collection or the product; empty for the menu */
-  id: z.string(),
-  label: z.string(),
-});
 
 export const groupRoutes = {
   uses: route({

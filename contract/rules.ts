@@ -4,7 +4,7 @@ import { idSchema } from '../core/shared/identity';
 import { NEWEST_FIRST } from '../core/model/order';
 import { ruleSchema } from '../core/model/rule';
 import { goodsRowSchema, whyListedSchema } from './goods';
-import { ruleProblemSchema } from './groups';
+import { ruleProblemSchema } from '../core/rules/answers';
 import { route } from './route';
 import { ruleFieldSchema } from './rule-field';
 

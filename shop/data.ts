@@ -1,8 +1,8 @@
-import type { PictureView } from '../core/storefront/card';
-import type { ListingView } from '../core/storefront/listing-view';
+import type { PictureView } from '../core/storefront/views';
+import type { ListingView } from '../core/storefront/views';
 import type { MenuView, PageView } from '../core/storefront/pages/page-view';
 import type { LinkView } from '../core/storefront/pages/targets';
-import type { ProductView } from '../core/storefront/product-view';
+import type { ProductView } from '../core/storefront/views';
 import type { RelationStrip } from '../core/storefront/relation-strips';
 
 /** A listing page: a category, a collection, a brand, a tag or a search. */

@@ -1,6 +1,6 @@
 import type { Typed } from '../contract/shop-window';
-import type { ProductCard } from '../core/storefront/card';
-import type { ProductView, VariantView } from '../core/storefront/product-view';
+import type { ProductCard } from '../core/storefront/views';
+import type { ProductView, VariantView } from '../core/storefront/views';
 import type { ShopData } from './data';
 
 /** Only what is really there: a field that is not typed in keeps what is saved. */

@@ -1,9 +1,10 @@
+import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
 import type { Target } from '../model/target';
 import { placeSet } from '../storefront/listing-view';
-import { addressPath, groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
+import { addressPath, groupsOf, isOpen, type GroupRef } from '../shop/open-groups';
 import { sectionGoods, sectionName } from '../storefront/pages/sections/sections';
 import { firstSlots } from '../storefront/pages/place-goods';
 import { targetName } from '../storefront/pages/targets';
@@ -12,36 +13,6 @@ import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { arrangementOf, groupFields } from './group-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
-
-type ChangeWhat = 'new' | 'changed' | 'gone';
-
-interface FieldChange {
-  label: string;
-  /** in words, as shoppers would read it; empty when there was, or is, nothing */
-  before: string;
-  after: string;
-}
-
-export interface DocumentChange {
-  kind: DocumentKind;
-  key: string;
-  title: string;
-  what: ChangeWhat;
-  fields: FieldChange[];
-}
-
-/** Who joins and who leaves a place, as product ids. */
-export interface PlaceChange {
-  kind: 'section' | GroupKind;
-  id: string;
-  title: string;
-  page: string | null;
-  joined: string[];
-  left: string[];
-  /** the products after the change, in order, at most the first few */
-  shown: string[];
-  reordered: boolean;
-}
 
 type Bodies = ResolvedShop;
 

@@ -1,12 +1,7 @@
+import type { RuleProblem } from './answers';
 import { LAST_SECOND, MOST_DAYS, spanOf } from './condition';
 import { operatorsFor, type FieldRegistry } from './field';
 import { conditionsOf, isCondition, type Condition, type Rule, type RuleNode } from '../model/rule';
-
-export interface RuleProblem {
-  /** place in the tree: indexes of `of` from the root down */
-  path: number[];
-  message: string;
-}
 
 /**
  * What stops a well-formed rule from meaning what it says: unknown fields, operators that do not suit the field, values

@@ -1,5 +1,5 @@
 import type { Collection } from '../model/group';
-import type { RuleProblem } from './check';
+import type { RuleProblem } from './answers';
 import { COLLECTION_FIELD } from './field';
 import { conditionsOf, type Rule } from '../model/rule';
 

@@ -1,21 +1,9 @@
+import type { Reason } from './answers';
 import type { ProductFacts } from './facts';
 import type { FieldRegistry } from './field';
 import { takesIn } from './predicate';
 import { isCondition, isVariantGroup, type Rule, type RuleNode } from '../model/rule';
 import { actualWords, conditionWords, sentenceOf } from './text/sentence';
-
-/** One line of why a rule takes a product in or not. */
-interface Reason {
-  /** place in the tree: indexes of `of` from the root down */
-  path: number[];
-  /** the condition, or the group of conditions on one variant, in words */
-  words: string;
-  holds: boolean;
-  /** what the product has instead of what is asked for; '' where that has no short words */
-  actual: string;
-  /** inside a "none of" group, where holding keeps the product out */
-  isTurned: boolean;
-}
 
 export interface Explanation {
   isIn: boolean;

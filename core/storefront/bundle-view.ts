@@ -1,23 +1,9 @@
+import type { BundleView } from './views';
 import { variantName } from '../products/variants';
 import type { ProductDocument } from '../model/document';
 import { effectivePrice } from '../pricing/price';
-import { pictureOf, pictureView, type PictureView } from './card';
+import { pictureOf, pictureView } from './card';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-export interface BundlePartView {
-  id: string;
-  title: string;
-  url: string;
-  picture: PictureView | null;
-  variants: { id: string; label: string; price: number; /** pieces that may be chosen */ most: number }[];
-}
-
-/** What the chooser on a bundle's page is made from. */
-export interface BundleView {
-  /** basis points off the sum of the parts; null when the price is fixed */
-  off: number | null;
-  slots: { id: string; label: string; min: number; max: number; usual: string | null; parts: BundlePartView[] }[];
-}
 
 export function bundleView(shop: ResolvedShop, product: ProductDocument): BundleView | null {
   const facts = shop.bundles.get(product.id);

@@ -1,4 +1,5 @@
-import type { Fit, Focus, Picture } from '../model/product-values';
+import type { PictureView, PricingShown, ProductCard } from './views';
+import type { Picture } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import type { Bitset } from '../search/bitset';
 import { unitPrice, unitPricingWords } from '../pricing/price';
@@ -13,23 +14,10 @@ export function mediaUrl(media: string, size: PictureSize): string {
   return `/media/${media}/${size}.webp`;
 }
 
-export interface PictureView {
-  media: string;
-  alt: string;
-  width: number;
-  height: number;
-  focus: Focus;
-  fit: Fit;
-  ground: string;
-}
-
 export function pictureView(picture: Picture, title: string): PictureView {
   const { media, width, height, focus, fit, ground } = picture;
   return { media, alt: picture.alt || title, width, height, focus, fit, ground };
 }
-
-/** What shoppers are told about a price: the amount, that it is given on request, or nothing while it is sold out. */
-export type PricingShown = 'shown' | 'onRequest' | 'soldOut';
 
 export function pricingOf(
   product: Pick<ProductDocument, 'priceOnRequest' | 'hidePriceWhenSoldOut'>,
@@ -37,27 +25,6 @@ export function pricingOf(
 ): PricingShown {
   if (product.priceOnRequest) return 'onRequest';
   return product.hidePriceWhenSoldOut && !inStock ? 'soldOut' : 'shown';
-}
-
-/** A product as it stands in a grid or a strip. Prices in minor units. */
-export interface ProductCard {
-  id: string;
-  slug: string;
-  title: string;
-  url: string;
-  image: string | null;
-  picture: PictureView | null;
-  /** both ends are 0 unless `pricing` is "shown" */
-  price: { min: number; max: number; currency: string };
-  pricing: PricingShown;
-  wasPrice: number | null;
-  /** of the cheapest variant */
-  unitPrice: { amount: number; words: string } | null;
-  inStock: boolean;
-  brand: string | null;
-  /** the variant that the card stands for */
-  variantId: string | null;
-  swatches: { label: string; colour: string }[];
 }
 
 function swatchesOf(product: ProductDocument): ProductCard['swatches'] {

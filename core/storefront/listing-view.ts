@@ -1,9 +1,10 @@
+import type { FacetView, ListingView } from './views';
 import { type Attribute } from '../model/spec-sheet';
 import { SPEC_SCALE } from '../products/spec-values';
 import type { Bitset } from '../search/bitset';
 import { list } from '../search/listing';
 import type { ChoiceFilter, ListingResult, ProductSpan } from '../search/listing-query';
-import { cardOf, type ProductCard } from './card';
+import { cardOf } from './card';
 import { AVAILABLE, LAST, UNTOLD } from '../shop/facts';
 import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';
 import { arranged, finderOrder, type Arrangement } from '../shop/arrangement';
@@ -30,38 +31,6 @@ export interface ListingRequest {
   price: { min: number; max: number } | null;
   /** facet key of a spec in numbers → wanted span, in its unit */
   spans: ReadonlyMap<string, { min: number; max: number }>;
-}
-
-interface FacetValueView {
-  value: string;
-  label: string;
-  count: number;
-  selected: boolean;
-  colour?: string;
-}
-
-export type FacetView =
-  | { key: string; label: string; type: 'choice'; values: FacetValueView[] }
-  | {
-      key: string;
-      label: string;
-      type: 'range';
-      /** price in minor units, specs in their unit */
-      values: { min: number; max: number };
-      /** an open end is null */
-      selected: { min: number | null; max: number | null } | null;
-      /** of a spec, such as cm */
-      unit?: string;
-    };
-
-export interface ListingView {
-  total: number;
-  page: number;
-  pageSize: number;
-  sorts: { key: string; label: string }[];
-  sort: string;
-  items: ProductCard[];
-  facets: FacetView[];
 }
 
 const sorts = [
@@ -284,7 +253,7 @@ function choiceFacet(
   chosen: readonly string[],
 ): FacetView[] {
   const counts = result.counts.get(source.facet)!;
-  const values: FacetValueView[] = [];
+  const values: Extract<FacetView, { type: 'choice' }>['values'] = [];
   for (const { indexValue, id, value, label, colour } of describedValues(shop, source.facet)) {
     if (source.among && !source.among.has(indexValue)) continue;
     const count = counts[id] ?? 0;

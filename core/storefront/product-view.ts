@@ -1,88 +1,19 @@
+import type { ProductView, VariantView } from './views';
 import { formatPriceRange } from '../shared/money';
 import { sizeWords } from '../model/product-file';
 import { lastDayBefore } from '../shared/moment';
 import { plainText } from '../shared/plain-text';
-import type { ProductKind } from '../model/product-values';
 import { specWords } from '../products/spec-values';
 import { durationWords, packageWords, weightWords } from '../shared/units';
 import type { ProductDocument } from '../model/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
 import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
 import { shopPrice, shopStock } from '../shop/shop-price';
-import { bundleView, type BundleView } from './bundle-view';
-import { mediaUrl, pictureView, pricingOf, type PictureView, type PricingShown } from './card';
+import { bundleView } from './bundle-view';
+import { mediaUrl, pictureView, pricingOf } from './card';
 import { optionKey, optionValueKey } from '../shop/facts';
 import { isOpen, urlOfGroup } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-/** A product as shoppers may see it: no cost, no exact stock. Prices in minor units. */
-export interface ProductView {
-  id: string;
-  kind: ProductKind;
-  slug: string;
-  title: string;
-  summary: string;
-  /** sanitised HTML */
-  description: string;
-  url: string;
-  currency: string;
-  brand: string | null;
-  /** its own page, where it has one */
-  brandUrl: string | null;
-  inStock: boolean;
-  crumbs: { label: string; url: string }[];
-  pictures: (PictureView & { id: string })[];
-  options: {
-    key: string;
-    label: string;
-    values: { key: string; label: string; colour: string | null; picture: string | null }[];
-  }[];
-  variants: VariantView[];
-  /** amounts are 0 unless this is "shown" */
-  pricing: PricingShown;
-  /** reduction by number of pieces, basis points */
-  quantityPrices: { from: number; off: number }[];
-  /** moment at which the sale ends; null when it does not, or there is none */
-  saleUntil: string | null;
-  /** last day of the sale in words */
-  saleLastDay: string | null;
-  /** what is read about ordering while sold out; null when it cannot be ordered then */
-  orderDelay: string | null;
-  specs: { heading: string; rows: { label: string; value: string }[] }[];
-  delivery: { label: string; value: string }[];
-  /** for a bundle, what it is chosen from */
-  bundle: BundleView | null;
-  /** lowest and highest price of all variants, or of all choices */
-  priceRange: { low: number; high: number };
-  /** what buyers download */
-  downloads: { name: string; size: string; variantId: string | null }[];
-  downloadTerms: string;
-  /** samples and manuals, for all */
-  files: { role: 'sample' | 'manual'; name: string; size: string; url: string }[];
-  meta: { title: string; description: string; noindex: boolean };
-}
-
-export interface VariantView {
-  id: string;
-  sku: string;
-  barcode: string;
-  /** option key → value key */
-  options: Record<string, string>;
-  price: number;
-  wasPrice: number | null;
-  /** lowest price of the 30 days before the reduction */
-  lowestBefore: number | null;
-  unitPrice: { amount: number; words: string } | null;
-  /** price of one piece by number of pieces */
-  quantityPrices: { from: number; price: number }[];
-  inStock: boolean;
-  /** true when only a few are left */
-  few: boolean;
-  image: string | null;
-  pictureId: string | null;
-  /** delivery facts where they differ from those of the product */
-  delivery: ProductView['delivery'] | null;
-}
 
 /** Shoppers are told that few are left from this number of pieces down. */
 const FEW = 3;

@@ -1,7 +1,8 @@
 import { relationKinds, type RelationKind } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import { membersOf } from '../rules/members';
-import { cardOf, type ProductCard } from './card';
+import { cardOf } from './card';
+import { type ProductCard } from './views';
 import { firstSlots } from './pages/place-goods';
 import type { ResolvedShop } from '../shop/resolved-shop';
 

@@ -1,3 +1,4 @@
+import type { Use } from './views';
 import type { Product } from '../model/product';
 import { replaceValue } from '../rules/replace-value';
 import type { Rule } from '../model/rule';
@@ -5,15 +6,6 @@ import { targetsOf } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { sectionName } from './pages/sections/sections';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-/** Something that names a group or a page, and would lead nowhere or take in nothing without it. */
-export interface Use {
-  in: 'menu' | 'page' | 'collection' | 'product';
-  /** of the page, the collection or the product; empty for the menu */
-  id: string;
-  /** "Home › Light-wind days" */
-  label: string;
-}
 
 const rulesOf = ({ relations, bundle }: Product): Rule[] => [
   ...Object.values(relations).flatMap((relation) => (relation.how === 'rule' ? [relation.rule] : [])),

@@ -1,3 +1,4 @@
+import type { PlaceOfProduct } from './views';
 import { keptWhileUnchanged } from '../shop/kept';
 import { placeSet } from './listing-view';
 import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
@@ -7,18 +8,6 @@ import type { Target } from '../model/target';
 import { firstSlots } from './pages/place-goods';
 import { sectionGoods, sectionName } from './pages/sections/sections';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-/** One spot of the storefront in which a product appears. */
-export interface PlaceOfProduct {
-  kind: 'section' | GroupKind;
-  /** id of the page or the group */
-  id: string;
-  /** "Home › Light-wind days" */
-  label: string;
-  /** 1 for the first */
-  position: number;
-  of: number;
-}
 
 /** What the sections of a page lead to. */
 const linksOfPage = ({ sections }: Page): Target[] =>

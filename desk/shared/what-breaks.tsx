@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { Use } from '../../core/storefront/uses';
+import type { Use } from '../../core/storefront/views';
 import type { Target } from '../../core/model/target';
 import { count } from './ui/count';
 import { useUses } from '../data/groups';

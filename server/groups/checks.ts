@@ -1,5 +1,6 @@
 import type { Rule } from '../../core/model/rule';
-import { checkRule, type RuleProblem } from '../../core/rules/check';
+import { checkRule } from '../../core/rules/check';
+import { type RuleProblem } from '../../core/rules/answers';
 import { circularProblems } from '../../core/rules/collections';
 import type { Catalog } from '../state/catalog';
 

@@ -1,7 +1,7 @@
 import type { ProductAnswer } from '../../contract/goods';
 import type { Slot } from '../../core/model/bundle';
-import type { ListingView } from '../../core/storefront/listing-view';
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ListingView } from '../../core/storefront/views';
+import type { ProductView } from '../../core/storefront/views';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

@@ -1,6 +1,6 @@
 import type { ProductAnswer } from '../../contract/goods';
-import type { ProductView } from '../../core/storefront/product-view';
-import type { ListingView } from '../../core/storefront/listing-view';
+import type { ProductView } from '../../core/storefront/views';
+import type { ListingView } from '../../core/storefront/views';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 const START = Date.parse('2027-03-01T10:00:00Z');

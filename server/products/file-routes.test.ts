@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ProductAnswer } from '../../contract/goods';
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ProductView } from '../../core/storefront/views';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

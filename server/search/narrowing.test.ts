@@ -1,8 +1,8 @@
 import type { ProductAnswer } from '../../contract/goods';
 import { routes } from '../../contract';
 import type { AnswerOf } from '../../contract/route';
-import type { ListingView } from '../../core/storefront/listing-view';
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ListingView } from '../../core/storefront/views';
+import type { ProductView } from '../../core/storefront/views';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

@@ -1,4 +1,4 @@
-import type { ListingView } from '../../core/storefront/listing-view';
+import type { ListingView } from '../../core/storefront/views';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { ReadyJson } from '../http/ready-json';
 

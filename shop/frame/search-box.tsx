@@ -1,5 +1,5 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import type { ProductCard } from '../../core/storefront/card';
+import type { ProductCard } from '../../core/storefront/views';
 import { fetchShopData } from '../fetch-data';
 import { Picture } from '../ui/picture';
 import { Price } from '../ui/price';

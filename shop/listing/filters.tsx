@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { formatMoney } from '../../core/shared/money';
-import type { FacetView } from '../../core/storefront/listing-view';
+import type { FacetView } from '../../core/storefront/views';
 import { withSpan, withValue } from './address';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { FacetView } from '../../core/storefront/listing-view';
+import type { FacetView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import type { ListingPageData } from '../data';
 import { Crumbs } from '../ui/crumbs';

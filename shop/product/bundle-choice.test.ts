@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { BundleView } from '../../core/storefront/bundle-view';
+import type { BundleView } from '../../core/storefront/views';
 import { choose, missingOf, startChoice, sumOf } from './bundle-choice';
 
 const part = (id: string, price: number, most: number) => ({

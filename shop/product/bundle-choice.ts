@@ -1,4 +1,4 @@
-import type { BundleView } from '../../core/storefront/bundle-view';
+import type { BundleView } from '../../core/storefront/views';
 import { lessPercent } from '../../core/pricing/price';
 
 type SlotView = BundleView['slots'][number];

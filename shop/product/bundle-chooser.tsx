@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { formatMoney } from '../../core/shared/money';
-import type { BundlePartView, BundleView } from '../../core/storefront/bundle-view';
+import type { BundlePartView, BundleView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { Picture } from '../ui/picture';
 import { choose, missingOf, startChoice, sumOf, type BundleChoice } from './bundle-choice';

@@ -1,4 +1,4 @@
-import type { ProductView, VariantView } from '../../core/storefront/product-view';
+import type { ProductView, VariantView } from '../../core/storefront/views';
 import { useBase } from '../base';
 
 /** What buyers of this variant download, and the samples and manuals that all may look at. */

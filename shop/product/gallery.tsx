@@ -1,5 +1,5 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 
 interface Props {

@@ -1,4 +1,4 @@
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ProductView } from '../../core/storefront/views';
 import { firstVariant, isAvailable, variantWith } from './pick';
 
 const variant = (id: string, colour: string, size: string, inStock = true) =>

@@ -1,4 +1,4 @@
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ProductView } from '../../core/storefront/views';
 
 type Variant = ProductView['variants'][number];
 

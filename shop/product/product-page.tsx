@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ProductView } from '../../core/storefront/views';
 import type { RelationStrip } from '../../core/storefront/relation-strips';
 import { useBase } from '../base';
 import { Crumbs } from '../ui/crumbs';

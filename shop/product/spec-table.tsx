@@ -1,4 +1,4 @@
-import type { ProductView } from '../../core/storefront/product-view';
+import type { ProductView } from '../../core/storefront/views';
 
 /** The specs of a product, under their headings. */
 export function SpecTable({ specs }: Pick<ProductView, 'specs'>) {

@@ -1,5 +1,5 @@
 import { formatMoney } from '../../core/shared/money';
-import type { ProductView, VariantView } from '../../core/storefront/product-view';
+import type { ProductView, VariantView } from '../../core/storefront/views';
 import { Price, UnitPrice, untoldPrice } from '../ui/price';
 
 /** All that is told about the price of the chosen variant. */

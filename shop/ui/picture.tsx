@@ -1,4 +1,4 @@
-import type { PictureView } from '../../core/storefront/card';
+import type { PictureView } from '../../core/storefront/views';
 import { mediaUrl, pictureSizes } from '../../core/storefront/card';
 
 interface Props {

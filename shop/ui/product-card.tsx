@@ -1,4 +1,4 @@
-import type { ProductCard as Card } from '../../core/storefront/card';
+import type { ProductCard as Card } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { Picture } from './picture';
 import { Price, UnitPrice, untoldPrice } from './price';

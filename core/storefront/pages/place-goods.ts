@@ -2,7 +2,8 @@ import type { GroupPicture } from '../../model/group';
 import { list } from '../../search/listing';
 import { LAST } from '../../shop/facts';
 import type { ResolvedShop } from '../../shop/resolved-shop';
-import { pictureView, type PictureView } from '../card';
+import { pictureView } from '../card';
+import { type PictureView } from '../views';
 import { ownOrder, placeSet, type ListingPlace } from '../listing-view';
 
 /** The first products of a place in its own order. */

@@ -1,4 +1,4 @@
-import type { PictureView } from '../../card';
+import type { PictureView } from '../../views';
 import { faceOfPlace } from '../place-goods';
 import { targetLink, type LinkView } from '../targets';
 import type { SectionPart } from './section-part';

@@ -1,7 +1,8 @@
 import type { SectionOf } from '../../../model/sections/sections';
 import { isOpen } from '../../../shop/open-groups';
 import type { ResolvedShop } from '../../../shop/resolved-shop';
-import { cardOf, type ProductCard } from '../../card';
+import { cardOf } from '../../card';
+import { type ProductCard } from '../../views';
 import { firstSlots } from '../place-goods';
 import { targetLink, targetName } from '../targets';
 import type { SectionGoods, SectionPart } from './section-part';

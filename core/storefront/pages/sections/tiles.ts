@@ -1,5 +1,5 @@
 import { isOpen } from '../../../shop/open-groups';
-import type { PictureView } from '../../card';
+import type { PictureView } from '../../views';
 import { placeSet } from '../../listing-view';
 import { faceOfPlace, firstSlots, groupPicture } from '../place-goods';
 import type { LinkView } from '../targets';
