@@ -7,6 +7,10 @@ import { variantFields } from '../model/variant-fields';
 
 /** Parts that products of a kind have beyond what all have. */
 export interface KindParts {
+  /** inside a sentence */
+  name: string;
+  /** as sellers choose it for something new */
+  offered: string;
   /** weight, package and days to dispatch */
   delivery: boolean;
   /** how long it takes; stock then counts places */
@@ -21,7 +25,7 @@ export interface KindParts {
   options: boolean;
 }
 
-const nothing: KindParts = {
+const nothing: Omit<KindParts, 'name' | 'offered'> = {
   delivery: false,
   duration: false,
   ownValue: false,
@@ -30,12 +34,13 @@ const nothing: KindParts = {
   options: true,
 };
 
+/** The kinds of products: what each is called, and which parts it has. */
 export const kindParts: Record<ProductKind, KindParts> = {
-  physical: { ...nothing, delivery: true },
-  digital: { ...nothing, downloads: true },
-  service: { ...nothing, duration: true },
-  giftCard: { ...nothing, ownValue: true },
-  bundle: { ...nothing, slots: true, options: false },
+  physical: { name: 'physical product', offered: 'Something to send', ...nothing, delivery: true },
+  digital: { name: 'digital product', offered: 'Something to download', ...nothing, downloads: true },
+  service: { name: 'service', offered: 'A service', ...nothing, duration: true },
+  giftCard: { name: 'gift card', offered: 'A gift card', ...nothing, ownValue: true },
+  bundle: { name: 'bundle', offered: 'A bundle', ...nothing, slots: true, options: false },
 };
 
 /** Fields of parts of which something holds, as they are when they are empty. */

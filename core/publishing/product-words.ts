@@ -9,7 +9,7 @@ import { variantName } from '../products/variants';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { shopPrice } from '../shop/shop-price';
 import { unitPricingWords } from '../pricing/price';
-import { kindWords } from '../rules/field';
+import { kindParts } from '../products/kinds';
 import { sentenceOf } from '../rules/text/sentence';
 import type { ProductDocument, VariantDocument } from '../model/document';
 import { namesOf } from '../model/fields';
@@ -66,7 +66,7 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   fields.set('Address', `/p/${product.slug}`);
   fields.set('Summary', short(product.summary));
   fields.set('Description', plainText(product.description));
-  fields.set('Kind', kindWords[product.kind] ?? product.kind);
+  fields.set('Kind', kindParts[product.kind].name);
   fields.set('Featured', product.featured ? 'yes' : '');
   fields.set('Place among featured goods', product.featured ? String(product.featuredPlace) : '');
   fields.set('Tax', taxWords[product.taxClass]);

@@ -1,3 +1,5 @@
+import type { ProductDocument } from '../model/document';
+
 /** What rules, filters and search know of one variant. */
 export interface VariantFacts {
   id: string;
@@ -39,8 +41,8 @@ export interface ProductFacts {
   pictures: number;
   /** who delivers it; '' when nobody is named */
   supplier: string;
-  /** what it says of itself at length */
-  words: { description: string; variants: readonly { sku: string; barcode: string }[] };
+  /** all that it says of itself: what is seldom asked for is read from here, and not held a second time */
+  document: ProductDocument;
   /** seconds since 1970 */
   created: number;
   featured: boolean;

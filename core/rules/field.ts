@@ -1,8 +1,10 @@
 import { type Attribute } from '../model/spec-sheet';
 import { SPEC_SCALE } from '../products/spec-values';
+import { productKinds } from '../model/product-values';
+import { kindParts } from '../products/kinds';
 import { fold } from '../shared/identity';
 import { plainText } from '../shared/plain-text';
-import type { Bitset } from '../search/bitset';
+import { Bitset } from '../search/bitset';
 import type { Operator } from '../model/rule';
 import type { ProductFacts, VariantFacts } from './facts';
 
@@ -73,16 +75,8 @@ export const operatorWords: Record<Operator, string> = {
   empty: 'is not set',
 };
 
-export const kindWords: Record<string, string> = {
-  physical: 'physical product',
-  digital: 'digital product',
-  service: 'service',
-  giftCard: 'gift card',
-  bundle: 'bundle',
-};
-
 /** Texts that are seldom asked for are read from the product itself, and not held a second time. */
-const codesOf = ({ variants }: ProductFacts['words'], code: 'sku' | 'barcode') =>
+const codesOf = ({ variants }: ProductFacts['document'], code: 'sku' | 'barcode') =>
   variants
     .map((variant) => variant[code])
     .join(' ')
@@ -140,9 +134,9 @@ const standingWords = new Map([
   ['soldOut', 'sold out'],
 ]);
 
-/** All fields that a rule can use: the fixed ones, then one for each option found in the catalog. */
-export function fieldRegistry(data: FieldData): FieldRegistry {
-  const fields: Field[] = [
+/** The fields that every shop has. docs/adding.md says what a new one needs. */
+function fixedFields(data: FieldData): Field[] {
+  return [
     { key: 'title', label: 'Title', type: 'text', read: (facts) => facts.title },
     {
       key: 'category',
@@ -205,7 +199,7 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
       label: 'Kind',
       type: 'choice',
       read: (facts) => [facts.kind],
-      choices: new Map(Object.entries(kindWords)),
+      choices: new Map(productKinds.map((kind) => [kind, kindParts[kind].name])),
     },
     { key: 'standing', label: 'Standing', type: 'choice', read: (facts) => facts.standing, choices: standingWords },
     { key: 'featured', label: 'Featured', type: 'yesNo', read: (facts) => facts.featured },
@@ -231,16 +225,48 @@ export function fieldRegistry(data: FieldData): FieldRegistry {
     },
     { key: 'pictures', label: 'Pictures', type: 'number', read: (facts) => facts.pictures },
     { key: 'variants', label: 'Variants', type: 'number', read: (facts) => facts.variants.length },
-    { key: 'sku', label: 'SKU', type: 'text', read: ({ words }) => codesOf(words, 'sku'), mayLack: true },
-    { key: 'barcode', label: 'Barcode', type: 'text', read: ({ words }) => codesOf(words, 'barcode'), mayLack: true },
+    { key: 'sku', label: 'SKU', type: 'text', read: ({ document }) => codesOf(document, 'sku'), mayLack: true },
+    {
+      key: 'barcode',
+      label: 'Barcode',
+      type: 'text',
+      read: ({ document }) => codesOf(document, 'barcode'),
+      mayLack: true,
+    },
     {
       key: 'description',
       label: 'Description',
       type: 'text',
-      read: ({ words }) => plainText(words.description),
+      read: ({ document }) => plainText(document.description),
       mayLack: true,
     },
   ];
+}
+
+const nothing: FieldData = {
+  categories: new Map(),
+  tags: new Map(),
+  brands: new Map(),
+  options: new Map(),
+  attributes: [],
+  suppliers: new Map(),
+  collections: { names: new Map(), ofProduct: () => [], members: () => new Bitset(0), has: () => false },
+};
+const ofProducts = fixedFields(nothing).filter(({ readVariant, setOf }) => !readVariant && !setOf);
+const ofType = (type: FieldType) => ofProducts.filter((field) => field.type === type);
+const [choiceFields, yesNoFields] = [ofType('choice'), ofType('yesNo')];
+const textsThatMayLack = ofType('text').filter(({ mayLack }) => mayLack);
+
+/** Tells the facets under which a product is found by the fields that every shop has, and those of its texts that are empty. */
+export function eachFacet(facts: ProductFacts, tell: (facet: string, value: string) => void): void {
+  for (const { key, read } of choiceFields) for (const value of read(facts) as readonly string[]) tell(key, value);
+  for (const { key, read } of yesNoFields) if (read(facts)) tell(key, 'yes');
+  for (const { key, read } of textsThatMayLack) if (read(facts) === '') tell(WORDLESS, key);
+}
+
+/** All fields that a rule can use: the fixed ones, then one for each option found in the catalog. */
+export function fieldRegistry(data: FieldData): FieldRegistry {
+  const fields = fixedFields(data);
   for (const [key, option] of data.options) {
     const readVariant = (variant: VariantFacts) => {
       const value = variant.options[key];

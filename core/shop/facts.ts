@@ -12,7 +12,7 @@ import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf } from '../pricing/tax';
 import { type Settings } from '../model/settings';
 import { textsOf, type WordsBeside } from './words-beside';
-import { optionField, SOLD_WITHIN, WORDLESS, specField, specFrom, specUpTo } from '../rules/field';
+import { eachFacet, optionField, SOLD_WITHIN, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Facet of products: where they are in their life. */
 export const STANDING = 'standing';
@@ -179,7 +179,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     ...soldFacts(sources.sales, now),
     pictures: product.pictures.length,
     supplier: product.supplier,
-    words: product,
+    document: product,
     created: Math.floor(Date.parse(product.created) / 1000),
     featured: product.featured,
     featuredPlace: product.featuredPlace,
@@ -238,19 +238,8 @@ export function haveSameTexts(a: ProductDocument, b: ProductDocument): boolean {
 export function entryOf(facts: ProductFacts, product: ProductDocument, words: WordsBeside | undefined): FinderEntry {
   const values: FacetPair[] = [];
   const add = (facet: string, value: string) => values.push(pairOf(facet, value));
-  // Those that shoppers choose among stand first: the finder looks for them from the front.
-  for (const id of facts.category) add('category', id);
-  if (facts.brand) add('brand', facts.brand);
-  for (const id of facts.tag) add('tag', id);
-  add('kind', facts.kind);
-  for (const standing of facts.standing) add(STANDING, standing);
-  if (facts.featured) add('featured', 'yes');
-  if (facts.supplier) add('supplier', facts.supplier);
+  eachFacet(facts, add);
   if (facts.last) add(LAST, 'yes');
-  if (product.variants.every(({ sku }) => sku === '')) add(WORDLESS, 'sku');
-  if (product.variants.every(({ barcode }) => barcode === '')) add(WORDLESS, 'barcode');
-  const description = plainText(product.description);
-  if (description === '') add(WORDLESS, 'description');
   if (product.priceOnRequest) add(UNTOLD, 'price');
   for (const [field, fact] of Object.entries(facts.specs)) {
     if (typeof fact === 'boolean') add(field, fact ? 'yes' : 'no');
@@ -268,7 +257,7 @@ export function entryOf(facts: ProductFacts, product: ProductDocument, words: Wo
       ...numbersOf(facts.specs),
     },
     values,
-    texts: words ? textsOf(product, description, words) : [],
+    texts: words ? textsOf(product, plainText(product.description), words) : [],
     variants: facts.variants.map((variant) => {
       const own: FacetPair[] = Object.entries(variant.options).map(([key, value]) => optionPairsOf(key)(value));
       if (variant.onSale) own.push(pairOf('onSale', 'yes'));

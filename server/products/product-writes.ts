@@ -4,7 +4,6 @@ import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { noDelivery, emptiedBy, kindParts, lostBy } from '../../core/products/kinds';
 import { type Product } from '../../core/model/product';
 import { type ProductKind } from '../../core/model/product-values';
-import { kindWords } from '../../core/rules/field';
 import { isSlugTaken } from '../store/groups';
 import { type ProductFields } from '../store/products';
 import {
@@ -60,7 +59,7 @@ function refuseLoss(product: Product, kind: ProductKind): void {
   const lost = lostBy(product, kind);
   if (lost.length > 0)
     throw needsConfirmation(
-      `As a ${kindWords[kind]}, it loses ${lost.join(', ').replace(/, ([^,]*)$/, ' and $1')}.`,
+      `As a ${kindParts[kind].name}, it loses ${lost.join(', ').replace(/, ([^,]*)$/, ' and $1')}.`,
       'Undo brings it back.',
     );
 }

@@ -1,5 +1,6 @@
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { kindParts } from '../../../core/products/kinds';
 import { productKinds, type ProductKind } from '../../../core/model/product-values';
 import { parseMoney } from '../../../core/shared/money';
 import { shopLocale } from '../../data/shop-locale';
@@ -9,14 +10,6 @@ import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { Select } from '../../shared/ui/select';
 import { useCreateProduct } from '../../data/goods';
-
-export const kindLabels: Record<ProductKind, string> = {
-  physical: 'Something to send',
-  digital: 'Something to download',
-  service: 'A service',
-  giftCard: 'A gift card',
-  bundle: 'A bundle',
-};
 
 interface Form {
   title: string;
@@ -63,7 +56,7 @@ export function NewProduct({ isOpen, close }: { isOpen: boolean; close: () => vo
             <Select
               label="Kind"
               value={kind}
-              choices={productKinds.map((value) => ({ value, label: kindLabels[value] }))}
+              choices={productKinds.map((value) => ({ value, label: kindParts[value].offered }))}
               choose={(value) => setValue('kind', value as ProductKind)}
               className="w-52 !py-[6px]"
             />

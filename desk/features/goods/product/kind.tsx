@@ -12,7 +12,6 @@ import { useConfirmedWrite } from '../../../shared/ui/confirm';
 import { MeasureField } from '../../../shared/ui/measure-field';
 import { Select } from '../../../shared/ui/select';
 import { Tick } from '../../../shared/ui/tick';
-import { kindLabels } from '../new-product';
 import { useKeepProduct } from '../../../data/goods';
 import { useProductField } from './use-product-autosave';
 import { Part } from './part';
@@ -31,7 +30,7 @@ export function KindChoice({ answer: { product, revision } }: { answer: ProductA
       <Select
         label="Kind"
         value={product.kind}
-        choices={productKinds.map((value) => ({ value, label: kindLabels[value] }))}
+        choices={productKinds.map((value) => ({ value, label: kindParts[value].offered }))}
         choose={(kind) => set(kind as ProductKind)}
       />
       {dialog}
