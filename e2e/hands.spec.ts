@@ -188,6 +188,20 @@ test('a second tab and double clicks: nothing is made twice, and both tabs end u
   expect(rows.map((row) => row.title).sort()).toEqual(['Copy of Made once', 'Made once']);
 });
 
+test('what is typed after / is kept, though what finds it is still on its way', async ({ page }) => {
+  await call('POST', '/api/products', { title: 'Dotterel roller' });
+  await page.route(/find-or-do.*\.js/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1_500));
+    await route.continue();
+  });
+  await page.goto(`${shop.url}/desk/goods`);
+  await expect(page.getByLabel('Find or do anything')).toBeVisible();
+  await page.keyboard.press('/');
+  await new Hands(page).type('dotterel', 60);
+  await page.getByRole('option', { name: /Dotterel roller/ }).click();
+  await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Dotterel roller');
+});
+
 test('letters are commands only when nobody has typed for a second, and can be switched off', async ({ page }) => {
   await page.goto(`${shop.url}/desk/goods`);
   await expect(page.getByRole('complementary', { name: 'Shop window' })).toBeVisible();

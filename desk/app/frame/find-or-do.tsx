@@ -1,7 +1,8 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { fold } from '../../../core/shared/identity';
+import { findField } from './find-field';
 import { Thumb } from '../../shared/ui/thumb';
 import { useFound } from '../../data/session';
 
@@ -13,6 +14,8 @@ export interface Action {
 interface Props {
   actions: readonly Action[];
   inputId: string;
+  typed: string;
+  setTyped: (typed: string) => void;
   className: string;
   /** the field was left */
   left: () => void;
@@ -36,11 +39,15 @@ const addresses = {
 };
 
 /** One field that finds goods, groups and pages, and does anything that has a name. */
-export default function FindOrDo({ actions, inputId, className, left }: Props) {
-  const [typed, setTyped] = useState('');
+export default function FindOrDo({ actions, inputId, typed, setTyped, className, left }: Props) {
   const { data } = useFound(typed);
   const navigate = useNavigate();
   const input = useRef<HTMLInputElement>(null);
+  // The cursor may stand in the plain field that was here while this was on its way.
+  const [hadCursor] = useState(() => document.activeElement?.id === inputId);
+  useEffect(() => {
+    if (hadCursor) input.current?.focus();
+  }, [hadCursor]);
   const wanted = fold(typed).trim();
   const deeds = actions
     .filter(({ words }) => wanted === '' || fold(words).includes(wanted))
@@ -74,7 +81,7 @@ export default function FindOrDo({ actions, inputId, className, left }: Props) {
           autoComplete="off"
           onBlur={left}
           onChange={(event) => setTyped(event.target.value)}
-          className="w-full rounded-lg border border-line bg-sheet py-[5px] pl-3 pr-8 hover:border-ink-3"
+          className={findField}
         />
         <kbd className="pointer-events-none absolute right-2 top-1/2 -translate-y-1/2 rounded border border-line px-1.5 text-xs text-ink-2">
           /

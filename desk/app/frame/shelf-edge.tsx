@@ -3,6 +3,7 @@ import { Redo2, Search, Undo2, type LucideIcon } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { asItWas } from '../../shared/ui/where-one-was';
+import { findField } from './find-field';
 import type { Action } from './find-or-do';
 import { useStatus, type useUndo } from '../../data/session';
 
@@ -49,6 +50,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
   const { data: status } = useStatus();
   const { pathname } = useLocation();
   const [isFinding, setFinding] = useState(false);
+  const [typed, setTyped] = useState('');
   const changes = status?.changes ?? 0;
   return (
     <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
@@ -89,11 +91,23 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
           <Search size={16} aria-hidden="true" />
         </button>
         <Suspense
-          fallback={<span className="h-[31px] rounded-lg border border-line bg-sheet max-md:hidden md:w-[230px]" />}
+          fallback={
+            <input
+              id={findId}
+              aria-label="Find or do anything"
+              placeholder="Find or do anything"
+              autoComplete="off"
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+              className={clsx(findField, 'max-md:hidden md:w-[230px]')}
+            />
+          }
         >
           <FindOrDo
             actions={actions}
             inputId={findId}
+            typed={typed}
+            setTyped={setTyped}
             className={isFinding ? 'max-md:absolute max-md:inset-x-2 max-md:z-30' : 'max-md:hidden'}
             left={() => setFinding(false)}
           />
