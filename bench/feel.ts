@@ -137,10 +137,10 @@ async function prepared(size: number): Promise<{ folder: string; plain: string; 
     values: Array.from({ length: count }, (_, v) => ({ id: null, name: `Value ${v}`, swatch: null, pictureId: null })),
   }));
   changeOptions(catalog, null, large, { seen: Number.MAX_SAFE_INTEGER, options, confirmed: true });
-  changeProduct(catalog, null, large, { seen: Number.MAX_SAFE_INTEGER, fields: { standing: 'live' } });
+  changeProduct(catalog, null, large, { seen: Number.MAX_SAFE_INTEGER, fields: { status: 'live' } });
   catalog.putLive('First', null);
   catalog.close();
-  return { folder, plain: products.find(({ standing }) => standing === 'live')!.id, large };
+  return { folder, plain: products.find(({ status }) => status === 'live')!.id, large };
 }
 
 async function serve(folder: string): Promise<{ url: string; stop: () => void }> {

@@ -17,7 +17,7 @@ export const facets = [
   'brand',
   'tag',
   'kind',
-  'standing',
+  'status',
   'onSale',
   'available',
   ...['colourway', 'size', 'line-set', 'length', 'strength', 'diameter', 'finish', 'pack'].map(

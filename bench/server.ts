@@ -83,7 +83,7 @@ function addLargeProduct(catalog: Catalog): string {
     })),
   }));
   changeOptions(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, options, confirmed: true });
-  changeProduct(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, fields: { standing: 'live' } });
+  changeProduct(catalog, null, id, { seen: Number.MAX_SAFE_INTEGER, fields: { status: 'live' } });
   return id;
 }
 

@@ -26,8 +26,8 @@ import { route } from './route';
 import { wasOf } from './was';
 
 /** Where a product is in its life, as its swing tag says. */
-const lifeSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'waiting', 'ended', 'off']);
-export type Life = z.infer<typeof lifeSchema>;
+const shownStatusSchema = z.enum(['draft', 'live', 'changed', 'soldOut', 'waiting', 'ended', 'off']);
+export type ShownStatus = z.infer<typeof shownStatusSchema>;
 
 export const goodsRowSchema = z.object({
   id: z.string(),
@@ -36,8 +36,8 @@ export const goodsRowSchema = z.object({
   variantCount: z.number().int(),
   thumbnail: z.string().nullable(),
   /** how the thumbnail stands in its frame */
-  frame: z.object({ focus: focusSchema, fit: fitSchema, ground: z.string() }).nullable(),
-  life: lifeSchema,
+  frame: z.object({ focus: focusSchema, fit: fitSchema, background: z.string() }).nullable(),
+  shownStatus: shownStatusSchema,
   featured: z.boolean(),
   price: z.object({ min: z.number().int(), max: z.number().int() }),
   /** null when it is not counted */
@@ -101,7 +101,7 @@ export const productAnswerSchema = z.object({
   product: productSchema,
   /** send it back with a write, so that a clash can be told */
   revision: z.number().int(),
-  life: lifeSchema,
+  shownStatus: shownStatusSchema,
   /** by variant id, basis points of the price without tax */
   margins: z.record(z.string(), z.number().int().nullable()),
   markUps: z.record(z.string(), z.number().int().nullable()),
@@ -263,7 +263,7 @@ export const goodsRoutes = {
         )
         .max(MAX_OPTIONS, `A product can have at most ${MAX_OPTIONS} options.`),
       /** combinations that get no variant, as lists of value ids; as before when absent */
-      leftOut: z.array(z.array(idSchema).max(3)).max(500).optional(),
+      excludedCombinations: z.array(z.array(idSchema).max(3)).max(500).optional(),
       /** values that go, each with the one that gets its stock and codes */
       merge: z
         .array(z.object({ from: idSchema, into: idSchema }))

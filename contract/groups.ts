@@ -15,11 +15,11 @@ const ids = z.array(idSchema).min(1).max(5_000);
 const count = z.number().int();
 
 /** Where a group is in its life. new: not live yet; changed: since it was put live. */
-const groupLifeSchema = z.enum(['live', 'changed', 'new', 'waiting', 'ended', 'off']);
-export type GroupLife = z.infer<typeof groupLifeSchema>;
+const groupShownStatusSchema = z.enum(['live', 'changed', 'new', 'waiting', 'ended', 'off']);
+export type GroupShownStatus = z.infer<typeof groupShownStatusSchema>;
 
 const shared = {
-  life: groupLifeSchema,
+  shownStatus: groupShownStatusSchema,
   /** pages and menus that lead to it */
   ways: z.array(z.string()),
 };

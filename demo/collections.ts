@@ -123,7 +123,7 @@ export function demoCollections(ids: DemoIds, now: number): DemoCollection[] {
     {
       name: 'Slow movers',
       text: 'For our own eyes: what gathers dust.',
-      standing: 'off',
+      status: 'off',
       rule: all({ match: 'none', of: [{ field: 'lastSold', is: 'inLast', value: 90 }] }, inStock, {
         field: 'kind',
         is: 'anyOf',

@@ -158,7 +158,7 @@ export function depthOf(product: DemoProduct, now: number): Depth {
         ? { length: 900 + Math.floor(random() * 6) * 50, width: 80, height: 80 }
         : { length: 300 + Math.floor(random() * 6) * 20, width: 200, height: 40 + Math.floor(random() * 5) * 10 }
       : null,
-    packageSort: isSent ? (isLong ? 'tube' : 'parcel') : '',
+    packageType: isSent ? (isLong ? 'tube' : 'parcel') : '',
     dispatchDays: isSent ? 1 + Math.floor(random() * 3) : null,
     supplier: isSent ? ['Harbour Cloth Works', 'Northern Rods', 'own workshop'][Math.floor(random() * 3)]! : '',
   };

@@ -91,7 +91,7 @@ export function scaledCatalog(size: number, seed = 7): ScaledCatalog {
       summary: Array.from({ length: 8 }, word).join(' '),
       description: `<p>${Array.from({ length: 22 }, word).join(' ')}</p>`,
       slug: `product-${i}`,
-      standing: 'live',
+      status: 'live',
       featured: random() < 0.04,
       brandId: brands[skewed(random, brands.length)]!.id,
       categoryIds: [pick(leaves).id, ...(random() < 0.3 ? [pick(leaves).id] : [])].filter(

@@ -371,7 +371,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
           summary,
           description: describe(product),
           slug,
-          standing: product.odd === 'draft' ? 'draft' : 'live',
+          status: product.odd === 'draft' ? 'draft' : 'live',
           featured,
           brandId: brandIds.get(product.brand)!,
           ...plain,
@@ -473,7 +473,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
     title: 'Petrel delta 240 light',
     summary: 'Two metres forty of calm, now a quarter lighter.',
   });
-  tell('Fishbone windsock', { standing: 'live' });
-  tell('Swivel clips', { standing: 'off' });
+  tell('Fishbone windsock', { status: 'live' });
+  tell('Swivel clips', { status: 'off' });
   say(`Seeded ${products.length} products.`);
 }

@@ -144,7 +144,7 @@ test('products of every kind, with options, specs, sales, delivery and slots', a
   });
   const met = new Set<string>();
   await typeEverywhere(page, `${shop.url}/desk/goods/${id}`, 'main', { seed: 2, met });
-  const part = await product(call, 'Line', 'physical', { standing: 'live' });
+  const part = await product(call, 'Line', 'physical', { status: 'live' });
   const slot = { id: 'z_1', label: 'Line', from: { how: 'picked', ids: [part] }, min: 1, max: 2, usual: null };
   for (const [kind, fields] of [
     ['digital', {}],

@@ -21,7 +21,7 @@ async function kites(call: Call): Promise<void> {
     const { product } = await call('POST', '/api/products', { title, price: 1_000 + i * 50 });
     const seen = Number.MAX_SAFE_INTEGER;
     const fields = {
-      standing: 'live',
+      status: 'live',
       brandId: i % 2 === 0 ? brand : null,
       categoryIds: isDelta ? [category] : [],
     };

@@ -12,7 +12,7 @@ const seen = Number.MAX_SAFE_INTEGER;
 /** Adds a product that is to be live; answers its id. */
 async function add(title: string, fields: object, stock: number): Promise<string> {
   const { product } = await call('POST', '/api/products', { title, price: 2_000 + title.length * 100 });
-  await call('PATCH', `/api/products/${product.id}`, { seen, fields: { standing: 'live', ...fields } });
+  await call('PATCH', `/api/products/${product.id}`, { seen, fields: { status: 'live', ...fields } });
   await setStock(product.id, stock);
   return product.id;
 }

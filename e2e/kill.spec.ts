@@ -50,7 +50,7 @@ test('kill -9 during a burst of saves, uploads and editions leaves a database th
         await send('POST', `/api/products/${product.id}/pictures`, form);
         await send('PATCH', `/api/products/${product.id}`, {
           seen: revision,
-          fields: { standing: 'live', summary: 'x'.repeat(400) },
+          fields: { status: 'live', summary: 'x'.repeat(400) },
         });
         if (i % 3 === 0) await send('POST', '/api/editions', {});
       }

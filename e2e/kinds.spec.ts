@@ -12,7 +12,7 @@ test('a bundle is put together, told what runs out first, and chosen by a shoppe
   const part = async (title: string, price: number, stock: number) => {
     const { product } = await call('POST', '/api/products', { title, price });
     const seen = Number.MAX_SAFE_INTEGER;
-    await call('PATCH', `/api/products/${product.id}`, { seen, fields: { standing: 'live' } });
+    await call('PATCH', `/api/products/${product.id}`, { seen, fields: { status: 'live' } });
     const changes = product.variants.map(({ id }) => ({ id, fields: { stock } }));
     await call('PATCH', `/api/products/${product.id}/variants`, { seen, changes });
   };

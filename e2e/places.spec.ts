@@ -13,7 +13,7 @@ const seen = Number.MAX_SAFE_INTEGER;
 
 async function add(title: string): Promise<string> {
   const { product } = await call('POST', '/api/products', { title, price: 2_000 });
-  await call('PATCH', `/api/products/${product.id}`, { seen, fields: { standing: 'live' } });
+  await call('PATCH', `/api/products/${product.id}`, { seen, fields: { status: 'live' } });
   return product.id;
 }
 

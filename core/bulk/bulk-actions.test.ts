@@ -26,7 +26,7 @@ const kite = (over: Partial<Product> = {}): Product => ({
   summary: '',
   description: '',
   slug: 'harrier',
-  standing: 'draft',
+  status: 'draft',
   featured: false,
   brandId: null,
   categoryIds: ['c_000001'],
@@ -34,7 +34,7 @@ const kite = (over: Partial<Product> = {}): Product => ({
   options: [option('size', 's', 'l')],
   variants: [variant('v_1', ['s'], { price: 1_000, cost: 400, stock: 3 }), variant('v_2', ['l'], { price: 2_000 })],
   pictures: [
-    { id: 'f_1', media: 'm', width: 3, height: 2, alt: '', focus: { x: 0, y: 0 }, fit: 'fills', ground: '#ffffff' },
+    { id: 'f_1', media: 'm', width: 3, height: 2, alt: '', focus: { x: 0, y: 0 }, fit: 'fills', background: '#ffffff' },
   ],
   ...over,
 });
@@ -58,7 +58,7 @@ const examples: { [Key in BulkKey]: Extract<BulkRequest, { do: Key }> } = {
   price: { do: 'price', by: { how: 'percent', more: 1_000 }, rounding: null, floor: null },
   sale: { do: 'sale', off: 2_000, from: null, until: null, rounding: null, floor: null },
   stock: { do: 'stock', how: 'set', pieces: 9 },
-  standing: { do: 'standing', standing: 'live' },
+  status: { do: 'status', status: 'live' },
   days: { do: 'days', from: '2026-06-01T00:00:00.000Z', until: null },
   featured: { do: 'featured', featured: true },
   categories: { do: 'categories', how: 'add', ids: ['c_000002'] },

@@ -10,7 +10,7 @@ import { pictures } from './actions/pictures';
 import { price } from './actions/price';
 import { sale } from './actions/sale';
 import { specs } from './actions/specs';
-import { standing } from './actions/standing';
+import { status } from './actions/status';
 import { stock } from './actions/stock';
 import { supplier } from './actions/supplier';
 import { tags } from './actions/tags';
@@ -22,7 +22,7 @@ export const bulkActions = {
   price,
   sale,
   stock,
-  standing,
+  status,
   days,
   featured,
   categories,

@@ -3,7 +3,7 @@ import { momentWords } from '../shared/moment';
 import type { Product, Variant } from '../model/product';
 import { type SpecSheet } from '../model/spec-sheet';
 import { specWords } from '../products/spec-values';
-import { standingWords } from '../products/status';
+import { statusWords } from '../products/status';
 import { packageWords, weightWords } from '../shared/units';
 
 /** Words for what a product names by id. */
@@ -45,7 +45,7 @@ export function changeLines(before: Product, after: Product, names: NamesOf): Ch
   };
   const day = (moment: string | null) => (moment ? momentWords(moment, names.timeZone) : '');
   line('Title', ({ title }) => title);
-  line('Standing', ({ standing }) => standingWords[standing]);
+  line('Standing', ({ status }) => statusWords[status]);
   line('Featured', ({ featured }) => (featured ? 'yes' : 'no'));
   line('Price', ({ variants }) => money(variants, 'price', names.currency));
   line('Sale price', ({ variants }) => money(variants, 'salePrice', names.currency));
@@ -76,7 +76,7 @@ export function changeLines(before: Product, after: Product, names: NamesOf): Ch
     line(attribute.name, ({ specs }) => specWords(attribute, specs[attribute.id]));
   line('Weight', ({ weight }) => (weight === null ? '' : weightWords(weight)));
   line('Package size', ({ size }) => packageWords(size));
-  line('Package', ({ packageSort }) => packageSort);
+  line('Package', ({ packageType }) => packageType);
   line('Days to dispatch', ({ dispatchDays }) => String(dispatchDays ?? ''));
   line('Pictures', ({ pictures }) => {
     const fits = pictures.filter(({ fit }) => fit === 'fits').length;

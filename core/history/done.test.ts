@@ -13,7 +13,7 @@ const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: str
     { did: 'productChanged', title, fields: ['metaTitle', 'goesWith'] },
     'Changed meta title, goes with of “Harrier delta”',
   ],
-  standingChanged: [{ did: 'standingChanged', title, standing: 'off' }, 'Took “Harrier delta” off the shop'],
+  statusChanged: [{ did: 'statusChanged', title, status: 'off' }, 'Took “Harrier delta” off the shop'],
   variantsChanged: [
     { did: 'variantsChanged', title, fields: ['price', 'sku'] },
     'Changed price, SKU of “Harrier delta”',

@@ -1,7 +1,7 @@
 import { bulkLabel, type BulkRequest } from '../bulk/bulk-actions';
 import { fieldWords } from '../model/fields';
 import { productFields, relationFields } from '../model/product-fields';
-import type { Standing, StockReason } from '../model/product-values';
+import type { Status, StockReason } from '../model/product-values';
 import { variantFields } from '../model/variant-fields';
 
 const wordsOfProduct: Readonly<Record<string, string>> = {
@@ -27,7 +27,7 @@ interface OfGroup extends Named {
   kind: 'category' | 'collection' | 'brand' | 'tag';
 }
 
-const standings: Record<Standing, (title: string) => string> = {
+const statuses: Record<Status, (title: string) => string> = {
   live: (title) => `Put “${title}” on the shop`,
   draft: (title) => `Made “${title}” a draft`,
   off: (title) => `Took “${title}” off the shop`,
@@ -55,7 +55,7 @@ const catalogue = {
   productAdded: ({ title }: Titled) => `Added “${title}”`,
   productChanged: ({ title, fields }: Titled & { fields: readonly string[] }) =>
     `Changed ${named(fields, wordsOfProduct)} of “${title}”`,
-  standingChanged: ({ title, standing }: Titled & { standing: Standing }) => standings[standing](title),
+  statusChanged: ({ title, status }: Titled & { status: Status }) => statuses[status](title),
   variantsChanged: ({ title, fields }: Titled & { fields: readonly string[] }) =>
     `Changed ${named(fields, wordsOfVariant)} of “${title}”`,
   optionsChanged: ({ title }: Titled) => `Changed options of “${title}”`,

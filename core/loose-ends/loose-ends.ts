@@ -16,7 +16,7 @@ export const looseEnds: readonly LooseEnd[] = [
     node: {
       match: 'all',
       of: [
-        { field: 'standing', is: 'anyOf', value: ['live'] },
+        { field: 'status', is: 'anyOf', value: ['live'] },
         { field: 'places', is: 'equals', value: 0 },
       ],
     },

@@ -68,5 +68,5 @@ export const SINGLE_KEY = 'shop';
 
 /** True for a document that belongs into an edition: products only when they are to be live. */
 export function isForShoppers(document: Pick<ShopDocument, 'kind' | 'body'>): boolean {
-  return document.kind !== 'product' || (document.body as ProductDocument).standing === 'live';
+  return document.kind !== 'product' || (document.body as ProductDocument).status === 'live';
 }

@@ -41,7 +41,7 @@ export type Told =
   | 'money'
   | 'moment'
   | 'weight'
-  | 'standing'
+  | 'status'
   | 'category'
   | 'brand'
   | 'spec sheet'

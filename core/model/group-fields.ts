@@ -20,7 +20,7 @@ export const groupPictureSchema = z.strictObject({
 });
 
 /** Whether shoppers meet the group itself. */
-const groupStandingSchema = z.enum(['live', 'off']);
+const groupStatusSchema = z.enum(['live', 'off']);
 
 /** Most goods that can be pinned, left out or put in an own order. */
 export const MOST_PLACED = 5_000;
@@ -79,13 +79,13 @@ const pageFields = declare({
 
 /** How a group stands on the shop, and in what order its goods do. */
 const arrangedFields = declare({
-  standing: {
-    stored: groupStandingSchema,
+  status: {
+    stored: groupStatusSchema,
     usual: 'live',
     audience: 'shoppers',
     words: 'standing',
     column: 'plain',
-    told: 'standing',
+    told: 'status',
   },
   /** stand first, in this order; in a collection filled by rule, of those that the rule takes in */
   pins: {

@@ -12,11 +12,11 @@ import {
   momentSchema,
   ownValueSchema,
   packageSizeSchema,
-  packageSortSchema,
+  packageTypeSchema,
   productKindSchema,
   quantityPriceSchema,
   relationSchema,
-  standingSchema,
+  statusSchema,
   taxClassSchema,
   titleSchema,
   unitPricingSchema,
@@ -69,13 +69,13 @@ export const productFields = declare({
     column: 'plain',
   },
   slug: { stored: slugSchema, audience: 'shoppers', words: 'address', column: 'plain' },
-  standing: {
-    stored: standingSchema,
+  status: {
+    stored: statusSchema,
     audience: 'shoppers',
     words: 'standing',
     column: 'plain',
     inSheet: true,
-    told: 'standing',
+    told: 'status',
   },
   featured: { stored: z.boolean(), audience: 'shoppers', words: 'featured', column: 'flag', inSheet: true },
   /** place among featured products: lower stands further in front */
@@ -115,7 +115,7 @@ export const productFields = declare({
     inSheet: true,
   },
   /** combinations of option values that are not sold */
-  leftOut: {
+  excludedCombinations: {
     stored: z.array(z.array(idSchema)),
     typed: null,
     usual: [],
@@ -190,7 +190,7 @@ export const productFields = declare({
   },
   weight: { ...delivery, stored: weightSchema, usual: null, words: 'weight', column: 'plain', told: 'weight' },
   size: { ...delivery, stored: packageSizeSchema.nullable(), usual: null, words: 'package size', column: 'json' },
-  packageSort: { ...delivery, stored: packageSortSchema, usual: '', words: 'package', column: 'plain' },
+  packageType: { ...delivery, stored: packageTypeSchema, usual: '', words: 'package', column: 'plain' },
   dispatchDays: { ...delivery, stored: dispatchDaysSchema, usual: null, words: 'days to dispatch', column: 'plain' },
   duration: {
     stored: durationSchema,

@@ -8,9 +8,9 @@ export const productKindSchema = z.enum(productKinds);
 export type ProductKind = z.infer<typeof productKindSchema>;
 
 /** draft: never shown yet; live: shown from the next edition on; off: taken off the shop. */
-export const standings = ['draft', 'live', 'off'] as const;
-export const standingSchema = z.enum(standings);
-export type Standing = z.infer<typeof standingSchema>;
+export const statuses = ['draft', 'live', 'off'] as const;
+export const statusSchema = z.enum(statuses);
+export type Status = z.infer<typeof statusSchema>;
 
 export const titleSchema = z
   .string()
@@ -81,7 +81,7 @@ export const weightSchema = z
   .max(10_000_000, 'At most 10 t.')
   .nullable();
 
-export const packageSortSchema = z.string().trim().max(80, 'At most 80 characters.');
+export const packageTypeSchema = z.string().trim().max(80, 'At most 80 characters.');
 
 export const dispatchDaysSchema = z
   .number({ error: 'Type a number of days.' })
@@ -152,11 +152,9 @@ export const relationKinds = ['goesWith', 'stepUp', 'similar'] as const;
 export type RelationKind = (typeof relationKinds)[number];
 
 export const focusSchema = z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) });
-export type Focus = z.infer<typeof focusSchema>;
 
-/** fills: covers the shop's frame around its focus point; fits: is wholly visible on its ground. */
+/** fills: covers the shop's frame around its focus point; fits: is wholly visible on its background. */
 export const fitSchema = z.enum(['fills', 'fits']);
-export type Fit = z.infer<typeof fitSchema>;
 
 export const pictureSchema = z.object({
   id: idSchema,
@@ -168,7 +166,7 @@ export const pictureSchema = z.object({
   focus: focusSchema,
   fit: fitSchema,
   /** colour of its edge, such as #f4efe6 */
-  ground: z.string(),
+  background: z.string(),
 });
 export type Picture = z.infer<typeof pictureSchema>;
 

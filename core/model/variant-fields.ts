@@ -7,7 +7,7 @@ import {
   dispatchDaysSchema,
   moneySchema,
   packageSizeSchema,
-  packageSortSchema,
+  packageTypeSchema,
   stockSchema,
   weightSchema,
 } from './product-values';
@@ -79,8 +79,8 @@ export const variantFields = declare({
     column: 'json',
     part: 'delivery',
   },
-  packageSort: {
-    stored: packageSortSchema,
+  packageType: {
+    stored: packageTypeSchema,
     usual: '',
     audience: 'shoppers',
     words: 'package',

@@ -52,7 +52,7 @@ const emptied = (fields: Fields, holds: (part: NonNullable<Field['part']>) => bo
 /** Delivery facts of a variant, as they are when they are empty. */
 export const noDelivery = emptied(variantFields, (part) => part === 'delivery') as Pick<
   Variant,
-  'weight' | 'size' | 'packageSort' | 'dispatchDays'
+  'weight' | 'size' | 'packageType' | 'dispatchDays'
 >;
 
 const isForAll = ({ role }: ProductFile) => role === 'manual';
@@ -70,13 +70,13 @@ export function emptiedBy(kind: ProductKind, files: Product['files'] = []): Part
 /** What of a product would be lost if it became of this kind, in plain words. */
 export function lostBy(product: Product, kind: ProductKind): string[] {
   const parts = kindParts[kind];
-  const { weight, size, packageSort, dispatchDays, duration, ownValue, bundle, files, variants } = product;
+  const { weight, size, packageType, dispatchDays, duration, ownValue, bundle, files, variants } = product;
   const lost: string[] = [];
   if (!parts.delivery) {
     const some = (test: (facts: typeof noDelivery) => boolean) =>
-      test({ weight, size, packageSort, dispatchDays }) || variants.some(test);
+      test({ weight, size, packageType, dispatchDays }) || variants.some(test);
     if (some((facts) => facts.weight !== null)) lost.push('its weight');
-    if (some((facts) => facts.size !== null || facts.packageSort !== '')) lost.push('its package');
+    if (some((facts) => facts.size !== null || facts.packageType !== '')) lost.push('its package');
     if (some((facts) => facts.dispatchDays !== null)) lost.push('its days to dispatch');
   }
   if (!parts.duration && duration !== null) lost.push('how long it takes');

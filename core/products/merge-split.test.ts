@@ -51,7 +51,7 @@ test('splitting and merging again keep every variant with its price, stock and S
       expect(refuseMerge(parts, option!.name, values)).toBeUndefined();
       const whole = mergedProduct(parts, option!.name, values, ids());
       expect(sold([whole])).toEqual(sold([product]));
-      expect(whole.variants.length + whole.leftOut.length).toBe(combinations(whole.options).length);
+      expect(whole.variants.length + whole.excludedCombinations.length).toBe(combinations(whole.options).length);
       expect(new Set(whole.variants.map(({ id }) => id)).size).toBe(whole.variants.length);
     }),
   );

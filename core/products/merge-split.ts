@@ -103,7 +103,7 @@ export function mergedProduct(
     ...first,
     options: all,
     variants,
-    leftOut: combinations(all).filter((values) => !there.has(values.join(' '))),
+    excludedCombinations: combinations(all).filter((values) => !there.has(values.join(' '))),
     pictures,
     categoryIds: union(({ categoryIds }) => categoryIds),
     tagIds: union(({ tagIds }) => tagIds).sort(),
@@ -161,7 +161,7 @@ export function splitProducts(product: Product, optionId: string, newId: NewId):
           values: without(variant.values).map((id) => again('optionValue', id)),
           pictureId: kept(variant.pictureId),
         })),
-        leftOut: product.leftOut
+        excludedCombinations: product.excludedCombinations
           .filter((values) => values[at] === value.id)
           .map(without)
           .filter((values) => values.every((id) => used.has(id)))

@@ -1,15 +1,15 @@
 import { secondsOf } from '../shared/moment';
 import type { Product } from '../model/product';
-import type { Standing } from '../model/product-values';
+import type { Status } from '../model/product-values';
 
-type Dated = Pick<Product, 'standing' | 'liveFrom' | 'liveUntil'>;
+type Dated = Pick<Product, 'status' | 'liveFrom' | 'liveUntil'>;
 
 /** Where a product is in its life at one moment: a live one may still wait for its day, or be past it. */
-export type Phase = 'draft' | 'off' | 'live' | 'waiting' | 'ended';
+export type DatedStatus = 'draft' | 'off' | 'live' | 'waiting' | 'ended';
 
 /** The phase at `now` (seconds since 1970): on the shop from `liveFrom` on, up to but not including `liveUntil`. */
-export function phaseOf({ standing, liveFrom, liveUntil }: Dated, now: number): Phase {
-  if (standing !== 'live') return standing;
+export function statusAt({ status, liveFrom, liveUntil }: Dated, now: number): DatedStatus {
+  if (status !== 'live') return status;
   if (liveUntil !== null && now >= secondsOf(liveUntil)) return 'ended';
   return liveFrom !== null && now < secondsOf(liveFrom) ? 'waiting' : 'live';
 }
@@ -26,4 +26,4 @@ export function nextMoment(moments: readonly (string | null)[], now: number): nu
 }
 
 /** Standings of a product in words, as it was set by the seller. */
-export const standingWords: Record<Standing, string> = { live: 'on the shop', draft: 'draft', off: 'off the shop' };
+export const statusWords: Record<Status, string> = { live: 'on the shop', draft: 'draft', off: 'off the shop' };

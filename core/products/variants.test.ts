@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Variant } from '../model/product';
 import { option, variant } from '../testing/product-parts';
-import { checkOptions, combinations, mergeValues, pictureWords, planVariants, stillLeftOut } from './variants';
+import { checkOptions, combinations, mergeValues, pictureWords, planVariants, stillExcluded } from './variants';
 
 test('a value that goes gives its stock, and codes where there are none', () => {
   const merged = mergeValues(
@@ -126,21 +126,21 @@ test('combinations that are left out get no variant, and come back when they are
   const options = [option('c', 'Ember', 'Pine'), option('s', 'S', 'L')];
   const all = combinations(options);
   fc.assert(
-    fc.property(fc.subarray(all), (leftOut) => {
+    fc.property(fc.subarray(all), (excluded) => {
       const variants = all.map((values, i) => variant(`v${i}`, values));
-      const without = planVariants(options, options, variants, leftOut);
-      expect(without.keep.map(({ values }) => values)).toEqual(all.filter((values) => !leftOut.includes(values)));
-      expect(without.drop).toHaveLength(leftOut.length);
+      const without = planVariants(options, options, variants, excluded);
+      expect(without.keep.map(({ values }) => values)).toEqual(all.filter((values) => !excluded.includes(values)));
+      expect(without.drop).toHaveLength(excluded.length);
       const back = planVariants(
         options,
         options,
         without.keep.map(({ variant: kept }) => kept),
         [],
       );
-      expect(back.add.map(({ values }) => values).sort()).toEqual([...leftOut].sort());
+      expect(back.add.map(({ values }) => values).sort()).toEqual([...excluded].sort());
     }),
   );
   expect(
-    stillLeftOut([option('c', 'Ember'), option('s', 'S', 'L')], [['Ember', 'L'], ['Pine', 'S'], ['Ember']]),
+    stillExcluded([option('c', 'Ember'), option('s', 'S', 'L')], [['Ember', 'L'], ['Pine', 'S'], ['Ember']]),
   ).toEqual([['Ember', 'L']]);
 });

@@ -109,7 +109,7 @@ export interface VariantPlan {
 /**
  * How the variants of a product follow its options. A variant is kept when its values still fit; when an option is
  * new, the old variant becomes the combination with that option's first value; when an option goes, the first of the
- * variants that fall together is kept. Combinations in `leftOut` get no variant. Nothing is dropped here: the caller
+ * variants that fall together is kept. Combinations in `excluded` get no variant. Nothing is dropped here: the caller
  * decides what to do with `drop`.
  * O(combinations × options).
  */
@@ -117,11 +117,11 @@ export function planVariants(
   before: readonly Option[],
   after: readonly Option[],
   variants: readonly Variant[],
-  leftOut: readonly (readonly string[])[] = [],
+  excluded: readonly (readonly string[])[] = [],
 ): VariantPlan {
   const place = new Map(before.map((option, i) => [option.id, i]));
   const plan: VariantPlan = { keep: [], add: [], drop: [] };
-  const unwanted = new Set(leftOut.map((values) => values.join(' ')));
+  const unwanted = new Set(excluded.map((values) => values.join(' ')));
   const kept = new Map<string, Variant>();
   for (const variant of variants) {
     const values = after.map((option) => {
@@ -150,8 +150,8 @@ export function planVariants(
 }
 
 /** Of the combinations that were left out, those that the options can still make. */
-export function stillLeftOut(options: readonly Option[], leftOut: readonly (readonly string[])[]): string[][] {
-  return leftOut
+export function stillExcluded(options: readonly Option[], excluded: readonly (readonly string[])[]): string[][] {
+  return excluded
     .filter(
       (values) =>
         values.length === options.length &&

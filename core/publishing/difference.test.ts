@@ -47,7 +47,7 @@ test('prices are told variant by variant where they differ, and in one line wher
 });
 
 test('a draft is not there for shoppers: putting it on the shop is new, taking it off is gone', () => {
-  const [draft, live] = [shopOf([kite({ standing: 'draft' })]), shopOf([kite()])];
+  const [draft, live] = [shopOf([kite({ status: 'draft' })]), shopOf([kite()])];
   expect(documentChange(draft, live, 'product', 'p_kite')!.what).toBe('new');
   expect(documentChange(live, draft, 'product', 'p_kite')!.what).toBe('gone');
   expect(documentChange(draft, draft, 'product', 'p_kite')).toBeUndefined();

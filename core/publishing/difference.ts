@@ -32,7 +32,7 @@ function bodyIn(shop: ResolvedShop, kind: DocumentKind, key: string): object | u
   if (kind === 'settings') return shop.settings;
   if (kind === 'product') {
     const product = shop.products.get(key);
-    return product?.standing === 'live' ? product : undefined;
+    return product?.status === 'live' ? product : undefined;
   }
   return kindMaps[kind](shop).get(key);
 }

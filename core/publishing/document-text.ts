@@ -26,7 +26,7 @@ const pictureKeys = Object.keys(pictureSchema.shape);
 const usualProduct = usualOf(productDefaults, productKeys) as typeof productDefaults;
 const usualVariant = usualOf(variantDefaults, variantKeys) as Omit<typeof variantDefaults, SellersOwn<VariantFields>>;
 const usualOptionValue = { pictureId: null };
-const usualPicture = { fit: 'fills' as const, ground: '#ffffff' };
+const usualPicture = { fit: 'fills' as const, background: '#ffffff' };
 /** Fields that a document leaves out while they are as usual. */
 export const documentDefaults = { product: usualProduct, variant: usualVariant };
 
@@ -91,8 +91,8 @@ const forms = {
   optionValue: new ObjectForm({ usual: usualOptionValue }),
   variant: new ObjectForm({ only: variantKeys, usual: usualVariant }),
   picture: new ObjectForm({ only: pictureKeys }),
-  // The ground is seen only behind a picture that does not fill its frame.
-  filledPicture: new ObjectForm({ only: pictureKeys.filter((key) => key !== 'fit' && key !== 'ground') }),
+  // The background is seen only behind a picture that does not fill its frame.
+  filledPicture: new ObjectForm({ only: pictureKeys.filter((key) => key !== 'fit' && key !== 'background') }),
 };
 
 /** The body that `documentText` wrote. */

@@ -37,7 +37,7 @@ function collectionFields(shop: ResolvedShop, collection: Collection): Fields {
     ['Order', isRule ? orderOf(shop, collection.order) : titles(shop, collection.picked)],
     ['Pinned', isRule ? titles(shop, pins) : ''],
     ['Left out', isRule ? titles(shop, leftOut) : ''],
-    ['Standing', collection.standing === 'live' ? 'on the shop' : 'off the shop'],
+    ['Standing', collection.status === 'live' ? 'on the shop' : 'off the shop'],
     ['From', moment(liveFrom)],
     ['Until', moment(liveUntil)],
   ];
@@ -47,7 +47,7 @@ function categoryFields(shop: ResolvedShop, category: Category): Fields {
   return [
     ['Inside', shop.categories.get(category.parentId ?? '')?.name ?? 'top'],
     ['Place', String(shop.tree.children(category.parentId).indexOf(category) + 1)],
-    ['Standing', category.standing === 'live' ? 'on the shop' : 'off the shop'],
+    ['Standing', category.status === 'live' ? 'on the shop' : 'off the shop'],
     ['Order', orderOf(shop, category.order)],
     ['Pinned', titles(shop, category.pins)],
   ];

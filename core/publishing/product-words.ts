@@ -26,8 +26,8 @@ const taxWords: Record<ProductDocument['taxClass'], string> = {
 };
 
 /** "Ember, S; Pine, L" */
-const leftOutWords = ({ options, leftOut }: ProductDocument) =>
-  leftOut.map((values) => variantName(options, { values })).join('; ');
+const excludedWords = ({ options, excludedCombinations }: ProductDocument) =>
+  excludedCombinations.map((values) => variantName(options, { values })).join('; ');
 
 const soldOutWords: Record<WhenSoldOut, string> = {
   keep: 'keeps showing',
@@ -70,7 +70,7 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   fields.set('Featured', product.featured ? 'yes' : '');
   fields.set('Place among featured goods', product.featured ? String(product.featuredPlace) : '');
   fields.set('Tax', taxWords[product.taxClass]);
-  fields.set('Combinations that are not sold', leftOutWords(product));
+  fields.set('Combinations that are not sold', excludedWords(product));
   fields.set('Brand', shop.brands.get(product.brandId ?? '')?.name ?? '');
   fields.set('Categories', product.categoryIds.flatMap((id) => shop.categories.get(id)?.name ?? []).join(', '));
   fields.set('Tags', product.tagIds.flatMap((id) => shop.tags.get(id)?.name ?? []).join(', '));
@@ -111,7 +111,7 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   fields.set('Weight', product.weight === null ? '' : `${product.weight} g`);
   fields.set(
     'Package',
-    [product.packageSort, product.size && `${product.size.length} × ${product.size.width} × ${product.size.height} mm`]
+    [product.packageType, product.size && `${product.size.length} × ${product.size.width} × ${product.size.height} mm`]
       .filter(Boolean)
       .join(', '),
   );

@@ -19,7 +19,7 @@ const picture = {
   alt: '',
   focus: { x: 0, y: 0 },
   fit: 'fills' as const,
-  ground: '#ffffff',
+  background: '#ffffff',
 };
 /** A product in which every field means something. */
 const kite = productOf('p_kite', {
@@ -49,7 +49,7 @@ const told = (after: ProductDocument) => documentChange(shopWith(kite), shopWith
 const isOfSeller = (fields: Fields, name: string) => fields[name]!.audience === 'seller';
 
 /** What the review tells by what follows from it. */
-const toldElsewhere = new Set(['specSheetId', 'standing']);
+const toldElsewhere = new Set(['specSheetId', 'status']);
 
 test.each(namesOf(productFields))(
   '%s of a product is in an edition, and its change is told, or it is the seller’s',

@@ -17,7 +17,7 @@ export interface ProductFacts {
   id: string;
   title: string;
   kind: string;
-  standing: readonly string[];
+  status: readonly string[];
   /** lowest price of its variants, minor units */
   price: number;
   /** highest price; of a bundle priced by its parts, the most it can come to */

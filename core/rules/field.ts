@@ -124,7 +124,7 @@ export const optionField = (key: string) => `option.${key}`;
 export const optionOfField = (field: string) =>
   field.startsWith('option.') ? field.slice('option.'.length) : undefined;
 
-const standingWords = new Map([
+const statusWords = new Map([
   ['live', 'live'],
   ['changed', 'changed since live'],
   ['draft', 'draft'],
@@ -201,7 +201,7 @@ function fixedFields(data: FieldData): Field[] {
       read: (facts) => [facts.kind],
       choices: new Map(productKinds.map((kind) => [kind, kindParts[kind].name])),
     },
-    { key: 'standing', label: 'Standing', type: 'choice', read: (facts) => facts.standing, choices: standingWords },
+    { key: 'status', label: 'Standing', type: 'choice', read: (facts) => facts.status, choices: statusWords },
     { key: 'featured', label: 'Featured', type: 'yesNo', read: (facts) => facts.featured },
     {
       key: 'margin',

@@ -101,7 +101,7 @@ test('products that pass so far are counted from the top down', () => {
   const shop = shopOf([
     productOf('p_1', { tagIds: ['t_night'] }),
     productOf('p_2'),
-    productOf('p_3', { standing: 'draft', tagIds: ['t_night'] }),
+    productOf('p_3', { status: 'draft', tagIds: ['t_night'] }),
   ]);
   const rule: Rule = { match: 'all', of: [priced, { ...night, value: [...night.value] }] };
   const { parts } = contributionsOf(rule, shop.index, shop.fields, NOW, shop.listed);

@@ -40,7 +40,7 @@ test('an order is total and stable: the same members stand alike, however they w
           .sort(),
       );
       expect(stand([...all].reverse())).toEqual(out);
-      const isOut = (id: string) => wanted.soldOutLast && shop.facts(id)!.standing.includes('soldOut');
+      const isOut = (id: string) => wanted.soldOutLast && shop.facts(id)!.status.includes('soldOut');
       const first = pinned.filter((id) => out.includes(id) && !isOut(id));
       expect(out.slice(0, first.length)).toEqual(first);
       if (wanted.soldOutLast) expect(out.map(isOut)).toEqual(out.map(isOut).sort((a, b) => Number(a) - Number(b)));

@@ -73,7 +73,7 @@ export function arranged(shop: ShopOfGoods, members: Bitset, { pins, order }: Ar
     return newest[a]! - newest[b]!;
   });
   const { mix } = order;
-  const parts = order.soldOutLast ? partedBy(index.posting('standing', 'soldOut'), [pinned, slots]) : [[pinned, slots]];
+  const parts = order.soldOutLast ? partedBy(index.posting('status', 'soldOut'), [pinned, slots]) : [[pinned, slots]];
   return parts.flatMap(([first, others]) => [...first!, ...spread(shop, others!, mix)]);
 }
 

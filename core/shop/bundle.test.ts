@@ -43,11 +43,11 @@ describe('a bundle in the shop', () => {
       price: 5_400,
       priceMax: 5_400,
       stock: 3,
-      standing: ['live', 'listed'],
+      status: ['live', 'listed'],
     });
     stock.set('p_linev', 1);
     shop.refreshAll(['p_line']);
-    expect(shop.facts('p_set')).toMatchObject({ stock: 0, standing: ['live', 'listed', 'soldOut'] });
+    expect(shop.facts('p_set')).toMatchObject({ stock: 0, status: ['live', 'listed', 'soldOut'] });
     expect(productView(shop, set).inStock).toBe(false);
   });
 
@@ -63,7 +63,7 @@ describe('a bundle in the shop', () => {
 
   test('offers only what is on the shop, has a told price and is no bundle itself', () => {
     const parts = [
-      priced('p_draft', 100, { standing: 'draft' }),
+      priced('p_draft', 100, { status: 'draft' }),
       priced('p_asked', 100, { priceOnRequest: true }),
       productOf('p_other', { kind: 'bundle', bundle: { slots: [], pricing: { how: 'fixed' } } }),
     ];

@@ -34,7 +34,7 @@ export interface BundleSources {
 /** A product as it may stand in a bundle: on the shop, with a told price, and no bundle itself. */
 function isPart(product: ProductDocument | undefined, facts: ProductFacts | undefined): product is ProductDocument {
   return (
-    product !== undefined && product.kind !== 'bundle' && !product.priceOnRequest && facts!.standing.includes('live')
+    product !== undefined && product.kind !== 'bundle' && !product.priceOnRequest && facts!.status.includes('live')
   );
 }
 

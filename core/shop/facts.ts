@@ -1,7 +1,7 @@
 import type { CategoryTree } from '../groups/category-tree';
 import { type SpecSheet } from '../model/spec-sheet';
 import { specProblem } from '../products/spec-values';
-import { phaseOf } from '../products/status';
+import { statusAt } from '../products/status';
 import { fold } from '../shared/identity';
 import { nameKey } from '../shared/name-key';
 import { plainText } from '../shared/plain-text';
@@ -15,7 +15,7 @@ import { textsOf, type WordsBeside } from './words-beside';
 import { eachFacet, optionField, SOLD_WITHIN, specField, specFrom, specUpTo } from '../rules/field';
 
 /** Facet of products: where they are in their life. */
-export const STANDING = 'standing';
+export const STATUS = 'status';
 
 /** Standing of products that shoppers meet in listings and strips. */
 export const LISTED = 'listed';
@@ -124,7 +124,7 @@ export interface FactSources {
 
 /** Standings as rules and filters know them. */
 function standingsOf(product: ProductDocument, isSoldOut: boolean, { marks, now }: FactSources): string[] {
-  const phase = phaseOf(product, now);
+  const phase = statusAt(product, now);
   const isListed = phase === 'live' && !(isSoldOut && product.whenSoldOut === 'hide');
   return [phase, ...(isListed ? [LISTED] : []), ...(isSoldOut ? ['soldOut'] : []), ...marks];
 }
@@ -167,7 +167,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     id: product.id,
     title: product.title,
     kind: product.kind,
-    standing: standingsOf(product, total <= 0 && variants.length > 0, sources),
+    status: standingsOf(product, total <= 0 && variants.length > 0, sources),
     price: variants.length ? Math.min(...variants.map((variant) => variant.price)) : 0,
     priceMax: bundle?.price?.high ?? Math.max(0, ...variants.map((variant) => variant.price)),
     onSale: variants.some((variant) => variant.onSale),

@@ -155,6 +155,6 @@ test('a collection opens and closes by its days, and a category with those above
   expect(seen).toEqual([false, true, false]);
   const isListed = () => isOpen(shop, { kind: 'category', id: 'c_deltas' });
   expect(isListed()).toBe(true);
-  shop.apply('category', 'c_kites', { ...shop.categories.get('c_kites')!, standing: 'off' });
+  shop.apply('category', 'c_kites', { ...shop.categories.get('c_kites')!, status: 'off' });
   expect(isListed()).toBe(false);
 });

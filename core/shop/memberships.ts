@@ -4,7 +4,7 @@ import { collectionsNamed, isCircular } from '../rules/collections';
 import { membersOf } from '../rules/members';
 import { testOf, type Test } from '../rules/predicate';
 import type { Condition } from '../model/rule';
-import { nextTurn, nextTurnOf, turningConditions } from '../rules/turn';
+import { nextTurn, nextChangeOf, conditionsOnTime } from '../rules/conditions-on-time';
 import { arranged, finderOrder, type ShopOfGoods } from './arrangement';
 import { LISTED } from './facts';
 import type { ProductFacts } from '../rules/facts';
@@ -80,7 +80,7 @@ export class Memberships {
     const { shop } = this;
     const slot = shop.index.slot(productId)!;
     const facts = shop.facts(productId)!;
-    const isListed = facts.standing.includes(LISTED);
+    const isListed = facts.status.includes(LISTED);
     for (const kept of (this.#inOrder ??= this.#sorted())) {
       const { named, test } = kept;
       if (slot >= kept.set.size) kept.set = kept.set.sized(shop.index.alive.size);
@@ -91,7 +91,7 @@ export class Memberships {
       if (kept.turning.length > 0 || kept.asksFor.length > 0)
         kept.until = Math.min(
           kept.until,
-          nextTurnOf(kept.turning, facts, shop.fields, shop.now),
+          nextChangeOf(kept.turning, facts, shop.fields, shop.now),
           ...kept.asksFor.map((other) => this.#kept.get(other)?.until ?? Infinity),
         );
     }
@@ -154,7 +154,7 @@ export class Memberships {
     const asksFor = collectionsNamed(collection);
     // Which of them is asked first must not matter, so all that ask for each other in a circle are empty.
     const isEmpty = isCircular(id, shop.collections);
-    const turning = isRule && !isEmpty ? turningConditions(collection.rule) : [];
+    const turning = isRule && !isEmpty ? conditionsOnTime(collection.rule) : [];
     const turns = isEmpty ? [] : asksFor.map((other) => this.#keep(other, now)?.until ?? Infinity);
     const fresh: Kept = {
       collection,

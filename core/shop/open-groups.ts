@@ -1,4 +1,4 @@
-import { phaseOf } from '../products/status';
+import { statusAt } from '../products/status';
 import type { AddressedKind } from '../model/document';
 import type { ResolvedShop } from './resolved-shop';
 
@@ -29,11 +29,11 @@ export function isOpen(shop: ResolvedShop, { kind, id }: GroupRef): boolean {
   switch (kind) {
     case 'category': {
       const path = shop.tree.path(id);
-      return path.length > 0 && path.every(({ standing }) => standing === 'live');
+      return path.length > 0 && path.every(({ status }) => status === 'live');
     }
     case 'collection': {
       const collection = shop.collections.get(id);
-      return collection !== undefined && phaseOf(collection, shop.now) === 'live';
+      return collection !== undefined && statusAt(collection, shop.now) === 'live';
     }
     default:
       return groupsOf(shop, kind).has(id) && (kind === 'brand' ? shop.brands : shop.tags).get(id)!.listed;

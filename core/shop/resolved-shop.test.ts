@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { ProductDocument, ShopDocument } from '../model/document';
 import { collectionOf, groupDocuments, NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
-import { STANDING } from './facts';
+import { STATUS } from './facts';
 import type { Brand, Category } from '../model/group';
 import { ResolvedShop, type DocumentUpdate } from './resolved-shop';
 
@@ -78,7 +78,7 @@ test('what is known to hold is not worked out again until somebody asks', () => 
 test('marks that turned show in the index, the facts and in rules that ask for them', () => {
   const marked = new Set<string>();
   const shop = new ResolvedShop({ stock: () => 1, marks: ({ id }) => (marked.has(id) ? ['changed'] : []), now: NOW });
-  const rule = { match: 'all' as const, of: [{ field: 'standing', is: 'anyOf' as const, value: ['changed'] }] };
+  const rule = { match: 'all' as const, of: [{ field: 'status', is: 'anyOf' as const, value: ['changed'] }] };
   shop.load([...groupDocuments, ...['p1', 'p2'].map((id) => document(productOf(id)))]);
   shop.apply('collection', 'k1', collectionOf('k1', { source: 'rule', rule }));
   const members = () =>
@@ -92,11 +92,11 @@ test('marks that turned show in the index, the facts and in rules that ask for t
   expect(members()).toEqual(['p2']);
   expect(
     shop.index
-      .posting(STANDING, 'changed')!
+      .posting(STATUS, 'changed')!
       .toArray()
       .map((slot) => shop.index.id(slot)),
   ).toEqual(['p2']);
-  expect(shop.facts('p2')!.standing).toContain('changed');
+  expect(shop.facts('p2')!.status).toContain('changed');
   marked.clear();
   shop.remark(['p2']);
   expect(members()).toEqual([]);

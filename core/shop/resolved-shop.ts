@@ -15,7 +15,7 @@ import { Bundles, speaksOfTime } from './bundle';
 import { Memberships } from './memberships';
 import { Moments } from './scheduled-changes';
 import type { MetOption } from './met-options';
-import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, nextSaleEdge, STANDING, type DaySales } from './facts';
+import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, nextSaleEdge, STATUS, type DaySales } from './facts';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
 import type { Menu } from '../model/menu';
@@ -78,7 +78,7 @@ export class ResolvedShop {
   index: FinderIndex;
   /** goes up with every change, so that what was computed from the shop can be kept */
   version = 0;
-  /** moment of the day, seconds since 1970, for which prices and standings were worked out */
+  /** moment of the day, seconds since 1970, for which prices and statuses were worked out */
   now: number;
   readonly #moments = new Moments();
   readonly #facts = new Map<string, ProductFacts>();
@@ -141,7 +141,7 @@ export class ResolvedShop {
 
   /** Products that shoppers meet in listings and strips. */
   get listed(): Bitset {
-    return this.index.posting(STANDING, LISTED) ?? new Bitset(this.index.alive.size);
+    return this.index.posting(STATUS, LISTED) ?? new Bitset(this.index.alive.size);
   }
 
   /**
@@ -278,7 +278,7 @@ export class ResolvedShop {
     this.#settle();
   }
 
-  /** Works products out again after their stock or standing changed. */
+  /** Works products out again after their stock or status changed. */
   refreshAll(productIds: readonly string[]): void {
     const known = productIds.filter((id) => this.products.has(id));
     if (known.length === 0) return;
@@ -294,7 +294,7 @@ export class ResolvedShop {
     for (const id of productIds) {
       const product = this.products.get(id);
       if (!product) continue;
-      this.index.replaceValues(id, STANDING, this.#workOut(product).standing);
+      this.index.replaceValues(id, STATUS, this.#workOut(product).status);
       if (!isLarge) this.memberships.refresh(id);
       this.bundles.noteChangeOf(id);
     }

@@ -15,8 +15,8 @@ export function mediaUrl(media: string, size: PictureSize): string {
 }
 
 export function pictureView(picture: Picture, title: string): PictureView {
-  const { media, width, height, focus, fit, ground } = picture;
-  return { media, alt: picture.alt || title, width, height, focus, fit, ground };
+  const { media, width, height, focus, fit, background } = picture;
+  return { media, alt: picture.alt || title, width, height, focus, fit, background };
 }
 
 export function pricingOf(

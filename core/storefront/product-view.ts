@@ -74,10 +74,10 @@ function deliveryFacts(product: ProductDocument, currency: string): ProductView[
 
 function variantDelivery(
   product: ProductDocument,
-  { weight, size, packageSort, dispatchDays }: ProductDocument['variants'][number],
+  { weight, size, packageType, dispatchDays }: ProductDocument['variants'][number],
   currency: string,
 ): ProductView['delivery'] | null {
-  const own = Object.entries({ weight, size, packageSort: packageSort || null, dispatchDays }).filter(
+  const own = Object.entries({ weight, size, packageType: packageType || null, dispatchDays }).filter(
     ([, value]) => value !== null,
   );
   return own.length === 0 ? null : deliveryFacts({ ...product, ...Object.fromEntries(own) }, currency);

@@ -6,14 +6,14 @@ import { fitSchema, focusSchema, productKindSchema } from '../model/product-valu
 const whole = z.number().int();
 const labelled = z.object({ label: z.string(), value: z.string() });
 
-export const pictureViewSchema = z.object({
+const pictureViewSchema = z.object({
   media: z.string(),
   alt: z.string(),
   width: z.number(),
   height: z.number(),
   focus: focusSchema,
   fit: fitSchema,
-  ground: z.string(),
+  background: z.string(),
 });
 export type PictureView = z.infer<typeof pictureViewSchema>;
 
@@ -24,7 +24,7 @@ export type PricingShown = z.infer<typeof pricingShownSchema>;
 const unitPriceSchema = z.object({ amount: whole, words: z.string() });
 
 /** A product as it stands in a grid or a strip. Prices in minor units. */
-export const productCardSchema = z.object({
+const productCardSchema = z.object({
   id: z.string(),
   slug: z.string(),
   title: z.string(),

@@ -16,7 +16,7 @@ function placed() {
     productOf('p_a', { categoryIds: ['c_deltas'], featured: true }),
     productOf('p_b', { categoryIds: ['c_deltas'] }),
     productOf('p_c', { categoryIds: ['c_line'] }),
-    productOf('p_d', { categoryIds: ['c_deltas'], standing: 'draft' }),
+    productOf('p_d', { categoryIds: ['c_deltas'], status: 'draft' }),
   ]);
   shop.apply('collection', 'k_1', collectionOf('k_1', { source: 'picked', picked: ['p_c', 'p_gone', 'p_d', 'p_b'] }));
   const sections = [strip('s_1', 'collection', 'k_1', 5), strip('s_2', 'category', 'c_deltas', 1)];
@@ -69,7 +69,7 @@ test('pages that nobody can reach, and groups that are off or not open now, are 
   shop.apply('menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' }, items: [] }] });
   expect(places()).toEqual(expect.arrayContaining(['g_below › s_4', 'Line']));
   expect(places()).not.toContain('g_hidden › s_3');
-  shop.apply('category', 'c_line', { ...shop.categories.get('c_line')!, standing: 'off' });
+  shop.apply('category', 'c_line', { ...shop.categories.get('c_line')!, status: 'off' });
   expect(places()).toEqual(before);
   shop.apply('collection', 'k_1', {
     ...shop.collections.get('k_1')!,

@@ -26,7 +26,7 @@ const condition: fc.Arbitrary<Condition> = fc.oneof(
   choices('tag', ['t_indoor', 't_night']),
   choices('brand', ['b_alula', 'b_tern']),
   choices('kind', ['physical', 'digital']),
-  choices('standing', ['live', 'draft', 'off', 'soldOut', 'waiting', 'ended']),
+  choices('status', ['live', 'draft', 'off', 'soldOut', 'waiting', 'ended']),
   choices('spec.a_cloth', ['q_nylon', 'q_paper']),
   fc.record({
     field: fc.constantFrom('spec.a_span', 'spec.a_wind.from', 'spec.a_wind.upTo'),

@@ -111,7 +111,7 @@ const columns: { [K in ColumnName]: VariantColumn } = {
     show: (value) => packageWords(value as PackageSize | null),
     read: readSize,
   },
-  packageSort: { ...words('packageSort', 'Package type', 'w-28 min-w-28'), placeholder: 'as all' },
+  packageType: { ...words('packageType', 'Package type', 'w-28 min-w-28'), placeholder: 'as all' },
   dispatchDays: count('dispatchDays', 'Dispatch', 'as all', 'Type whole days, or nothing.'),
 };
 /** All columns of the table of variants, in the order in which they stand. */

@@ -96,7 +96,7 @@ async function start(): Promise<void> {
   clear();
   const clearing = setInterval(clear, CLEAR_SESSIONS_MS);
   const tend = () => {
-    const isDone = catalog.tendSome(TENDED_AT_ONCE);
+    const isDone = catalog.compareSome(TENDED_AT_ONCE);
     tending = setTimeout(tend, isDone ? REST_MS : TEND_EVERY_MS);
   };
   let tending = setTimeout(tend, TEND_EVERY_MS);

@@ -97,7 +97,7 @@ test('the preview of any action is what the action does, and undo brings back ex
       floor,
     }),
     fc.record({ do: fc.constant('stock'), how: fc.constant('add'), pieces: fc.integer({ min: -9, max: 9 }) }),
-    fc.record({ do: fc.constant('standing'), standing: fc.constantFrom('live', 'draft', 'off') }),
+    fc.record({ do: fc.constant('status'), status: fc.constantFrom('live', 'draft', 'off') }),
     fc.record({ do: fc.constant('tags'), how, ids: fc.constant([tag]) }),
     fc.record({ do: fc.constant('categories'), how, ids: fc.constant([category]) }),
     fc.record({ do: fc.constant('brand'), id: fc.constantFrom(null, brand) }),

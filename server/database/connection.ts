@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { carryDocuments, carryJournal } from './upgrade/carry-over';
 import { completeEditions } from './upgrade/complete-editions';
+import { OLD_NAMES, renameInDocuments } from './upgrade/plain-names';
 import type { Db } from './db';
 import { installJournal } from './journal-triggers';
 
@@ -36,6 +37,7 @@ function migrate(db: Db): void {
   if (current === newest) return;
   const isNew = current === 0;
   db.transaction(() => {
+    if (!isNew && current <= OLD_NAMES) renameInDocuments(db);
     for (const { version, sql } of steps) {
       if (version <= current) continue;
       db.exec(sql);

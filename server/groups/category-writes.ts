@@ -12,7 +12,7 @@ import type { Catalog } from '../state/catalog';
 import { mergedFields } from '../state/merged-fields';
 import { existing, groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields, pageWords } from './group-or-refuse';
 import type { UserId } from '../state/product-or-refuse';
-import { retarget } from './retarget';
+import { renameTarget } from './rename-target';
 
 /** Most categories of a shop. */
 const MOST_CATEGORIES = 5_000;
@@ -143,7 +143,7 @@ export function mergeCategory(catalog: Catalog, user: UserId, id: string, into: 
       moveProducts(catalog, new Set([id]), into);
       const last = tree.children(into).at(-1)?.position ?? -1;
       children.forEach((child, i) => putCategory(db, { ...child, parentId: into, position: last + 1 + i }));
-      retarget(catalog, { kind: 'category', id }, into);
+      renameTarget(catalog, { kind: 'category', id }, into);
       deleteCategory(db, id);
       moveRedirects(db, 'category', id, into);
       keepRedirect(db, 'category', category.slug, null, into);

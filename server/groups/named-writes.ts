@@ -14,7 +14,7 @@ import type { Catalog } from '../state/catalog';
 import { mergedFields } from '../state/merged-fields';
 import { groupOrRefuse, refuseTakenSlug, slugForGroup, withPageFields, pageWords } from './group-or-refuse';
 import type { UserId } from '../state/product-or-refuse';
-import { retarget } from './retarget';
+import { renameTarget } from './rename-target';
 
 export type NamedKind = 'brand' | 'tag';
 
@@ -79,7 +79,7 @@ export function mergeNamed(catalog: Catalog, user: UserId, kind: NamedKind, id: 
       if (kind === 'brand') updateProduct(db, productId, { brandId: into });
       else setProductTags(db, productId, [...new Set(tagIds.map((each) => (each === id ? into : each)))]);
     }
-    retarget(catalog, { kind, id }, into);
+    renameTarget(catalog, { kind, id }, into);
     deleteNamed(db, kind, id);
     moveRedirects(db, kind, id, into);
     keepRedirect(db, kind, thing.slug, null, into);

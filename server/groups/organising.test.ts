@@ -112,7 +112,7 @@ test('a category that is off takes its branch from the shop, its menu item and i
   });
   await live();
   expect((await server.raw('/c/deltas')).status).toBe(200);
-  await server.call('PATCH', `/api/categories/${kites.id}`, { standing: 'off' });
+  await server.call('PATCH', `/api/categories/${kites.id}`, { status: 'off' });
   await live();
   expect((await server.raw('/c/deltas')).status).toBe(404);
   expect((await server.call('GET', '/shop-api/listing?at=category:deltas')).status).toBe(404);
@@ -171,7 +171,7 @@ test('days and sizes are checked at their field; a collection opens by the clock
   expect(problem(await server.call('PATCH', path, { fewest: 5, most: 3 })).errors![0]!.path).toEqual(['most']);
   expect(problem(await server.call('PATCH', path, { fewest: -1 })).errors![0]!.path).toEqual(['fewest']);
   const dated = await server.call<Shelf>('PATCH', path, { liveFrom: from, liveUntil: until, fewest: 2 });
-  expect(dated.body).toMatchObject({ life: 'waiting', warning: 'It has no rule yet, so it takes in nothing.' });
+  expect(dated.body).toMatchObject({ shownStatus: 'waiting', warning: 'It has no rule yet, so it takes in nothing.' });
   await live();
   const status = async () => (await server.raw('/g/may')).status;
   const seen = [await status()];
@@ -361,12 +361,12 @@ test('what collections share, and goods in none, are told', async () => {
   expect([none.map(({ id }) => id), many[0]]).toMatchObject([[c.product.id], { id: b.product.id, collections: 2 }]);
 });
 
-test('the review tells what becomes of groups: order, pins, standing, days', async () => {
+test('the review tells what becomes of groups: order, pins, status, days', async () => {
   const goods = [await addProduct(server, 'A', 300), await addProduct(server, 'B', 200)];
   const rule = { match: 'all', of: [{ field: 'price', is: 'above', value: 0 }] };
   const shelf = await made<Shelf>('/api/collections', { name: 'All', source: 'rule', rule });
   await live();
-  await server.call('PATCH', `/api/collections/${shelf.id}`, { pins: [goods[0]!.product.id], standing: 'off' });
+  await server.call('PATCH', `/api/collections/${shelf.id}`, { pins: [goods[0]!.product.id], status: 'off' });
   const { changes } = (await server.call<{ changes: { title: string; fields: object[] }[] }>('GET', '/api/review'))
     .body;
   expect(changes.find(({ title }) => title === 'All')!.fields).toEqual([

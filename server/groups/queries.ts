@@ -1,6 +1,6 @@
 import type { Category, Collection } from '../../core/model/group';
 import { nearNames } from '../../core/groups/near-names';
-import { phaseOf } from '../../core/products/status';
+import { statusAt } from '../../core/products/status';
 import { keptWhileUnchanged } from '../../core/shop/kept';
 import { groupsOf, type GroupKind, type GroupRef } from '../../core/shop/open-groups';
 import { orderOf } from '../../core/shop/arrangement';
@@ -10,7 +10,7 @@ import { targetSchema } from '../../core/model/target';
 import { usesOf } from '../../core/storefront/uses';
 import { waysTo } from '../../core/storefront/where-it-shows';
 import { sentenceOf } from '../../core/rules/text/sentence';
-import type { CategoryRow, GroupLife, groupRoutes, NamedRow, Shelf, ShelfHead } from '../../contract/groups';
+import type { CategoryRow, GroupShownStatus, groupRoutes, NamedRow, Shelf, ShelfHead } from '../../contract/groups';
 import type { AnswerOf } from '../../contract/route';
 import { shelfOrder } from '../store/groups';
 import type { Catalog } from '../state/catalog';
@@ -23,17 +23,17 @@ import { refOf } from '../state/working';
 /** Goods of a category that are told one by one. */
 const CATEGORY_LENGTH = 300;
 
-function lifeOf(catalog: Catalog, { kind, id }: GroupRef): GroupLife {
+function shownStatusOf(catalog: Catalog, { kind, id }: GroupRef): GroupShownStatus {
   const group = groupsOf(catalog.working.shop, kind).get(id)!;
   const phase =
-    'standing' in group ? phaseOf({ liveFrom: null, liveUntil: null, ...group }, catalog.working.shop.now) : 'live';
+    'status' in group ? statusAt({ liveFrom: null, liveUntil: null, ...group }, catalog.working.shop.now) : 'live';
   if (phase === 'off' || phase === 'waiting' || phase === 'ended') return phase;
   if (!catalog.live.hashes.has(refOf(kind, id))) return 'new';
   return catalog.working.changed.has(refOf(kind, id)) ? 'changed' : 'live';
 }
 
 const shared = (catalog: Catalog, at: GroupRef) => ({
-  life: lifeOf(catalog, at),
+  shownStatus: shownStatusOf(catalog, at),
   ways: waysTo(catalog.working.shop, at.kind, at.id),
 });
 

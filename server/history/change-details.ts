@@ -4,8 +4,8 @@ import { plainText } from '../../core/shared/plain-text';
 import { orderOfText } from '../../core/model/order';
 import { type SpecValue } from '../../core/model/spec-sheet';
 import { specWords } from '../../core/products/spec-values';
-import type { Standing } from '../../core/model/product-values';
-import { standingWords } from '../../core/products/status';
+import type { Status } from '../../core/model/product-values';
+import { statusWords } from '../../core/products/status';
 import { weightWords } from '../../core/shared/units';
 import { variantName } from '../../core/products/variants';
 import { titles } from '../../core/publishing/group-words';
@@ -58,8 +58,8 @@ function cellWords({ working: { shop } }: Catalog, told: Told, value: unknown): 
       return orderOf(shop, orderOfText(text));
     case 'products':
       return titles(shop, JSON.parse(text) as string[]);
-    case 'standing':
-      return standingWords[value as Standing];
+    case 'status':
+      return statusWords[value as Status];
     case 'weight':
       return weightWords(Number(value));
     default: {

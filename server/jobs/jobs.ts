@@ -8,7 +8,7 @@ import { CannotUndoError, type Actor, type Journal } from '../database/journal';
 import { failureWords } from '../folder/failure';
 import { newId } from '../shared/ids';
 import { notFound } from '../shared/problem';
-import { Arrivals } from './arrivals';
+import { MessageQueue } from './message-queue';
 import { CancelledError, doWork, type Work, type WorkResult } from './work';
 import type { WriteLock } from './write-lock';
 import type { WorkMessage, WorkOrder } from './worker';
@@ -45,7 +45,11 @@ export interface JobHost {
   readonly working: { makeReady: (products: ReadonlyMap<string, Product>) => Promise<ReadyProducts> };
   readonly events: { emit: (event: 'job', job: Job) => unknown };
   actor: (user: string | null) => Actor;
-  follow: (changeId: number, subjects: readonly string[], ready: ReadyProducts & Partial<Arrivals>) => Promise<void>;
+  follow: (
+    changeId: number,
+    subjects: readonly string[],
+    ready: ReadyProducts & Partial<MessageQueue>,
+  ) => Promise<void>;
 }
 
 interface Running {
@@ -97,14 +101,14 @@ export class Jobs {
         const { work, products, outcome } = await prepare();
         if (Atomics.load(running.cancelled, 0) === 1) throw new CancelledError();
         const none: WorkResult = { changeId: undefined, subjects: [], outcome: outcome ?? '' };
-        const arrivals = new Arrivals();
+        const messages = new MessageQueue();
         // What memory needs for the outcome is made ready while the thread writes, or handed over by it afterwards.
         const [result, ready] = work
           ? await Promise.all([
-              this.#doInThread(work, user, running, arrivals),
-              products ? catalog.working.makeReady(products) : arrivals,
+              this.#doInThread(work, user, running, messages),
+              products ? catalog.working.makeReady(products) : messages,
             ])
-          : [none, arrivals];
+          : [none, messages];
         this.#tell(running, { done: running.job.total });
         if (result.changeId !== undefined) await catalog.follow(result.changeId, result.subjects, ready);
         this.#tell(running, { state: 'done', outcome: outcome ?? result.outcome });
@@ -139,8 +143,8 @@ export class Jobs {
     return doWork(work, { db, journal, actor: this.catalog.actor(user) }, follow);
   }
 
-  /** Ends with the commit; what is handed over after it goes to `arrivals`. */
-  #doInThread(work: Work, user: string | null, running: Running, arrivals: Arrivals): Promise<WorkResult> {
+  /** Ends with the commit; what is handed over after it goes to `messages`. */
+  #doInThread(work: Work, user: string | null, running: Running, messages: MessageQueue): Promise<WorkResult> {
     const file = builtOrSource(import.meta.url, 'job-worker.js', 'worker-from-source.mjs');
     const { folder, catalog } = this;
     const order: WorkOrder = {
@@ -159,14 +163,14 @@ export class Jobs {
           told = Date.now();
           this.#tell(running, {});
         } else if (message.type === 'done') resolve(message.result);
-        else if (message.type === 'products') arrivals.take(message.subjects, message.products);
+        else if (message.type === 'products') messages.take(message.subjects, message.products);
         else if (message.reason === 'cancelled') reject(new CancelledError());
         else if (message.reason === 'refused') reject(new CannotUndoError(message.message, message.because));
         else reject(Object.assign(new Error(message.message), { code: message.code }));
       });
       worker.on('error', reject);
       worker.on('exit', () => {
-        arrivals.end();
+        messages.end();
         reject(new Error('The work ended too early.'));
       });
     });

@@ -19,7 +19,7 @@ export interface StoredMedia {
   width: number;
   height: number;
   /** colour of its edge */
-  ground: string;
+  background: string;
 }
 
 /** The file cannot be taken as a picture, for a reason in plain words. */
@@ -117,14 +117,14 @@ export async function storePicture(
   at: string,
 ): Promise<StoredMedia> {
   const media = createHash('sha256').update(content).digest('hex').slice(0, 32);
-  const known = db.prepare(`SELECT hash AS media, width, height, ground FROM media WHERE hash = ?`).get(media) as
+  const known = db.prepare(`SELECT hash AS media, width, height, background FROM media WHERE hash = ?`).get(media) as
     StoredMedia | undefined;
   if (known) return known;
   const metadata = await check(content, name);
   const isTurned = (metadata.orientation ?? 1) >= 5;
   const [width, height] = isTurned ? [metadata.height, metadata.width] : [metadata.width, metadata.height];
   await mkdir(join(folder, media.slice(0, 2), media), { recursive: true });
-  let ground: string;
+  let background: string;
   try {
     const pixels = metadata.format === 'svg' ? await drawSvg(content, pictureSizes.at(-1)!, MAX_PIXELS) : content;
     if (!pixels) throw new RefusedPictureError('This SVG takes too long to draw. Save it as PNG instead.');
@@ -133,7 +133,7 @@ export async function storePicture(
       .resize(pictureSizes.at(-1), pictureSizes.at(-1), { fit: 'inside', withoutEnlargement: true })
       .raw()
       .toBuffer({ resolveWithObject: true });
-    ground = edgeColour(upright.data, upright.info);
+    background = edgeColour(upright.data, upright.info);
     for (const size of pictureSizes) {
       const path = mediaPath(folder, media, size);
       if (await exists(path)) continue;
@@ -148,7 +148,7 @@ export async function storePicture(
     throw new RefusedPictureError('This picture is damaged and cannot be read to its end.');
   }
   db.prepare(
-    `INSERT INTO media (hash, width, height, bytes, added, ground) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
-  ).run(media, width, height, content.length, at, ground);
-  return { media, width, height, ground };
+    `INSERT INTO media (hash, width, height, bytes, added, background) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+  ).run(media, width, height, content.length, at, background);
+  return { media, width, height, background };
 }

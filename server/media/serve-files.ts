@@ -1,6 +1,6 @@
 import { Router, type Response } from 'express';
 import type { ProductFile } from '../../core/model/product-file';
-import { phaseOf } from '../../core/products/status';
+import { statusAt } from '../../core/products/status';
 import type { ProductDocument } from '../../core/model/document';
 import { sessionOf } from '../http/answer';
 import type { Catalog } from '../state/catalog';
@@ -30,7 +30,7 @@ export function serveFiles(catalog: Catalog): Router {
       const product = shop.products.get(request.params.product);
       const file = fileOf(product, request.params.file);
       const isSeller = base !== '' && sessionOf(response) !== undefined;
-      const isOpen = product && phaseOf(product, shop.now) === 'live' && file?.role !== 'download' && base === '';
+      const isOpen = product && statusAt(product, shop.now) === 'live' && file?.role !== 'download' && base === '';
       if (!file || !(isSeller || isOpen)) throw notFound('There is no such file.');
       send(response, catalog.filesFolder, file);
     });

@@ -55,7 +55,7 @@ test('a strip with too few goods, without pictures, some sold out, says each of 
 test('a strip of nothing, and one of what is off the shop, say that shoppers do not see it', async () => {
   const { source } = await shelfOf();
   expect((await noteOf(strip(source))).warnings).toEqual(['Nothing to show: shoppers do not see this strip.']);
-  await shop.call('PATCH', `/api/collections/${source.id}`, { standing: 'off' });
+  await shop.call('PATCH', `/api/collections/${source.id}`, { status: 'off' });
   expect((await noteOf(strip(source))).warnings).toEqual([
     'Its collection is not on the shop now: shoppers do not see this strip.',
   ]);

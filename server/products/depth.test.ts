@@ -72,7 +72,7 @@ describe('what cannot be saved is refused at its field, and nothing changes', ()
 test('a sale begins and ends by the clock, without a new edition', async () => {
   const made = await addProduct(server, 'Harrier');
   const priced = await cells(made, { price: 6400, salePrice: 5800 });
-  await patch(priced.body, { standing: 'live', saleFrom: iso(2), saleUntil: iso(4) });
+  await patch(priced.body, { status: 'live', saleFrom: iso(2), saleUntil: iso(4) });
   await putLive();
   const seen = async (hours: number) => {
     now = START + hours * HOUR;
@@ -91,14 +91,14 @@ test('a sale begins and ends by the clock, without a new edition', async () => {
 
 test('a product is on the shop from its first moment to its last, by the clock', async () => {
   const made = await addProduct(server, 'Harrier');
-  await patch(made, { standing: 'live', liveFrom: iso(2), liveUntil: iso(4) });
+  await patch(made, { status: 'live', liveFrom: iso(2), liveUntil: iso(4) });
   await putLive();
   const seen = async (hours: number) => {
     now = START + hours * HOUR;
     const page = (await server.raw('/p/harrier')).status;
     const view = await inShop('harrier');
-    const { life } = (await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body;
-    return [(await listing()).total, page, typeof view === 'number' ? view : 200, life];
+    const { shownStatus } = (await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body;
+    return [(await listing()).total, page, typeof view === 'number' ? view : 200, shownStatus];
   };
   expect(await seen(1)).toEqual([0, 404, 404, 'waiting']);
   expect(await seen(2)).toEqual([1, 200, 200, 'live']);
@@ -107,7 +107,7 @@ test('a product is on the shop from its first moment to its last, by the clock',
 
 test('the lowest price of the 30 days before a reduction is told with it', async () => {
   const made = await addProduct(server, 'Harrier');
-  await patch((await cells(made, { price: 6000 })).body, { standing: 'live' });
+  await patch((await cells(made, { price: 6000 })).body, { status: 'live' });
   await putLive();
   now += 5 * 24 * HOUR;
   await cells((await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body, { price: 7000 });
@@ -123,7 +123,7 @@ test('the lowest price of the 30 days before a reduction is told with it', async
 test('quantity prices, unit prices, and prices that are not told', async () => {
   const made = await addProduct(server, 'Line');
   const filled = await cells(made, { price: 1250, content: 50_000 });
-  const terms = { standing: 'live', unitPricing: 'm', quantityPrices: [{ from: 6, off: 1000 }] };
+  const terms = { status: 'live', unitPricing: 'm', quantityPrices: [{ from: 6, off: 1000 }] };
   const saved = await patch(filled.body, terms);
   await putLive();
   expect(((await inShop('line')) as ProductView).variants[0]).toMatchObject({
@@ -146,7 +146,7 @@ test('when it is sold out, a product hides, comes last, or can be ordered', asyn
   const all = (await server.call<{ rows: { id: string }[] }>('POST', '/api/goods/list', {})).body.rows;
   for (const { id } of all) {
     const { body } = await server.call<ProductAnswer>('GET', `/api/products/${id}`);
-    await patch(body, { standing: 'live', featured: body.product.title === 'Anna' });
+    await patch(body, { status: 'live', featured: body.product.title === 'Anna' });
   }
   const order = async (whenSoldOut: string) => {
     const { body } = await server.call<ProductAnswer>('GET', `/api/products/${sold.body.product.id}`);
@@ -187,7 +187,7 @@ describe('spec sheets', () => {
     const { body } = await server.call<{ id: string }>('POST', '/api/spec-sheets', { name: 'Kite' });
     await server.call('PUT', `/api/spec-sheets/${body.id}`, { name: 'Kite', attributes: [wingspan, skill] });
     const made = await addProduct(server, 'Harrier');
-    const chosen = await patch(made, { specSheetId: body.id, standing: 'live' });
+    const chosen = await patch(made, { specSheetId: body.id, status: 'live' });
     return { sheet: body.id, answer: chosen.body };
   }
 
@@ -259,16 +259,16 @@ describe('spec sheets', () => {
   });
 });
 
-test('a copy has everything but SKU, barcode, stock, address and standing', async () => {
+test('a copy has everything but SKU, barcode, stock, address and status', async () => {
   const made = await addProduct(server, 'Harrier');
   const filled = await cells(made, { sku: 'HD-1', barcode: '4006381333931', stock: 7, price: 6400, cost: 2910 });
-  await patch(filled.body, { standing: 'live', weight: 350, customFields: [{ label: 'In the box', value: 'a kite' }] });
+  await patch(filled.body, { status: 'live', weight: 350, customFields: [{ label: 'In the box', value: 'a kite' }] });
   const original = (await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body.product;
   const { body } = await server.call<ProductAnswer>('POST', `/api/products/${made.product.id}/copy`, {});
   expect(body.product).toMatchObject({
     title: 'Copy of Harrier',
     slug: 'copy-of-harrier',
-    standing: 'draft',
+    status: 'draft',
     weight: 350,
     customFields: original.customFields,
   });
@@ -279,15 +279,15 @@ test('a copy has everything but SKU, barcode, stock, address and standing', asyn
 
 test('parts are copied to several products in one change', async () => {
   const made = await addProduct(server, 'Harrier');
-  await patch(made, { weight: 350, packageSort: 'tube', quantityPrices: [{ from: 2, off: 500 }] });
+  await patch(made, { weight: 350, packageType: 'tube', quantityPrices: [{ from: 2, off: 500 }] });
   const others = [await addProduct(server, 'Wren'), await addProduct(server, 'Tern')];
   const to = others.map(({ product }) => product.id);
   const answer = await server.call('POST', `/api/products/${made.product.id}/copy-parts`, { to, parts: ['delivery'] });
   expect(answer.body).toEqual({ changed: 2, kept: [] });
   const read = async (id: string) => (await server.call<ProductAnswer>('GET', `/api/products/${id}`)).body.product;
-  for (const id of to) expect(await read(id)).toMatchObject({ weight: 350, packageSort: 'tube', quantityPrices: [] });
+  for (const id of to) expect(await read(id)).toMatchObject({ weight: 350, packageType: 'tube', quantityPrices: [] });
   await server.call('POST', '/api/undo');
-  for (const id of to) expect(await read(id)).toMatchObject({ weight: null, packageSort: '' });
+  for (const id of to) expect(await read(id)).toMatchObject({ weight: null, packageType: '' });
 });
 
 test('options and prices are copied where no variant with work would go, which is told', async () => {
@@ -352,7 +352,7 @@ test('the page of a product tells search engines what it is', async () => {
   const made = await addProduct(server, 'Harrier');
   const filled = await cells(made, { sku: 'HD-1', barcode: '4006381333931', price: 6400, stock: 0 });
   await patch(filled.body, {
-    standing: 'live',
+    status: 'live',
     metaTitle: 'Harrier </title><script>',
     metaDescription: 'Lifts "light".',
   });
@@ -387,9 +387,9 @@ test('relations stand below a product, in order, those on the shop only; and can
   const kite = await addProduct(server, 'Harrier');
   const reel = await addProduct(server, 'Reel');
   const draft = await addProduct(server, 'Draft line');
-  await patch(draft, { standing: 'draft' });
+  await patch(draft, { status: 'draft' });
   const ids = [draft.product.id, reel.product.id];
-  await patch(kite, { standing: 'live', goesWith: { how: 'picked', ids } });
+  await patch(kite, { status: 'live', goesWith: { how: 'picked', ids } });
   await putLive();
   const strips = async (slug: string) => {
     const answer = await server.raw(`/p/${slug}`, { headers: { Accept: 'application/json' } });
@@ -474,12 +474,12 @@ test('a copy leaves the same combinations out, and parts that a kind has not are
   const without = await server.call<ProductAnswer>('PUT', path, {
     seen: both.body.revision,
     options,
-    leftOut: [variants[1]!.values],
+    excludedCombinations: [variants[1]!.values],
     confirmed: true,
   });
   expect(without.body.product.variants).toHaveLength(2);
   const copy = (await server.call<ProductAnswer>('POST', `/api/products/${made.product.id}/copy`, {})).body;
-  expect(copy.product.leftOut).toEqual([[copy.product.options[0]!.values[1]!.id]]);
+  expect(copy.product.excludedCombinations).toEqual([[copy.product.options[0]!.values[1]!.id]]);
   const again = await server.call<ProductAnswer>('PUT', `/api/products/${copy.product.id}/options`, {
     seen: copy.revision,
     options: copy.product.options,

@@ -24,7 +24,7 @@ import { variantsOf } from './variant-writes';
 
 const COPY = 'Copy of ';
 
-/** A draft like a product: all but its SKUs, barcodes, stock, address and standing. Answers its id. */
+/** A draft like a product: all but its SKUs, barcodes, stock, address and status. Answers its id. */
 export function copyProduct(catalog: Catalog, user: UserId, id: string): string {
   const product = productOrRefuse(catalog, id);
   const { db } = catalog;
@@ -57,13 +57,13 @@ export function copyProduct(catalog: Catalog, user: UserId, id: string): string 
   catalog.journal.change({ did: 'productCopied', title: product.title }, catalog.actor(user), () => {
     const slug = freeSlug(slugFrom(title), (wanted) => isSlugTaken(db, 'product', wanted));
     const { relations, ...plain } = product;
-    const leftOut = product.leftOut.map((values) => values.map((value) => fresh.get(value)!));
+    const excludedCombinations = product.excludedCombinations.map((values) => values.map((value) => fresh.get(value)!));
     const files = product.files.map((file) => ({
       ...file,
       id: newId('file'),
       variantId: fresh.get(file.variantId ?? '') ?? null,
     }));
-    const own = { files, title, slug, leftOut, standing: 'draft' as const };
+    const own = { files, title, slug, excludedCombinations, status: 'draft' as const };
     insertProduct(db, copy, { ...plain, ...relations, ...own }, catalog.clock().toISOString());
     setProductCategories(db, copy, product.categoryIds);
     setProductTags(db, copy, product.tagIds);
@@ -105,8 +105,8 @@ function optionsLike(source: Product, target: Product): { options: Option[]; fre
 function giveOptions(catalog: Catalog, source: Product, target: Product): string | undefined {
   if (!kindParts[target.kind].options) return 'is a bundle and has no options';
   const { options, fresh } = optionsLike(source, target);
-  const leftOut = source.leftOut.map((values) => values.map((value) => fresh.get(value)!));
-  const { made, losing } = variantsOf(target, target.variants, options, leftOut);
+  const excludedCombinations = source.excludedCombinations.map((values) => values.map((value) => fresh.get(value)!));
+  const { made, losing } = variantsOf(target, target.variants, options, excludedCombinations);
   if (losing.length > 0) return 'would lose variants with SKU, stock or a sale price';
   const prices = new Map(
     source.variants.map((variant) => [variant.values.map((value) => fresh.get(value)).join(' '), variant]),
@@ -117,7 +117,7 @@ function giveOptions(catalog: Catalog, source: Product, target: Product): string
   });
   setOptions(catalog.db, target.id, options);
   setVariants(catalog.db, target.id, priced);
-  updateProduct(catalog.db, target.id, { leftOut });
+  updateProduct(catalog.db, target.id, { excludedCombinations });
   return undefined;
 }
 

@@ -38,7 +38,7 @@ export function createProduct(
     insertProduct(
       db,
       id,
-      { kind, title, summary: '', description: '', slug, standing: 'draft', featured: false, brandId: null },
+      { kind, title, summary: '', description: '', slug, status: 'draft', featured: false, brandId: null },
       created,
     );
     setVariants(db, id, [newVariant([], { price, cost: null })]);
@@ -49,8 +49,8 @@ export function createProduct(
 function doneTo(product: Product, fields: Fields): Done {
   const title = fields.title ?? product.title;
   const names = Object.keys(fields);
-  return names.length === 1 && fields.standing
-    ? { did: 'standingChanged', title, standing: fields.standing }
+  return names.length === 1 && fields.status
+    ? { did: 'statusChanged', title, status: fields.status }
     : { did: 'productChanged', title, fields: names };
 }
 
@@ -95,7 +95,7 @@ export function changeProduct(
   const isUnseen = !catalog.live.hashes.has(`product:${id}`);
   catalog.journal.change(doneTo(product, typed), catalog.actor(user), () => {
     const isSlugOfTitle = product.slug.replace(/-\d+$/, '') === slugFrom(product.title);
-    if (plain.title && !plain.slug && isUnseen && product.standing === 'draft' && isSlugOfTitle)
+    if (plain.title && !plain.slug && isUnseen && product.status === 'draft' && isSlugOfTitle)
       plain.slug = freeSlug(slugFrom(plain.title), (wanted) => isSlugTaken(db, 'product', wanted, id));
     updateProduct(db, id, plain);
     if (isOtherKind && !kindParts[typed.kind!].delivery)

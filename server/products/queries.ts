@@ -1,7 +1,7 @@
 import { pickedParts } from '../../core/model/bundle';
 import { type Product } from '../../core/model/product';
 import { relationKinds } from '../../core/model/product-values';
-import { phaseOf } from '../../core/products/status';
+import { statusAt } from '../../core/products/status';
 import { shopPrice } from '../../core/shop/shop-price';
 import { mediaUrl } from '../../core/storefront/card';
 import { whereItShows } from '../../core/storefront/where-it-shows';
@@ -9,7 +9,7 @@ import { metaOf } from '../../core/storefront/product-view';
 import { taxRateOf } from '../../core/pricing/tax';
 import { marginOf, markUpOf } from '../../core/pricing/price';
 import { explain } from '../../core/rules/explain';
-import type { goodsRoutes, GoodsRow, Life, ProductAnswer } from '../../contract/goods';
+import type { goodsRoutes, GoodsRow, ShownStatus, ProductAnswer } from '../../contract/goods';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from '../state/catalog';
 import { placesBySlot } from '../state/goods-fields';
@@ -17,8 +17,8 @@ import { productOrRefuse } from '../state/product-or-refuse';
 import { duplicatesOf } from '../store/products';
 import { refOf } from '../state/working';
 
-function lifeOf(catalog: Catalog, product: Product): Life {
-  const phase = phaseOf(product, catalog.working.shop.now);
+function shownStatusOf(catalog: Catalog, product: Product): ShownStatus {
+  const phase = statusAt(product, catalog.working.shop.now);
   if (phase !== 'live') return phase;
   if (catalog.working.shop.facts(product.id)?.stock === 0) return 'soldOut';
   return catalog.working.changed.has(refOf('product', product.id)) ? 'changed' : 'live';
@@ -48,8 +48,8 @@ export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantCount: product.variants.length,
     thumbnail: face ? mediaUrl(face.media, 160) : null,
-    frame: face ? { focus: face.focus, fit: face.fit, ground: face.ground } : null,
-    life: lifeOf(catalog, product),
+    frame: face ? { focus: face.focus, fit: face.fit, background: face.background } : null,
+    shownStatus: shownStatusOf(catalog, product),
     featured: product.featured,
     price: { min: price, max: priceMax },
     stock: Number.isFinite(stock) ? stock : null,
@@ -122,7 +122,7 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
   return {
     product,
     revision: catalog.journal.revision(refOf('product', id)),
-    life: lifeOf(catalog, product),
+    shownStatus: shownStatusOf(catalog, product),
     margins: margins(catalog, product),
     markUps: margins(catalog, product, markUpOf),
     duplicates: duplicatesOf(catalog.db, id).map((row) => ({ ...row, title: titleOf(row.productId) })),

@@ -26,7 +26,7 @@ describe('fields', () => {
     [{ slug: 'a/b' }, ['fields', 'slug'], /no slashes/],
     [{ slug: '../etc' }, ['fields', 'slug'], /no slashes/],
     [{ brandId: 'b_gone00000' }, ['fields', 'brandId'], /deleted/],
-    [{ standing: 'sold' }, ['fields', 'standing'], /./],
+    [{ status: 'sold' }, ['fields', 'status'], /./],
   ])('%j is refused at its field and nothing is saved', async (fields, path, message) => {
     const made = await addProduct(server, 'Harrier');
     const answer = await patch(made, fields);
@@ -173,7 +173,7 @@ describe('pictures', () => {
       .toBuffer();
     const { body } = await send(id, ['a.png', framed, 'image/png'], ['b.png', await png(30, 30), 'image/png']);
     const [first, second] = body.product.pictures;
-    expect(first).toMatchObject({ fit: 'fills', ground: '#f3a712' });
+    expect(first).toMatchObject({ fit: 'fills', background: '#f3a712' });
     const kept = { id: first!.id, alt: 'From the front', focus: first!.focus, fit: 'fits' };
     const fitted = await server.call<ProductAnswer>('PUT', `/api/products/${id}/pictures`, {
       seen: body.revision,
@@ -185,7 +185,7 @@ describe('pictures', () => {
     });
     await server.call('POST', '/api/editions', {});
     const inShop = await (await server.raw('/shop-api/products/harrier')).json();
-    expect(inShop).toMatchObject({ pictures: [{ fit: 'fits', ground: '#f3a712' }, { fit: 'fills' }] });
+    expect(inShop).toMatchObject({ pictures: [{ fit: 'fits', background: '#f3a712' }, { fit: 'fills' }] });
     const form = new FormData();
     form.append('files', new Blob([new Uint8Array(await png(80, 80, '#5b3f9e'))], { type: 'image/png' }), 'c.png');
     const replaced = await server.call<ProductAnswer>(
@@ -194,7 +194,7 @@ describe('pictures', () => {
       form,
     );
     expect(replaced.body.product.pictures).toMatchObject([
-      { id: first!.id, alt: 'From the front', fit: 'fits', width: 80, ground: '#5b3f9e' },
+      { id: first!.id, alt: 'From the front', fit: 'fits', width: 80, background: '#5b3f9e' },
       { id: second!.id },
     ]);
     expect(replaced.body.product.variants[0]!.pictureId).toBe(first!.id);
@@ -266,11 +266,11 @@ test('the list finds, narrows and counts working products, drafts too', async ()
   const list = (body: object) => server.call<List>('POST', '/api/goods/list', body);
   const found = await list({ text: 'detla' });
   expect(found.body.rows.map((row) => row.title).sort()).toEqual(['Draft delta', 'Harrier delta']);
-  const rule = { match: 'all', of: [{ field: 'standing', is: 'anyOf', value: ['draft'] }] };
+  const rule = { match: 'all', of: [{ field: 'status', is: 'anyOf', value: ['draft'] }] };
   const drafts = await list({ rule });
   expect([drafts.body.total, drafts.body.sentence]).toEqual([1, 'every product where standing is draft']);
-  const standing = drafts.body.sections.find((section) => section.key === 'standing')!.values;
-  expect(standing).toContainEqual(expect.objectContaining({ value: 'live', count: 2 }));
+  const status = drafts.body.sections.find((section) => section.key === 'status')!.values;
+  expect(status).toContainEqual(expect.objectContaining({ value: 'live', count: 2 }));
   expect(drafts.body.looseEnds).toContainEqual(expect.objectContaining({ key: 'noPicture', count: 1 }));
 });
 
@@ -365,7 +365,7 @@ test('the review warns of what would be given away, and of a download without a 
   });
   await server.call('PATCH', `/api/products/${plan.body.product.id}`, {
     seen: plan.body.revision,
-    fields: { standing: 'live' },
+    fields: { status: 'live' },
   });
   await server.call('PATCH', '/api/settings', { taxRate: 1900, taxIncluded: false });
   const review = (

@@ -5,7 +5,7 @@ import {
   holdsWork,
   mergeValues,
   planVariants,
-  stillLeftOut,
+  stillExcluded,
   variantName,
 } from '../../core/products/variants';
 import type { goodsRoutes } from '../../contract/goods';
@@ -38,7 +38,7 @@ export function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost
     content: like.content ?? null,
     weight: like.weight ?? null,
     size: like.size ?? null,
-    packageSort: like.packageSort ?? '',
+    packageType: like.packageType ?? '',
     dispatchDays: like.dispatchDays ?? null,
   };
 }
@@ -48,9 +48,9 @@ export function variantsOf(
   { options: before }: Pick<Product, 'options'>,
   variants: readonly Variant[],
   options: readonly Option[],
-  leftOut: readonly (readonly string[])[],
+  excludedCombinations: readonly (readonly string[])[],
 ): { made: Variant[]; losing: Variant[] } {
-  const plan = planVariants(before, options, variants, leftOut);
+  const plan = planVariants(before, options, variants, excludedCombinations);
   const made = [
     ...plan.keep.map(({ variant, values }) => ({ ...variant, values })),
     ...plan.add.map(({ values, like }) => newVariant(values, like ?? { price: 0, cost: null })),
@@ -73,13 +73,13 @@ export function changeOptions(
   {
     seen,
     options: wanted,
-    leftOut: wantedLeftOut,
+    excludedCombinations: wantedExcluded,
     merge = [],
     confirmed,
   }: {
     seen: number;
     options: WantedOptions;
-    leftOut?: string[][];
+    excludedCombinations?: string[][];
     merge?: { from: string; into: string }[];
     confirmed: boolean;
   },
@@ -109,14 +109,14 @@ export function changeOptions(
       pictureId: product.pictures.some((picture) => picture.id === value.pictureId) ? value.pictureId : null,
     })),
   }));
-  const leftOut = stillLeftOut(options, wantedLeftOut ?? product.leftOut);
+  const excludedCombinations = stillExcluded(options, wantedExcluded ?? product.excludedCombinations);
   const kept = new Set(options.flatMap((option) => option.values.map((value) => value.id)));
   const into = new Map(merge.map(({ from, into }) => [from, into]));
   for (const [from, to] of into)
     if (kept.has(from) || !kept.has(to))
       throw invalidField(['merge'], 'A value that goes can only be merged into one that stays.');
-  const { made, losing } = variantsOf(product, mergeValues(product.variants, into), options, leftOut);
-  if (made.length === 0) throw invalidField(['leftOut'], 'At least one combination must be sold.');
+  const { made, losing } = variantsOf(product, mergeValues(product.variants, into), options, excludedCombinations);
+  if (made.length === 0) throw invalidField(['excludedCombinations'], 'At least one combination must be sold.');
   if (losing.length > 0 && !confirmed)
     throw needsConfirmation(
       losing.length === 1
@@ -133,7 +133,7 @@ export function changeOptions(
   journal.change({ did: 'optionsChanged', title: product.title }, catalog.actor(user), () => {
     setOptions(catalog.db, id, options);
     setVariants(catalog.db, id, made);
-    updateProduct(catalog.db, id, { leftOut });
+    updateProduct(catalog.db, id, { excludedCombinations });
   });
 }
 

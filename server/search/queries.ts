@@ -174,7 +174,7 @@ export function listGoods(catalog: Catalog, query: GoodsQuery): AnswerOf<typeof 
             ? shop.tree.flat().map(({ category: { id, name }, level }) => ({ value: id, label: name, level }))
             : [...field.choices!].map(([value, label]) => ({ value, label, level: 1 }));
         const values = named.map((each) => ({ ...each, count: countOf(each.value) })).filter(({ count }) => count > 0);
-        if (field.key !== 'category' && field.key !== 'standing')
+        if (field.key !== 'category' && field.key !== 'status')
           values.sort((a, b) => b.count - a.count || a.label.localeCompare(b.label));
         return [{ ...shared, type: 'choice', values: values.slice(0, MOST_VALUES) }];
       });

@@ -1,5 +1,5 @@
 import { FEATURED_FIRST } from '../../core/model/order';
-import { phaseOf } from '../../core/products/status';
+import { statusAt } from '../../core/products/status';
 import { Bitset } from '../../core/search/bitset';
 import { arranged, orderFields, orderOf } from '../../core/shop/arrangement';
 import { LISTED } from '../../core/shop/facts';
@@ -53,8 +53,8 @@ export function knownFields(catalog: Catalog): AnswerOf<typeof ruleRoutes.fields
 function although(catalog: Catalog, id: string, leftOut: readonly string[]): string {
   if (leftOut.includes(id)) return 'left out by hand';
   const { shop } = catalog.working;
-  if (shop.facts(id)!.standing.includes(LISTED)) return '';
-  const phase = phaseOf(shop.products.get(id)!, shop.now);
+  if (shop.facts(id)!.status.includes(LISTED)) return '';
+  const phase = statusAt(shop.products.get(id)!, shop.now);
   return {
     draft: 'a draft, not on the shop yet',
     off: 'off the shop',

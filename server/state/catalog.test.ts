@@ -71,7 +71,7 @@ const steps = fc.array(
     fc.record({
       do: fc.constant('stand' as const),
       at: fc.nat(9),
-      standing: fc.constantFrom('live' as const, 'off' as const),
+      status: fc.constantFrom('live' as const, 'off' as const),
     }),
     fc.record({ do: fc.constant('remove' as const), at: fc.nat(9) }),
     fc.record({ do: fc.constant('brand' as const), at: fc.nat(9), brand: fc.nat(1) }),
@@ -105,7 +105,7 @@ describe('a catalog that is opened again', () => {
         // So many that a few changed ones do not outweigh the rest: the shops are then copied when opened.
         for (let i = 0; i < 10; i++) {
           const made = createProduct(catalog, user, { title: `Kite ${i}`, kind: 'physical', price: 150 + i });
-          changeProduct(catalog, user, made, { seen: ALL, fields: { standing: 'live', brandId: brands[i % 2] } });
+          changeProduct(catalog, user, made, { seen: ALL, fields: { status: 'live', brandId: brands[i % 2] } });
         }
         if (putsFirst) catalog.putLive('', user);
         catalog.close();
@@ -128,9 +128,9 @@ describe('a catalog that is opened again', () => {
             };
             if (each.do === 'add') {
               const made = createProduct(catalog, user, { title: 'Kite', kind: 'physical', price: 200 });
-              if (each.live) changeProduct(catalog, user, made, { seen: ALL, fields: { standing: 'live' } });
+              if (each.live) changeProduct(catalog, user, made, { seen: ALL, fields: { status: 'live' } });
             } else if (each.do === 'retitle') change({ title: each.title });
-            else if (each.do === 'stand') change({ standing: each.standing });
+            else if (each.do === 'stand') change({ status: each.status });
             else if (each.do === 'brand') {
               const brandId = brands[each.brand]!;
               if (catalog.working.shop.brands.has(brandId)) change({ brandId });
@@ -185,7 +185,7 @@ describe('a catalog that is opened again', () => {
     });
     const ids = ['One', 'Two', 'Three', 'Four', 'Five'].map((title) => {
       const id = createProduct(catalog, user, { title, kind: 'physical', price: 200 });
-      changeProduct(catalog, user, id, { seen: ALL, fields: { standing: 'live' } });
+      changeProduct(catalog, user, id, { seen: ALL, fields: { status: 'live' } });
       return id;
     });
     catalog.putLive('', user);
@@ -198,7 +198,7 @@ describe('a catalog that is opened again', () => {
     while (!catalog.verifySome(2));
     expect([...catalog.working.changed]).toEqual([`product:${ids[2]}`]);
     expect(catalog.live.shop.products.get(ids[2]!)!.title).toBe('Three');
-    expect(catalog.working.shop.facts(ids[2]!)!.standing).toContain('changed');
+    expect(catalog.working.shop.facts(ids[2]!)!.status).toContain('changed');
     catalog.close();
     rmSync(folder, { recursive: true, force: true });
   });

@@ -12,7 +12,7 @@ import {
 } from '../store/editions';
 import { Journal, type Actor } from '../database/journal';
 import { readAllStock } from '../store/products';
-import type { Arrivals } from '../jobs/arrivals';
+import type { MessageQueue } from '../jobs/message-queue';
 import { lockFolder } from '../folder/lock';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
@@ -83,7 +83,7 @@ export class Catalog {
   async follow(
     changeId: number,
     subjects: readonly string[],
-    ready?: ReadyProducts & Partial<Arrivals>,
+    ready?: ReadyProducts & Partial<MessageQueue>,
   ): Promise<void> {
     for (let from = 0; from < subjects.length; from += FOLLOWED_AT_ONCE) {
       const some = subjects.slice(from, from + FOLLOWED_AT_ONCE);
@@ -129,7 +129,7 @@ export class Catalog {
    * Does some of what can wait: comparing, and keeping the index for the next start. Answers true when nothing is left: to
    * be called again and again while there is nothing else to do.
    */
-  tendSome(count: number): boolean {
+  compareSome(count: number): boolean {
     return this.verifySome(count) && (this.writes.isIdle ? this.#keeper.tend(this.working.shop) : true);
   }
 

@@ -43,7 +43,7 @@ const reprice = (id: string, price: number) => {
 };
 
 const tend = () => {
-  for (let i = 0; i < 20; i++) catalog.tendSome(2);
+  for (let i = 0; i < 20; i++) catalog.compareSome(2);
 };
 
 test('the index is kept when there is nothing else to do, and again when much has changed', () => {

@@ -28,14 +28,14 @@ const groundKinds: readonly DocumentKind[] = ['category', 'brand', 'tag', 'specS
 
 /**
  * Keeps the index of the working shop in a file beside the database, so that the next start need not make it. A product is
- * taken from the file only where all that is stored of it is as it was then, told by its print, whoever changed it and how.
+ * taken from the file only where all that is stored of it is as it was then, told by its fingerprint, whoever changed it and how.
  */
 export class IndexKeeper {
   /** off for shops that start quickly anyway, and once the file cannot be written */
   #isOn: boolean;
-  /** by id, prints of the products that the index was made from */
-  readonly #prints = new Map<string, string>();
-  /** products that changed since their print was read */
+  /** by id, fingerprints of the products that the index was made from */
+  readonly #fingerprints = new Map<string, string>();
+  /** products that changed since their fingerprint was read */
   readonly #unread = new Set<string>();
   /** how many products are not in the file as they are */
   #outdated = Infinity;
@@ -48,14 +48,14 @@ export class IndexKeeper {
     this.#isOn = countProducts(db) >= keptFrom;
   }
 
-  /** Begins to read all products, in a thread where there are many, and notes their prints as they come. */
+  /** Begins to read all products, in a thread where there are many, and notes their fingerprints as they come. */
   products(): Iterable<Product> {
     return this.#isOn ? this.#noted(storedProductsAhead(this.db)) : readProducts(this.db);
   }
 
   *#noted(stored: Iterable<StoredProduct>): Generator<Product> {
-    for (const { product, print } of stored) {
-      this.#prints.set(product.id, print);
+    for (const { product, fingerprint } of stored) {
+      this.#fingerprints.set(product.id, fingerprint);
       yield product;
     }
   }
@@ -63,11 +63,11 @@ export class IndexKeeper {
   /** What is in the file, if it can stand for an earlier moment. Whether a product still holds can be asked once it was read. */
   before(moment: number): WorkedOut | undefined {
     const kept = this.#isOn ? readKept(this.folder) : undefined;
-    if (!kept || kept.now > moment || kept.ground !== this.#ground()) return undefined;
+    if (!kept || kept.now > moment || kept.basis !== this.#basis()) return undefined;
     this.#outdated = 0;
-    const { index, now, prints } = kept;
+    const { index, now, fingerprints } = kept;
     const holds = (id: string) => {
-      const isHeld = prints.get(id) === this.#prints.get(id);
+      const isHeld = fingerprints.get(id) === this.#fingerprints.get(id);
       if (!isHeld) this.#outdated++;
       return isHeld;
     };
@@ -82,7 +82,7 @@ export class IndexKeeper {
       if (groundKinds.includes(kind)) this.#outdated = Infinity;
       if (kind !== 'product') continue;
       const id = subject.slice(kind.length + 1);
-      this.#prints.delete(id);
+      this.#fingerprints.delete(id);
       this.#unread.add(id);
       this.#outdated++;
     }
@@ -111,11 +111,12 @@ export class IndexKeeper {
 
   #readPrints(ids: readonly string[]): void {
     for (const id of ids) this.#unread.delete(id);
-    for (const { product, print } of readStoredProducts(this.db, ids)) this.#prints.set(product.id, print);
+    for (const { product, fingerprint } of readStoredProducts(this.db, ids))
+      this.#fingerprints.set(product.id, fingerprint);
   }
 
   #write(shop: ResolvedShop): void {
-    const kept = { ground: this.#ground(), prints: this.#prints, now: shop.now, index: shop.index.state() };
+    const kept = { basis: this.#basis(), fingerprints: this.#fingerprints, now: shop.now, index: shop.index.state() };
     try {
       writeKept(this.folder, kept);
       this.#outdated = 0;
@@ -125,7 +126,7 @@ export class IndexKeeper {
     }
   }
 
-  #ground(): string {
+  #basis(): string {
     const hash = createHash('sha1');
     for (const kind of groundKinds)
       for (const document of readDocuments(this.db, kind)) hash.update(`${kind} ${documentText(document)}`);

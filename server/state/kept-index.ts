@@ -7,10 +7,10 @@ import { codeMark } from '../shared/code-mark';
 
 /** The index of the working shop as it was, and from what it was made. */
 export interface KeptIndex {
-  /** print of what products are worked out from, beside themselves */
-  ground: string;
-  /** by product id, the print of the product that the index knows */
-  prints: ReadonlyMap<string, string>;
+  /** fingerprint of what products are worked out from, beside themselves */
+  basis: string;
+  /** by product id, the fingerprint of the product that the index knows */
+  fingerprints: ReadonlyMap<string, string>;
   /** moment, seconds since 1970, for which it stands */
   now: number;
   index: IndexState;

@@ -31,7 +31,7 @@ test('a variant whose making was taken back is sold out where it is still live, 
   const { id } = made.product;
   const write = (method: string, path: string, body: object) =>
     server.call<ProductAnswer>(method, `/api/products/${id}${path}`, { seen: Number.MAX_SAFE_INTEGER, ...body });
-  await write('PATCH', '', { fields: { standing: 'live' } });
+  await write('PATCH', '', { fields: { status: 'live' } });
   const values = ['S', 'L'].map((name) => ({ id: null, name, swatch: null, pictureId: null }));
   await write('PUT', '/options', { options: [{ id: null, name: 'Size', values }], confirmed: true });
   await server.call('POST', '/api/editions', {});

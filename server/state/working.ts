@@ -7,7 +7,7 @@ import {
   type ProductDocument,
   type ShopDocument,
 } from '../../core/model/document';
-import { STANDING, type DaySales } from '../../core/shop/facts';
+import { STATUS, type DaySales } from '../../core/shop/facts';
 import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/shop/resolved-shop';
 import type { Db } from '../database/connection';
 import { serialise } from '../database/stored-form';
@@ -93,7 +93,7 @@ export class WorkingCatalog {
     const { index } = this.shop;
     const marked = new Set(
       index
-        .posting(STANDING, CHANGED)
+        .posting(STATUS, CHANGED)
         ?.toArray()
         .map((slot) => index.id(slot)),
     );

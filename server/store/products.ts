@@ -6,7 +6,7 @@ import { variantFields } from '../../core/model/variant-fields';
 import { canonicalJson } from '../../core/shared/canonical-json';
 import { createHash } from 'node:crypto';
 import type { Db } from '../database/connection';
-import { rowsAhead } from './rows-ahead';
+import { readRowsInThread } from './rows-in-thread';
 import { statement } from '../database/statements';
 
 /** Fields of a product that are columns of its row. */
@@ -116,7 +116,7 @@ const productJson = jsonObject({
       alt: 'alt',
       focus: jsonObject({ x: exact('focus_x'), y: exact('focus_y') }),
       fit: 'fit',
-      ground: 'ground',
+      background: 'background',
     }),
     'picture JOIN media ON media.hash = media_hash WHERE product_id = product.id',
     'position',
@@ -131,27 +131,27 @@ export function countProducts(db: Db): number {
   return db.prepare('SELECT count(*) FROM product').pluck().get() as number;
 }
 
-/** A product with a print of all that is stored of it: where the print is the same, so is the product. */
+/** A product with a fingerprint of all that is stored of it: where the fingerprint is the same, so is the product. */
 export interface StoredProduct {
   product: Product;
-  print: string;
+  fingerprint: string;
 }
 
-const PRINT = 'sha1';
+const FINGERPRINT_HASH = 'sha1';
 
 const storedProduct = (row: string): StoredProduct => ({
   product: JSON.parse(row) as Product,
-  print: createHash(PRINT).update(row).digest('base64'),
+  fingerprint: createHash(FINGERPRINT_HASH).update(row).digest('base64'),
 });
 
 /** Begins to read all products in a thread, and answers them as they come. */
 export function* storedProductsAhead(db: Db): Generator<StoredProduct> {
-  const ahead = rowsAhead<Product>(db, allProducts, PRINT);
+  const ahead = readRowsInThread<Product>(db, allProducts, FINGERPRINT_HASH);
   const met = new Set<string>();
   try {
-    for (const { value, print } of ahead) {
+    for (const { value, fingerprint } of ahead) {
       met.add(value.id);
-      yield { product: value, print };
+      yield { product: value, fingerprint };
     }
     return;
   } catch {

@@ -16,14 +16,14 @@ function send(message) {
 try {
   const db = new Database(file, { readonly: true });
   let rows = [];
-  let prints = [];
+  let fingerprints = [];
   const sendRows = () => {
-    send({ rows: `[${rows.join()}]`, prints });
+    send({ rows: `[${rows.join()}]`, fingerprints });
     rows = [];
-    prints = [];
+    fingerprints = [];
   };
   for (const row of db.prepare(sql).pluck().iterate()) {
-    prints.push(createHash(hash).update(row).digest('base64'));
+    fingerprints.push(createHash(hash).update(row).digest('base64'));
     if (rows.push(row) === ROWS_AT_ONCE) sendRows();
   }
   sendRows();

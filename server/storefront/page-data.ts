@@ -1,4 +1,4 @@
-import { phaseOf } from '../../core/products/status';
+import { statusAt } from '../../core/products/status';
 import { redirectKey, type AddressedKind, type ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
 import { addressPath, groupPath, groupsOf, isOpen, urlOfGroup, type GroupKind } from '../../core/shop/open-groups';
@@ -75,7 +75,7 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
   const { shop, now } = context;
   const id = shop.bySlug('product', slug);
   const product = id === undefined ? undefined : shop.products.get(id);
-  const isOnShop = (one: ProductDocument | undefined) => one !== undefined && phaseOf(one, shop.now) === 'live';
+  const isOnShop = (one: ProductDocument | undefined) => one !== undefined && statusAt(one, shop.now) === 'live';
   if (!product || !(isOnShop(product) || context.showsDrafts))
     return elsewhere(context, 'product', slug, (target) => {
       const other = shop.products.get(target);

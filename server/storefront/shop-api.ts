@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
-import { phaseOf } from '../../core/products/status';
+import { statusAt } from '../../core/products/status';
 import type { ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
 import { productView } from '../../core/storefront/product-view';
@@ -29,7 +29,8 @@ export function shopApi(catalog: Catalog): Router {
   answer(router, shopRoutes.product, ({ params }) => {
     const id = live.shop.bySlug('product', params.slug!);
     const product = live.shop.products.get(id ?? '');
-    if (!product || phaseOf(product, live.shop.now) !== 'live') throw notFound('There is no such product in the shop.');
+    if (!product || statusAt(product, live.shop.now) !== 'live')
+      throw notFound('There is no such product in the shop.');
     return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
   });
   answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));

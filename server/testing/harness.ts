@@ -91,7 +91,7 @@ export async function startServer(
 export async function addProduct(harness: Harness, title: string, price = 1000): Promise<ProductAnswer> {
   const made = await harness.call<ProductAnswer>('POST', '/api/products', { title, price });
   const { product, revision } = made.body;
-  const fields = { standing: 'live' };
+  const fields = { status: 'live' };
   return (await harness.call<ProductAnswer>('PATCH', `/api/products/${product.id}`, { seen: revision, fields })).body;
 }
 

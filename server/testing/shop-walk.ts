@@ -301,7 +301,7 @@ export class ShopWalk {
     const id = createProduct(this.catalog, this.#user, { title, kind: 'physical', price: 500 + this.#below(30) * 100 });
     if (this.#chance(0.6)) this.#setOptions(id);
     this.#change(id, {
-      standing: this.#chance(0.8) ? 'live' : 'draft',
+      status: this.#chance(0.8) ? 'live' : 'draft',
       brandId: this.#some(this.#shop.brands.keys(), 1)[0] ?? null,
       categoryIds: this.#some(this.#shop.categories.keys(), 2),
       tagIds: this.#some(this.#shop.tags.keys(), 2),
@@ -448,8 +448,8 @@ export class ShopWalk {
       ),
       write('retitle', () => this.#change(this.#anyProduct(), { title: `${this.#pick(titles)} ${this.#below(5)}` })),
       write('readdress', () => this.#change(this.#anyProduct(), { slug: this.#slug() })),
-      write('standing', () =>
-        this.#change(this.#anyProduct(), { standing: this.#pick(['live', 'live', 'off', 'draft'] as const) }),
+      write('status', () =>
+        this.#change(this.#anyProduct(), { status: this.#pick(['live', 'live', 'off', 'draft'] as const) }),
       ),
       write('days', () => {
         const [liveFrom, liveUntil] = [this.#moment(), this.#moment()];
@@ -482,7 +482,7 @@ export class ShopWalk {
           slot({ how: 'picked', ids: this.#some(shop.products.keys(), 3) }),
         ];
         this.#change(id, {
-          standing: 'live',
+          status: 'live',
           categoryIds: this.#some(shop.categories.keys(), 2),
           bundle: { slots: slots.slice(this.#below(2)), pricing: { how: 'parts', off: 1_000 } } as never,
         });
@@ -509,7 +509,7 @@ export class ShopWalk {
         const id = this.#pick(shop.categories.keys());
         changeCategory(catalog, user, id, {
           slug: this.#slug(),
-          standing: this.#pick(['live', 'live', 'off'] as const),
+          status: this.#pick(['live', 'live', 'off'] as const),
           pins: this.#some(shop.products.keys(), 2),
           order: this.#order(),
         });
@@ -683,7 +683,7 @@ export class ShopWalk {
       write('restart', () => this.#restart(Infinity, false), 2),
       write('restart on the kept index', () => this.#restart(0, false), 2),
       write('killed and started', () => this.#restart(this.#pick([0, Infinity]), true), 2),
-      write('compare some', () => void catalog.tendSome(5), 1),
+      write('compare some', () => void catalog.compareSome(5), 1),
     ];
   }
 }

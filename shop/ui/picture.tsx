@@ -9,7 +9,7 @@ interface Props {
   className?: string;
 }
 
-/** A picture in the shop's one frame: filling it around its focus point, or whole on its ground. A quiet drawing for none. */
+/** A picture in the shop's one frame: filling it around its focus point, or whole on its background. A quiet drawing for none. */
 export function Picture({ picture, sizes, eager = false, className = '' }: Props) {
   if (!picture)
     return (
@@ -27,7 +27,7 @@ export function Picture({ picture, sizes, eager = false, className = '' }: Props
         <span className="sr-only">No picture yet</span>
       </span>
     );
-  const { media, alt, focus, fit, ground } = picture;
+  const { media, alt, focus, fit, background } = picture;
   const fits = fit === 'fits';
   return (
     <img
@@ -40,7 +40,7 @@ export function Picture({ picture, sizes, eager = false, className = '' }: Props
       loading={eager ? 'eager' : 'lazy'}
       decoding="async"
       className={`aspect-square w-full bg-mist ${fits ? 'object-contain' : 'object-cover'} ${className}`}
-      style={fits ? { backgroundColor: ground } : { objectPosition: `${focus.x * 100}% ${focus.y * 100}%` }}
+      style={fits ? { backgroundColor: background } : { objectPosition: `${focus.x * 100}% ${focus.y * 100}%` }}
     />
   );
 }

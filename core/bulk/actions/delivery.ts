@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type Product } from '../../model/product';
-import { dispatchDaysSchema, packageSizeSchema, packageSortSchema, weightSchema } from '../../model/product-values';
+import { dispatchDaysSchema, packageSizeSchema, packageTypeSchema, weightSchema } from '../../model/product-values';
 import { kindParts } from '../../products/kinds';
 import { bulkAction } from '../bulk-action';
 import { sameJson } from '../same-json';
@@ -10,7 +10,7 @@ const schema = z
     do: z.literal('delivery'),
     weight: weightSchema.optional(),
     size: packageSizeSchema.nullable().optional(),
-    packageSort: packageSortSchema.optional(),
+    packageType: packageTypeSchema.optional(),
     dispatchDays: dispatchDaysSchema.optional(),
   })
   .refine((request) => Object.keys(request).length > 1, { error: 'Fill in at least one of these.' });

@@ -14,7 +14,7 @@ export function firstSlots(shop: ResolvedShop, at: ListingPlace, limit: number, 
 
 /** The picture that the seller gave a group, as it is drawn: it fills its frame. */
 export function groupPicture(picture: GroupPicture | null): PictureView | null {
-  return picture && { ...picture, focus: { x: 0.5, y: 0.5 }, fit: 'fills', ground: '#ffffff' };
+  return picture && { ...picture, focus: { x: 0.5, y: 0.5 }, fit: 'fills', background: '#ffffff' };
 }
 
 /** The face of the first product of a place that has one. */

@@ -38,7 +38,7 @@ function FollowedProduct({ id }: { id: string }) {
   useShopWindow(
     data ? `/p/${data.product.slug}` : undefined,
     note ?? null,
-    data ? unseenWords('product', data.life) : null,
+    data ? unseenWords('product', data.shownStatus) : null,
   );
   return null;
 }
@@ -56,7 +56,7 @@ function useRested<T>(value: T, ms: number): T | undefined {
   return rested;
 }
 
-const OPEN_FIRST = ['standing', 'category', 'loose', 'brand'];
+const OPEN_FIRST = ['status', 'category', 'loose', 'brand'];
 
 export function GoodsPage() {
   const { newProduct, orderFeatured } = useOutletContext<{ newProduct: () => void; orderFeatured: () => void }>();

@@ -45,8 +45,8 @@ function Good({ row, currency, isMovable, remove, removeWords = 'Take out', pins
     id: row.id,
     disabled: !isMovable,
   });
-  const isOut = row.life === 'soldOut';
-  const isHidden = row.life !== 'live' && row.life !== 'changed' && !isOut;
+  const isOut = row.shownStatus === 'soldOut';
+  const isHidden = row.shownStatus !== 'live' && row.shownStatus !== 'changed' && !isOut;
   const isPinned = pins.includes(row.id);
   return (
     <li

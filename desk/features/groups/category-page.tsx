@@ -17,7 +17,7 @@ import { Tick } from '../../shared/ui/tick';
 import { Board } from './board';
 import { categoryChoices } from '../../shared/pickers/category-choices';
 import { DeleteCategory } from './delete-category';
-import { GroupLifeTag, Ways } from './life-tag';
+import { GroupStatusTag, Ways } from './status-tag';
 import { MergeDialog } from './merge-dialog';
 import { Clashes } from '../../shared/ui/clashes';
 import { OrderField } from './order-field';
@@ -147,13 +147,13 @@ function Editor({ whole }: { whole: Whole }) {
     category.ways.length > 0
       ? `Found by: ${category.ways.join(', ')}`
       : 'No way in yet: put it in the menu (Shopfront).',
-    unseenWords('category', category.life),
+    unseenWords('category', category.shownStatus),
   );
   return (
     <div className="flex min-w-0 flex-1 flex-col">
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-2">
         <h1 className="max-w-[50%] truncate font-display text-xl font-bold">{editor.value('name')}</h1>
-        <GroupLifeTag life={category.life} />
+        <GroupStatusTag shownStatus={category.shownStatus} />
         <Ways ways={category.ways} />
         <SaveStateWords save={editor.save} />
         <span className="ml-auto flex items-center">
@@ -168,8 +168,8 @@ function Editor({ whole }: { whole: Whole }) {
           <SuggestedSheet editor={editor} whole={whole} />
           <Tick
             label="On the shop, with what is below it"
-            checked={editor.value('standing') === 'live'}
-            change={(isLive) => editor.change({ standing: isLive ? 'live' : 'off' })}
+            checked={editor.value('status') === 'live'}
+            change={(isLive) => editor.change({ status: isLive ? 'live' : 'off' })}
           />
           <GroupPageFields kind="category" path="c" id={category.id} editor={editor} />
         </section>

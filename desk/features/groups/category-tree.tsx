@@ -47,7 +47,7 @@ export function CategoryTree({ categories, uncategorised }: Props) {
     const above = rows.findIndex(({ id }) => id === adding.shownAfter);
     lines.splice(above < 0 ? lines.length : above + 1, 0, { adding });
   }
-  const unseen = categories.filter(({ ways, life }) => ways.length === 0 && life !== 'off');
+  const unseen = categories.filter(({ ways, shownStatus }) => ways.length === 0 && shownStatus !== 'off');
 
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({

@@ -18,7 +18,7 @@ import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { AddGoods } from './add-goods';
 import { Board } from './board';
 import { CollectionTerms } from './collection-terms';
-import { GroupLifeTag, Ways } from './life-tag';
+import { GroupStatusTag, Ways } from './status-tag';
 import { Clashes } from '../../shared/ui/clashes';
 import { OrderField } from './order-field';
 import { GroupPageFields } from './page-fields';
@@ -46,7 +46,7 @@ function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
       <h1 className="max-w-[40%] truncate font-display text-xl font-bold" title={editor.value('name')}>
         {editor.value('name')}
       </h1>
-      <GroupLifeTag life={shelf.life} />
+      <GroupStatusTag shownStatus={shelf.shownStatus} />
       <Ways ways={shelf.ways} />
       <SaveStateWords save={editor.save} />
       <span className="ml-auto flex items-center">
@@ -144,7 +144,7 @@ function Editor({ shelf }: { shelf: Shelf }) {
   useShopWindow(
     `/g/${shelf.slug}`,
     shelf.ways.length > 0 ? `Found by: ${shelf.ways.join(', ')}` : NO_WAY,
-    unseenWords('collection', shelf.life),
+    unseenWords('collection', shelf.shownStatus),
   );
   const isRule = shelf.source === 'rule';
   return (

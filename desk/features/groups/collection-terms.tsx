@@ -36,8 +36,8 @@ export function CollectionTerms({ editor }: { editor: CollectionEditor }) {
     <>
       <Tick
         label="On the shop"
-        checked={editor.value('standing') === 'live'}
-        change={(isLive) => editor.change({ standing: isLive ? 'live' : 'off' })}
+        checked={editor.value('status') === 'live'}
+        change={(isLive) => editor.change({ status: isLive ? 'live' : 'off' })}
       />
       <div className="flex flex-wrap gap-3">
         {moment('liveFrom', 'From')}

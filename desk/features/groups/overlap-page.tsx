@@ -122,7 +122,7 @@ export function OverlapPage() {
                   <Link
                     to={goodsAddress(
                       { field: 'collection', is: 'empty', value: null },
-                      { field: 'standing', is: 'anyOf', value: ['live'] },
+                      { field: 'status', is: 'anyOf', value: ['live'] },
                     )}
                     className="ml-1 font-sans text-[13px] font-semibold text-petrol hover:underline"
                   >

@@ -94,7 +94,7 @@ export function TreeRow({ row, isOpen, hasBelow, isFolded, fold, onKeyDown, rena
         onKeyDown={onKeyDown}
         className={clsx('flex min-w-0 flex-1 justify-between gap-2 py-1 pr-1.5', row.level === 1 && 'font-medium')}
       >
-        <span className={clsx('truncate', row.life === 'off' && 'text-ink-2 line-through')}>{row.name}</span>
+        <span className={clsx('truncate', row.shownStatus === 'off' && 'text-ink-2 line-through')}>{row.name}</span>
         <span className="shrink-0 text-ink-2" aria-label={`${row.own} in it, ${row.count} with those below`}>
           {words}
         </span>

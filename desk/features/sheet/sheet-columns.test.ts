@@ -44,8 +44,8 @@ test('every field that a sheet may change has a column, and the specs one for ea
 
 test.each([
   ['title', '  Harrier ', 'Harrier'],
-  ['standing', 'dr', 'draft'],
-  ['standing', 'On the shop', 'live'],
+  ['status', 'dr', 'draft'],
+  ['status', 'On the shop', 'live'],
   ['featured', 'y', true],
   ['brandId', 'alula', 'b_1'],
   ['brandId', ' ', null],
@@ -75,7 +75,7 @@ test.each([
 test.each([
   ['title', ' ', 'Title is needed.'],
   ['title', 'x'.repeat(201), 'At most 200 characters.'],
-  ['standing', 'gone', 'Type “on the shop” or “draft” or “off the shop”.'],
+  ['status', 'gone', 'Type “on the shop” or “draft” or “off the shop”.'],
   ['brandId', 'Skua', 'There is no brand “Skua”.'],
   ['tagIds', 'indoor; wet', 'There is no tag “wet”.'],
   ['variant price', '', 'A price is needed.'],

@@ -173,7 +173,7 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
   return [
     words('title', 'Title', 220, 200, true),
     ...ofVariant,
-    oneOf('standing', 'Standing', 105, [
+    oneOf('status', 'Standing', 105, [
       ['live', 'on the shop'],
       ['draft', 'draft'],
       ['off', 'off the shop'],
@@ -210,7 +210,7 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
       read: readSize,
       canEdit: delivered,
     }),
-    { ...words('packageSort', 'Package type', 110, 80), canEdit: delivered },
+    { ...words('packageType', 'Package type', 110, 80), canEdit: delivered },
     field('dispatchDays', 'Days to dispatch', 95, { isNumber: true, read: readWholeOrNone, canEdit: delivered }),
     words('metaTitle', 'Meta title', 180, 200),
     words('metaDescription', 'Meta description', 220, 500),
@@ -230,7 +230,7 @@ export const usualSheetColumns: readonly string[] = [
   'variant salePrice',
   'variant cost',
   'variant stock',
-  'standing',
+  'status',
   'brandId',
   'supplier',
   'tagIds',

@@ -1,8 +1,8 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import type { Life } from '../../../contract/goods';
+import type { ShownStatus } from '../../../contract/goods';
 
-const lives: Record<Life, { words: string; look: keyof typeof looks }> = {
+const lives: Record<ShownStatus, { words: string; look: keyof typeof looks }> = {
   live: { words: 'Live', look: 'petrol' },
   changed: { words: 'Changed', look: 'marigold' },
   draft: { words: 'Draft', look: 'outline' },
@@ -36,7 +36,7 @@ export function SwingTag({ look, children }: { look: keyof typeof looks; childre
 }
 
 /** `words`: instead of the usual ones, such as "from 3 May". */
-export function LifeTag({ life, words }: { life: Life; words?: string }) {
-  const usual = lives[life];
+export function StatusTag({ shownStatus, words }: { shownStatus: ShownStatus; words?: string }) {
+  const usual = lives[shownStatus];
   return <SwingTag look={usual.look}>{words ?? usual.words}</SwingTag>;
 }

@@ -1,7 +1,7 @@
-import type { Life } from '../../../contract/goods';
-import type { GroupLife } from '../../../contract/groups';
+import type { ShownStatus } from '../../../contract/goods';
+import type { GroupShownStatus } from '../../../contract/groups';
 
-const words: Partial<Record<Life | GroupLife, string>> = {
+const words: Partial<Record<ShownStatus | GroupShownStatus, string>> = {
   draft: 'it is a draft',
   off: 'it is off the shop',
   waiting: 'it waits for its day',
@@ -10,7 +10,7 @@ const words: Partial<Record<Life | GroupLife, string>> = {
 };
 
 /** Why shoppers cannot see what the shop window shows now; null where they can. */
-export function unseenWords(what: string, life: Life | GroupLife): string | null {
-  const why = words[life];
+export function unseenWords(what: string, shownStatus: ShownStatus | GroupShownStatus): string | null {
+  const why = words[shownStatus];
   return why === undefined ? null : `Shoppers cannot see this ${what}: ${why}.`;
 }

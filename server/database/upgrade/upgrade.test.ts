@@ -78,6 +78,7 @@ const documents: [kind: string, key: string, body: object][] = [
         of: [
           { field: 'cost', is: 'below', value: 5000 },
           { field: 'option.colour', is: 'anyOf', value: ['rose'] },
+          { field: 'standing', is: 'anyOf', value: ['live'] },
         ],
       },
     },
@@ -118,6 +119,23 @@ const documentsOf = (version: number) =>
 const SIZES = 10;
 /** Since this version changes hold what was done, not its words, and editions leave out what only the seller knows. */
 const DONE = 12;
+
+/** Since this version fields have the names that the trade has for them. */
+const PLAIN_NAMES = 13;
+const oldNames = (json: string) =>
+  json.replace('"status":', '"standing":').replace('"field":"status"', '"field":"standing"');
+const newNames = (json: string) =>
+  json.replace('"standing":', '"status":').replace('"field":"standing"', '"field":"status"');
+
+/** A document as a program of that version wrote it. */
+function textAt(version: number, kind: DocumentKind, key: string, body: object): string {
+  let text = canonicalJson(body);
+  if (version >= TRUE_EDITIONS)
+    text = oldNames(serialise({ kind, key, body: documentBody(kind, newNames(text)) } as ShopDocument).text);
+  const hasSizes = kind === 'collection' && version >= SIZES && version < DONE;
+  if (hasSizes) text = canonicalJson({ ...(JSON.parse(text) as object), fewest: 2 });
+  return version < PLAIN_NAMES ? text : newNames(text);
+}
 
 /** A database as a program of that version left it: goods, groups, a page, changes that can be undone, one edition. */
 function fixture(folder: string, version: number): void {
@@ -172,20 +190,8 @@ function fixture(folder: string, version: number): void {
   if (version >= 8) db.prepare(`UPDATE edition SET change_id = 3`).run();
   for (const [kind, key, body] of documentsOf(version)) {
     // Hashes were others once; since then they are those of today.
-    const old = { hash: `old-hash-of-${kind}-${key}`, text: canonicalJson(body) };
-    const document = { kind, key, body: documentBody(kind as DocumentKind, canonicalJson(body)) } as ShopDocument;
-    const { hash, text } =
-      version < DONE && kind === 'collection' && version >= SIZES
-        ? {
-            ...old,
-            text: canonicalJson({
-              ...(JSON.parse(version < TRUE_EDITIONS ? old.text : serialise(document).text) as object),
-              fewest: 2,
-            }),
-          }
-        : version < TRUE_EDITIONS
-          ? old
-          : serialise(document);
+    const hash = `old-hash-of-${kind}-${key}`;
+    const text = textAt(version, kind as DocumentKind, key, body);
     db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?)`).run(hash, kind, text);
     if (version === 1) db.prepare(`INSERT INTO edition_document VALUES (1, ?, ?, ?)`).run(kind, key, hash);
     else db.prepare(`INSERT INTO edition_span VALUES (?, ?, 1, NULL, ?)`).run(kind, key, hash);
@@ -222,7 +228,11 @@ describe.each(versions)('a database of version %d', (version) => {
     );
     const actor = catalog.actor('u_kim000');
     catalog.journal.undo(actor);
-    expect(catalog.working.products.get('p_delta0')).toMatchObject({ title: 'Harrir', variants: [{ price: 5900 }] });
+    expect(catalog.working.products.get('p_delta0')).toMatchObject({
+      title: 'Harrir',
+      status: 'live',
+      variants: [{ price: 5900 }],
+    });
     catalog.journal.undo(actor);
     expect(catalog.working.products.size).toBe(0);
     catalog.journal.redo(actor);

@@ -10,7 +10,7 @@ import type { FormProps } from '../form';
 interface Delivery {
   weight?: number | null;
   size?: PackageSize | null;
-  packageSort?: string;
+  packageType?: string;
   dispatchDays?: number | null;
 }
 
@@ -54,15 +54,15 @@ export function DeliveryForm({ change }: FormProps) {
       )}
       <Tick
         label="Package type"
-        checked={has('packageSort')}
-        change={(is) => (is ? set({ packageSort: '' }) : drop('packageSort'))}
+        checked={has('packageType')}
+        change={(is) => (is ? set({ packageType: '' }) : drop('packageType'))}
       />
-      {has('packageSort') && (
+      {has('packageType') && (
         <TextField
           label="Package type"
           hideLabel
-          value={facts.packageSort}
-          onChange={(event) => set({ packageSort: event.target.value })}
+          value={facts.packageType}
+          onChange={(event) => set({ packageType: event.target.value })}
         />
       )}
       <Tick

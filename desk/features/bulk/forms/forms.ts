@@ -11,7 +11,7 @@ import { PicturesForm } from './pictures-form';
 import { PriceForm } from './price-form';
 import { SaleForm } from './sale-form';
 import { SpecsForm } from './specs-form';
-import { StandingForm } from './standing-form';
+import { StatusForm } from './status-form';
 import { StockForm } from './stock-form';
 import { SupplierForm } from './supplier-form';
 import { TagsForm } from './tags-form';
@@ -21,7 +21,7 @@ export const bulkForms: { [Key in BulkKey]: ComponentType<FormProps> | RequestIn
   price: PriceForm,
   sale: SaleForm,
   stock: StockForm,
-  standing: StandingForm,
+  status: StatusForm,
   days: DaysForm,
   featured: FeaturedForm,
   categories: CategoriesForm,

@@ -9,11 +9,11 @@ export interface ListColumn {
 }
 
 /** Columns with a look of their own, and how wide they are at first. */
-const widths: Record<string, number> = { standing: 98, price: 100, stock: 82, places: 98, margin: 54, title: 180 };
+const widths: Record<string, number> = { status: 98, price: 100, stock: 82, places: 98, margin: 54, title: 180 };
 export const widthOf = (key: string) => widths[key] ?? 110;
 export const NARROWEST = 48;
 
-const usual: readonly ListColumn[] = ['standing', 'price', 'stock', 'places', 'margin'].map((key) => ({
+const usual: readonly ListColumn[] = ['status', 'price', 'stock', 'places', 'margin'].map((key) => ({
   key,
   width: widthOf(key),
 }));

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Link } from 'react-router';
 import { formatPriceRange } from '../../../../core/shared/money';
 import { FeaturedTag } from '../../../shared/ui/featured-tag';
-import { LifeTag } from '../../../shared/ui/swing-tag';
+import { StatusTag } from '../../../shared/ui/swing-tag';
 import { Thumb } from '../../../shared/ui/thumb';
 import type { ListedRow } from '../../../data/goods';
 import { PickBox } from './pick-box';
@@ -40,7 +40,7 @@ export function GoodsCard({ row, currency, isInTray, isActive, pick, activate }:
       </span>
       <span className="narrow truncate">{formatPriceRange(row.price.min, row.price.max, currency)}</span>
       <span className="mt-auto flex items-center justify-between gap-2">
-        <LifeTag life={row.life} />
+        <StatusTag shownStatus={row.shownStatus} />
         <span className="text-xs text-ink-2">{row.stock ?? '∞'} left</span>
       </span>
     </div>

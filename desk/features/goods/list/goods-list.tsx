@@ -43,7 +43,7 @@ function useAcross(scroller: React.RefObject<HTMLDivElement | null>, isCards: bo
   return isCards ? across : 1;
 }
 
-const quickKeys: Record<string, QuickField> = { e: 'title', p: 'price', s: 'stock', l: 'standing' };
+const quickKeys: Record<string, QuickField> = { e: 'title', p: 'price', s: 'stock', l: 'status' };
 
 /** The goods as rows or cards; only those on screen are drawn and asked for, so that 50,000 scroll like 50. */
 export function GoodsList({ asked, total, currency, fields, columns, isCards, sort, sortBy, onActive }: ListProps) {

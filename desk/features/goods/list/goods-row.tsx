@@ -8,7 +8,7 @@ import { formatPriceRange } from '../../../../core/shared/money';
 import { call, wordsOf } from '../../../data/api';
 import { dragsGoods } from '../../../shared/ui/goods-drag';
 import { FeaturedTag } from '../../../shared/ui/featured-tag';
-import { LifeTag } from '../../../shared/ui/swing-tag';
+import { StatusTag } from '../../../shared/ui/swing-tag';
 import { Places } from '../../../shared/ui/places';
 import { Thumb } from '../../../shared/ui/thumb';
 import type { GoodsAsked, ListedRow } from '../../../data/goods';
@@ -89,8 +89,8 @@ export const GoodsRow = memo(function GoodsRow(props: Props) {
   );
   const cell = (key: string, words: string): ReactNode => {
     switch (key) {
-      case 'standing':
-        return quick('standing', row.life, <LifeTag life={row.life} />);
+      case 'status':
+        return quick('status', row.shownStatus, <StatusTag shownStatus={row.shownStatus} />);
       case 'price': {
         const range = formatPriceRange(row.price.min, row.price.max, currency);
         return quick('price', range, range);

@@ -6,16 +6,16 @@ import type { ProductAnswer } from '../../../../contract/goods';
 import { parseMoney, plainAmount } from '../../../../core/shared/money';
 import { shopLocale } from '../../../data/shop-locale';
 import { type Variant } from '../../../../core/model/product';
-import { standings, type Standing } from '../../../../core/model/product-values';
+import { statuses, type Status } from '../../../../core/model/product-values';
 import { variantName } from '../../../../core/products/variants';
 import { call, CallError, wordsOf } from '../../../data/api';
 import { Button } from '../../../shared/ui/button';
 import { Loading } from '../../../shared/ui/states';
 import { useKeepProduct, useProduct } from '../../../data/goods';
 
-export type QuickField = 'title' | 'price' | 'stock' | 'standing';
+export type QuickField = 'title' | 'price' | 'stock' | 'status';
 
-const standingWords: Record<Standing, string> = { live: 'On the shop', draft: 'Draft', off: 'Off the shop' };
+const statusWords: Record<Status, string> = { live: 'On the shop', draft: 'Draft', off: 'Off the shop' };
 /** Variants that are told one by one; of a product with more, all get the same. */
 const MOST_LINES = 12;
 
@@ -184,8 +184,8 @@ export function QuickEdit({ id, field, at, currency, close }: Props) {
       })
       .catch((error: unknown) => toast.error(wordsOf(error)));
   };
-  const setStanding = (standing: Standing) =>
-    save(() => call(routes.goods.update, { params: { id }, body: { seen: data!.revision, fields: { standing } } }));
+  const setStatus = (status: Status) =>
+    save(() => call(routes.goods.update, { params: { id }, body: { seen: data!.revision, fields: { status } } }));
   const isLow = at.bottom > window.innerHeight - 260;
   const style = {
     left: Math.min(at.left - 8, window.innerWidth - 300),
@@ -194,7 +194,7 @@ export function QuickEdit({ id, field, at, currency, close }: Props) {
   return (
     <Dialog open onClose={close} className="relative z-50">
       <DialogPanel
-        aria-label={`${{ title: 'Title', price: `Price, ${currency}`, stock: 'Stock', standing: 'Standing' }[field]} of ${data?.product.title ?? ''}`}
+        aria-label={`${{ title: 'Title', price: `Price, ${currency}`, stock: 'Stock', status: 'Standing' }[field]} of ${data?.product.title ?? ''}`}
         className="sheet fixed w-64 p-3 shadow-xl"
         style={style}
       >
@@ -202,16 +202,16 @@ export function QuickEdit({ id, field, at, currency, close }: Props) {
           <Loading rows={1} />
         ) : field === 'title' ? (
           <TitleLine data={data} save={save} />
-        ) : field === 'standing' ? (
+        ) : field === 'status' ? (
           <div className="flex flex-col gap-1">
-            {standings.map((standing) => (
+            {statuses.map((status) => (
               <Button
-                key={standing}
-                look={data.product.standing === standing ? 'main' : 'plain'}
-                aria-pressed={data.product.standing === standing}
-                onClick={() => (data.product.standing === standing ? close() : setStanding(standing))}
+                key={status}
+                look={data.product.status === status ? 'main' : 'plain'}
+                aria-pressed={data.product.status === status}
+                onClick={() => (data.product.status === status ? close() : setStatus(status))}
               >
-                {standingWords[standing]}
+                {statusWords[status]}
               </Button>
             ))}
           </div>

@@ -10,7 +10,7 @@ import { Part } from './part';
 export function Delivery({ save }: { save: Autosave }) {
   const weight = useProductField(save, 'weight');
   const size = useProductField(save, 'size');
-  const sort = useProductField(save, 'packageSort');
+  const sort = useProductField(save, 'packageType');
   const days = useProductField(save, 'dispatchDays');
   return (
     <Part

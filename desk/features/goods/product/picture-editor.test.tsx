@@ -12,7 +12,7 @@ const picture: Picture = {
   height: 700,
   focus: { x: 0.5, y: 0.5 },
   fit: 'fills',
-  ground: '#ffffff',
+  background: '#ffffff',
 };
 
 function open() {

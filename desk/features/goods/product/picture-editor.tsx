@@ -74,7 +74,7 @@ export function PictureEditor({ picture, suggestion, close, save, replace, child
             src={mediaUrl(picture.media, 480)}
             alt=""
             className={clsx('aspect-square w-full rounded-[10px]', frameClass({ fit }))}
-            style={frameStyle({ fit, focus, ground: picture.ground })}
+            style={frameStyle({ fit, focus, background: picture.background })}
           />
           <div role="radiogroup" aria-label="In the frame" className="mt-2 flex rounded-lg bg-sunk p-0.5">
             {(['fills', 'fits'] as const).map((each) => (

@@ -23,7 +23,7 @@ import { Button } from '../../../shared/ui/button';
 import { Clashes } from '../../../shared/ui/clashes';
 import { SaveStateWords } from '../../../shared/ui/save-state';
 import { Empty, Failed, Loading } from '../../../shared/ui/states';
-import { LifeTag } from '../../../shared/ui/swing-tag';
+import { StatusTag } from '../../../shared/ui/swing-tag';
 import { useCopyProduct, useProduct, useSpecSheets } from '../../../data/goods';
 import { Belongs } from './belongs';
 import { BundlePart } from './bundle';
@@ -46,9 +46,9 @@ const relatedCount = ({ relations }: ProductAnswer['product']) =>
   Object.values(relations).reduce((sum, relation) => sum + (relation.how === 'picked' ? relation.ids.length : 0), 0);
 
 /** "from 3 May 2027, 10:00" for a product that waits for its day. */
-function lifeWords({ life, product, timeZone }: ProductAnswer): string | undefined {
-  if (life === 'waiting') return `from ${momentWords(product.liveFrom!, timeZone)}`;
-  return product.liveUntil && (life === 'ended' || life === 'live')
+function shownStatusWords({ shownStatus, product, timeZone }: ProductAnswer): string | undefined {
+  if (shownStatus === 'waiting') return `from ${momentWords(product.liveFrom!, timeZone)}`;
+  return product.liveUntil && (shownStatus === 'ended' || shownStatus === 'live')
     ? `until ${momentWords(product.liveUntil, timeZone)}`
     : undefined;
 }
@@ -102,13 +102,13 @@ function Feature({ save }: { save: Autosave }) {
 
 /** Puts the product on the shop or takes it off; shoppers see either with the next edition. */
 function OnTheShop({ save }: { save: Autosave }) {
-  const { value: standing, change } = useProductField(save, 'standing');
+  const { value: status, change } = useProductField(save, 'status');
   const navigate = useNavigate();
   const set = (next: 'live' | 'off', words: string) => {
     change(next);
     toast(words, { action: { label: 'Review', onClick: () => void navigate('/review') } });
   };
-  if (standing === 'live')
+  if (status === 'live')
     return (
       <Button onClick={() => set('off', 'Shoppers no longer see it from the next edition on.')}>
         Take off the shop
@@ -126,7 +126,7 @@ function OnTheShop({ save }: { save: Autosave }) {
 }
 
 function Editor({ answer }: { answer: ProductAnswer }) {
-  const { product, life, places } = answer;
+  const { product, shownStatus, places } = answer;
   const fields = useProductAutosave(answer);
   const cells = useVariantAutosave(answer);
   const { id } = product;
@@ -151,7 +151,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           .slice(0, 2)
           .map((place) => `${place.label}, ${place.position} of ${place.of}`)
           .join(' · ')}`,
-    unseenWords('product', life),
+    unseenWords('product', shownStatus),
   );
   const remove = () => {
     call(routes.goods.remove, { params: { id: product.id } })
@@ -214,7 +214,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
             <ChevronLeft size={16} aria-hidden="true" />
           </Link>
           <Title save={fields} />
-          <LifeTag life={life} words={lifeWords(answer)} />
+          <StatusTag shownStatus={shownStatus} words={shownStatusWords(answer)} />
           <SaveStateWords save={fields} beside={cells} />
           <div className="ml-auto flex flex-wrap items-center gap-2">
             <Feature save={fields} />

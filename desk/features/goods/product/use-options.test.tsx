@@ -18,7 +18,7 @@ function server() {
   const answer = () =>
     ({
       revision,
-      product: { id: 'p_1', options, variants: [], pictures: [], leftOut: [] },
+      product: { id: 'p_1', options, variants: [], pictures: [], excludedCombinations: [] },
     }) as unknown as ProductAnswer;
   const waiting: (() => void)[] = [];
   const asked = serveWith({

@@ -10,7 +10,7 @@ import type { Autosave } from '../../../shared/autosave/autosave';
 import { Button } from '../../../shared/ui/button';
 import { useEvent } from '../../../shared/ui/use-event';
 import { ColumnChoice, useColumns } from './column-choice';
-import { LeftOut, useLeaveOut } from './left-out';
+import { LeftOut, useLeaveOut } from './excluded-combinations';
 import { Part } from './part';
 import { PriceTermsPart } from './price-terms';
 import { SetColumn } from './set-column';
@@ -101,7 +101,7 @@ export function VariantTable({ answer, save, fields }: Props) {
   const [doing, setDoing] = useState<'column' | 'stock' | null>(null);
   const [asked, setAsked] = useState<string | null>(null);
   const [cursor, setCursor] = useState(-1);
-  const [setLeftOut, dialog] = useLeaveOut(answer);
+  const [exclude, dialog] = useLeaveOut(answer);
   const [cells, problem] = useCells(product, columns, save);
   const scroller = useRef<HTMLDivElement>(null);
   const pricedBy = useMemo(() => ({ unitPricing, kind }), [unitPricing, kind]);
@@ -111,7 +111,7 @@ export function VariantTable({ answer, save, fields }: Props) {
       byVariant.set(variantId, { ...byVariant.get(variantId), [field]: `Also that of ${title}` });
     return byVariant;
   }, [duplicates]);
-  const leaveOut = useEvent((variant: Variant) => setLeftOut([...product.leftOut, variant.values]));
+  const leaveOut = useEvent((variant: Variant) => exclude([...product.excludedCombinations, variant.values]));
   const draw = (at: number) => {
     const variant = variants[at]!;
     return (
@@ -202,7 +202,7 @@ export function VariantTable({ answer, save, fields }: Props) {
           {problem}
         </p>
       )}
-      <LeftOut answer={answer} set={setLeftOut} />
+      <LeftOut answer={answer} set={exclude} />
       {dialog}
       <Duplicates answer={answer} />
       <PriceTermsPart answer={answer} save={fields} />

@@ -7,12 +7,12 @@ import { Part } from './part';
 
 /** When a product is on the shop, in one sentence. */
 function sentence({ product, timeZone }: ProductAnswer): string {
-  const { standing, liveFrom, liveUntil } = product;
+  const { status, liveFrom, liveUntil } = product;
   const days = [
     liveFrom && `from ${momentWords(liveFrom, timeZone)}`,
     liveUntil && `until ${momentWords(liveUntil, timeZone)}`,
   ].filter(Boolean);
-  if (standing !== 'live')
+  if (status !== 'live')
     return days.length ? `Once it is put on the shop, it shows ${days.join(' ')}.` : 'Not on the shop.';
   return days.length ? `On the shop ${days.join(' ')}.` : 'On the shop, without a last day.';
 }

@@ -11,18 +11,18 @@ const DAY = 86_400;
 const speaks = ({ is, value }: Condition): boolean => is === 'inLast' && typeof value === 'number';
 
 /** The moment after `now` at which "in the last so many days" turns for something of the moment `x`; Infinity for never. */
-function turnOf(x: number, days: number, now: number): number {
+function endOf(x: number, days: number, now: number): number {
   if (x > now) return x;
   const end = x + days * DAY + 1;
   return end > now ? end : Infinity;
 }
 
 /** The conditions of a rule by which it turns as time passes; none for most rules. */
-export const turningConditions = (rule: Rule): Condition[] =>
+export const conditionsOnTime = (rule: Rule): Condition[] =>
   conditionsOf(rule).flatMap(({ condition }) => (speaks(condition) ? [condition] : []));
 
 /** First moment after `now` at which time alone may change whether these hold for a product with these facts. */
-export function nextTurnOf(
+export function nextChangeOf(
   turning: readonly Condition[],
   facts: ProductFacts,
   fields: FieldRegistry,
@@ -31,7 +31,7 @@ export function nextTurnOf(
   let next = Infinity;
   for (const { field, value } of turning) {
     const x = fields.get(field)?.read(facts);
-    if (typeof x === 'number') next = Math.min(next, turnOf(x, value as number, now));
+    if (typeof x === 'number') next = Math.min(next, endOf(x, value as number, now));
   }
   return next;
 }
@@ -48,7 +48,7 @@ export function nextTurn(
     if (!fields.has(field)) continue;
     const column = index.column(field);
     index.alive.forEach((slot) => {
-      const at = turnOf(column[slot]!, value as number, now);
+      const at = endOf(column[slot]!, value as number, now);
       if (at < next) next = at;
     });
   }

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { openDatabase, type Db } from '../database/connection';
 import { insertProduct } from './put-products';
 import { readStoredProducts, storedProductsAhead } from './products';
-import { rowsAhead } from './rows-ahead';
+import { readRowsInThread } from './rows-in-thread';
 
 let folder: string;
 let db: Db;
@@ -29,7 +29,7 @@ afterAll(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-test('products read in a thread are those that are read here, all of them, in the same order, with the same prints', () => {
+test('products read in a thread are those that are read here, all of them, in the same order, with the same fingerprints', () => {
   const read = [...storedProductsAhead(db)];
   expect(read).toEqual(readStoredProducts(db));
   expect(read).toHaveLength(1_200);
@@ -38,13 +38,13 @@ test('products read in a thread are those that are read here, all of them, in th
 test('what waits in the database is read, but not what was begun and not committed', () => {
   db.exec('BEGIN');
   db.exec(`UPDATE product SET title = 'not yet' WHERE slug = 'kite-0'`);
-  const seen = [...rowsAhead(db, `SELECT json_quote(title) FROM product WHERE title = 'not yet'`, 'sha1')];
+  const seen = [...readRowsInThread(db, `SELECT json_quote(title) FROM product WHERE title = 'not yet'`, 'sha1')];
   db.exec('ROLLBACK');
   expect(seen).toEqual([]);
 });
 
 test('a thread that fails says so instead of leaving rows out', () => {
-  const read = (sql: string) => [...rowsAhead(db, sql, 'sha1')];
+  const read = (sql: string) => [...readRowsInThread(db, sql, 'sha1')];
   expect(() => read('SELECT json_quote(title), nonsense FROM product')).toThrow('nonsense');
   expect(() => read(`SELECT iif(slug < 'kite-5', json_quote(title), json('{broken')) FROM product`)).toThrow(
     'malformed',

@@ -1,17 +1,17 @@
-import type { Standing } from '../../../../core/model/product-values';
+import type { Status } from '../../../../core/model/product-values';
 import type { FormProps } from '../form';
 import { OneOf } from './one-of';
 
-export function StandingForm({ change }: FormProps) {
+export function StatusForm({ change }: FormProps) {
   return (
-    <OneOf<Standing>
+    <OneOf<Status>
       label="Change their standing to"
       choices={[
         { value: 'live', label: 'on the shop, with the next edition' },
         { value: 'draft', label: 'drafts' },
         { value: 'off', label: 'off the shop' },
       ]}
-      choose={(standing) => change({ do: 'standing', standing })}
+      choose={(status) => change({ do: 'status', status })}
     />
   );
 }

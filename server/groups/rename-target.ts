@@ -15,7 +15,7 @@ import type { Catalog } from '../state/catalog';
  * Makes everything that names a group name another one instead: rules of collections, views, relations and bundles; the
  * menu, banners, strips and tiles. Part of a change that merges the two.
  */
-export function retarget(catalog: Catalog, { kind, id: from }: GroupRef, into: string): void {
+export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, into: string): void {
   const { db, working } = catalog;
   const { shop } = working;
   const inRule = (rule: Rule) => replaceValue(rule, kind, from, into);

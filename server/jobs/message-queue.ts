@@ -1,7 +1,7 @@
 import type { ReadyProduct } from '../store/ready-products';
 
 /** Products that a thread reads and hands over a few at a time, while those that came are already taken up. */
-export class Arrivals {
+export class MessageQueue {
   readonly #products = new Map<string, ReadyProduct>();
   /** subjects that were looked for, found or not */
   readonly #met = new Set<string>();

@@ -5,13 +5,13 @@ import type { Db } from '../database/connection';
 /** A thread that is silent for so long will not say any more. */
 const PATIENCE_MS = 10_000;
 
-type Message = { rows: string; prints: string[] } | { isOver: true } | { failed: string };
+type Message = { rows: string; fingerprints: string[] } | { isOver: true } | { failed: string };
 
 /**
  * Begins to read a query, whose rows are JSON texts, in a thread of its own, and answers what they hold as it comes, each with
  * the hash of its text, waiting where it must. Throws when the thread fails.
  */
-export function rowsAhead<T>(db: Db, sql: string, hash: string): Iterable<{ value: T; print: string }> {
+export function readRowsInThread<T>(db: Db, sql: string, hash: string): Iterable<{ value: T; fingerprint: string }> {
   const file = builtOrSource(import.meta.url, 'row-reader.js', 'row-reader.mjs');
   const { port1: ours, port2: port } = new MessageChannel();
   const sent = new Int32Array(new SharedArrayBuffer(4));
@@ -19,16 +19,16 @@ export function rowsAhead<T>(db: Db, sql: string, hash: string): Iterable<{ valu
   // Told through silence, which ends.
   worker.on('error', () => undefined);
   worker.unref();
-  function* rows(): Generator<{ value: T; print: string }> {
+  function* rows(): Generator<{ value: T; fingerprint: string }> {
     try {
       for (let taken = 0; ; taken++) {
         if (Atomics.wait(sent, 0, taken, PATIENCE_MS) === 'timed-out') throw new Error('The reading thread is silent.');
         const { message } = receiveMessageOnPort(ours) as { message: Message };
         if ('failed' in message) throw new Error(message.failed);
         if ('isOver' in message) return;
-        const { prints } = message;
+        const { fingerprints } = message;
         let at = 0;
-        for (const value of JSON.parse(message.rows) as T[]) yield { value, print: prints[at++]! };
+        for (const value of JSON.parse(message.rows) as T[]) yield { value, fingerprint: fingerprints[at++]! };
       }
     } finally {
       ours.close();

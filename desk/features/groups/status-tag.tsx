@@ -1,7 +1,7 @@
-import type { GroupLife } from '../../../contract/groups';
+import type { GroupShownStatus } from '../../../contract/groups';
 import { SwingTag } from '../../shared/ui/swing-tag';
 
-const lives: Record<GroupLife, { words: string; look: 'petrol' | 'marigold' | 'sky' | 'outline' }> = {
+const lives: Record<GroupShownStatus, { words: string; look: 'petrol' | 'marigold' | 'sky' | 'outline' }> = {
   live: { words: 'Live', look: 'petrol' },
   changed: { words: 'Changed', look: 'marigold' },
   new: { words: 'Not live yet', look: 'outline' },
@@ -11,8 +11,8 @@ const lives: Record<GroupLife, { words: string; look: 'petrol' | 'marigold' | 's
 };
 
 /** Where a group is in its life. */
-export function GroupLifeTag({ life }: { life: GroupLife }) {
-  const { words, look } = lives[life];
+export function GroupStatusTag({ shownStatus }: { shownStatus: GroupShownStatus }) {
+  const { words, look } = lives[shownStatus];
   return <SwingTag look={look}>{words}</SwingTag>;
 }
 
