@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import tseslint from 'typescript-eslint';
 import boundaries from 'eslint-plugin-boundaries';
+import jsxA11y from 'eslint-plugin-jsx-a11y';
 import reactHooks from 'eslint-plugin-react-hooks';
 import { forTests, rooms, subjectsAsked } from './rooms.js';
 
@@ -54,6 +55,33 @@ export default tseslint.config(
       'react-hooks/exhaustive-deps': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       eqeqeq: ['error', 'always'],
+    },
+  },
+  {
+    // What only the types tell: promises that nobody waits for, and cases that were forgotten.
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
+    },
+  },
+  { files: ['{desk,shop}/**/*.tsx'], ...jsxA11y.flatConfigs.recommended },
+  {
+    files: ['{desk,shop}/**/*.tsx'],
+    rules: {
+      // A field that opens because somebody asked for it takes the cursor.
+      'jsx-a11y/no-autofocus': 'off',
+      // `role` says what it means on elements; parts of ours have props of that name.
+      'jsx-a11y/aria-role': ['error', { ignoreNonDOM: true }],
+      // A separator that is moved, and a list that scrolls, have to be reached by keys.
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['separator', 'tabpanel', 'list'], tags: ['ul'] }],
+      'jsx-a11y/no-noninteractive-element-interactions': 'off',
+      // The grid itself holds the focus and says which row is active.
+      'jsx-a11y/interactive-supports-focus': 'off',
     },
   },
   {

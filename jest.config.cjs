@@ -2,6 +2,8 @@ module.exports = {
   // A busy machine may take long over 40 MB; what hangs is still found.
   testTimeout: 60_000,
   testEnvironment: 'node',
+  // The desk's tests may stand before a real server, so packages are those of Node there too.
+  testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
   roots: [
     '<rootDir>/core',
     '<rootDir>/contract',

@@ -1,4 +1,5 @@
 import { deserialize, serialize } from 'node:v8';
+import { put } from '../core/testing/shop';
 import type { ShopDocument } from '../core/model/document';
 import { FinderIndex } from '../core/search/finder-index';
 import { list } from '../core/search/listing';
@@ -146,7 +147,7 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
   });
 
   const changed = catalog.products.slice(0, 200).map((product) => ({ ...product, title: `${product.title} again` }));
-  const updateMs = spreadOf(timeEach(changed, (product) => shop.apply('product', product.id, product)));
+  const updateMs = spreadOf(timeEach(changed, (product) => put(shop, 'product', product.id, product)));
   const terms = catalog.products.map((product, i) => ({
     ...product,
     saleUntil: i % 3 === 0 ? new Date((NOW + 86_400) * 1000).toISOString() : null,
@@ -163,7 +164,7 @@ export function measureCore(size: number, log: (line: string) => void): CoreFigu
   const rules = randomRules(catalog, 200);
   const rulesMs = median(9, () => rules.forEach((rule) => membersOf(rule, shop.index, shop.fields, NOW)));
   rules.forEach((rule, i) =>
-    shop.apply('collection', `k_${i}`, {
+    put(shop, 'collection', `k_${i}`, {
       ...collectionDefaults,
       id: `k_${i}`,
       name: `Collection ${i}`,

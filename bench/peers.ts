@@ -125,7 +125,7 @@ export function itemsjsPeer(entries: readonly FinderEntry[]): Peer {
         query: query.text,
         filters,
         ...(price ? { filter: (item: { price: number }) => item.price >= price.min && item.price <= price.max } : {}),
-      } as never) as unknown as { pagination: { total: number } };
+      } as never) as { pagination: { total: number } };
       return result.pagination.total;
     },
   };

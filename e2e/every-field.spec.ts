@@ -68,7 +68,7 @@ async function typeEverywhere(page: Page, url: string, within: string, { seed, o
       const { text, isOver, isNumber } = wordsFor(field);
       const at = locate(page, within, { ...field, name: renamed(field.name) });
       await expect(at, `${field.name} ${field.nth}`).toBeVisible({ timeout: 5_000 });
-      const place = (await at.elementHandle())!;
+      const place = await at.elementHandle();
       const before = await textOf(place);
       await (isOver ? hands.replace(place, text) : hands.add(place, text));
       const expected = isOver ? text : before.trimEnd() + text;

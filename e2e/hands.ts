@@ -115,7 +115,7 @@ export const locate = (page: Page, within: string, { name, nth }: Field): Locato
   page.locator(within).getByLabel(name, { exact: true }).locator('visible=true').nth(nth);
 
 export async function textOf(field: Place): Promise<string> {
-  const handle = 'elementHandle' in field ? (await field.elementHandle({ timeout: 5_000 }))! : field;
+  const handle = 'elementHandle' in field ? await field.elementHandle({ timeout: 5_000 }) : field;
   return handle.evaluate((element) => {
     const input = element as HTMLInputElement;
     return input.isContentEditable ? input.innerText : input.value;

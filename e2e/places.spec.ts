@@ -108,9 +108,7 @@ test('files dropped anywhere on a product are taken; elsewhere the browser stays
     const data = await page.evaluateHandle(
       ([fileName, fileType, content]) => {
         const transfer = new DataTransfer();
-        transfer.items.add(
-          new File([new Uint8Array(content as number[])], fileName as string, { type: fileType as string }),
-        );
+        transfer.items.add(new File([new Uint8Array(content)], fileName, { type: fileType }));
         return transfer;
       },
       [name, type, bytes] as const,

@@ -3,5 +3,5 @@ import type { ShopData } from './data';
 import { ShopApp } from './shop-app';
 import './shop.css';
 
-const data = JSON.parse(document.getElementById('shop-data')!.textContent!) as ShopData;
+const data = JSON.parse(document.getElementById('shop-data')!.textContent) as ShopData;
 hydrateRoot(document.getElementById('shop')!, <ShopApp initial={data} />);

@@ -8,22 +8,19 @@ const ids = (): NewId => {
   let n = 0;
   return (kind) => `${kind}_${n++}`;
 };
-const arbitrary = productArbitrary(fc.constantFrom('p_1')).map(
-  (product) =>
-    ({
-      ...product,
-      supplier: '',
-      options: product.options.map((option) => ({ ...option, listId: null })),
-      variants: product.variants.map((variant, i) => ({
-        ...variant,
-        stock: i,
-        cost: null,
-        warnAt: null,
-        supplierNumber: '',
-        sku: `S${i}`,
-      })),
-    }) as Product,
-);
+const arbitrary = productArbitrary(fc.constantFrom('p_1')).map((product) => ({
+  ...product,
+  supplier: '',
+  options: product.options.map((option) => ({ ...option, listId: null })),
+  variants: product.variants.map((variant, i) => ({
+    ...variant,
+    stock: i,
+    cost: null,
+    warnAt: null,
+    supplierNumber: '',
+    sku: `S${i}`,
+  })),
+}));
 
 /** What is sold: SKU, price and stock of each combination, by the names of its values without those of one option. */
 const sold = (products: readonly Product[], withoutOption?: string) =>

@@ -142,6 +142,6 @@ function replaced(
   const put = (at: RuleNode, depth: number): RuleNode =>
     depth === path.length
       ? node
-      : ({ ...at, of: (at as Rule).of.map((child, i) => (i === path[depth] ? put(child, depth + 1) : child)) } as Rule);
+      : { ...at, of: (at as Rule).of.map((child, i) => (i === path[depth] ? put(child, depth + 1) : child)) };
   return membersOf(put(rule, 0) as Rule, index, fields, now);
 }

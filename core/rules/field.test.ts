@@ -29,10 +29,10 @@ function conditionsOn(field: Field): Condition[] {
       return (value as readonly string[]).filter((each) => field.choices?.has(each) ?? true);
     if (is === 'inLast') return 3;
     if (field.type === 'text') return String(value).slice(0, 4) || 'x';
-    const number = Number.isFinite(value as number) ? (value as number) : 1;
+    const number = Number.isFinite(value) ? (value as number) : 1;
     return is === 'between' ? [number, number] : number;
   };
-  return operatorsFor(field).map((is) => ({ field: field.key, is, value: of(is) }) as Condition);
+  return operatorsFor(field).map((is) => ({ field: field.key, is, value: of(is) }));
 }
 
 test('groups, options and specs of the shop have fields beside those of every shop', () => {

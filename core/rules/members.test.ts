@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ruleArbitrary as rule, stockArbitrary as stock } from '../testing/rules';
-import { collectionOf, kiteSheet, NOW, productArbitrary, shopOf } from '../testing/shop';
+import { collectionOf, kiteSheet, NOW, productArbitrary, shopOf, put } from '../testing/shop';
 import { membersOf } from './members';
 import { takesIn } from './predicate';
 
@@ -40,31 +40,31 @@ test('members of collections stay true while products, stock, groups and sheets 
       const shop = shopOf(start, left);
       const all = new Map(start.map((product) => [product.id, product]));
       const collection = collectionOf('k_1', { rule: asked });
-      shop.apply('collection', 'k_1', collection);
+      put(shop, 'collection', 'k_1', collection);
       shop.memberships.of('k_1', NOW);
       for (const each of edits) {
         if ('put' in each) {
-          shop.apply('product', each.put.id, each.put);
+          put(shop, 'product', each.put.id, each.put);
           all.set(each.put.id, each.put);
         } else if ('remove' in each) {
-          shop.apply('product', each.remove, undefined);
+          put(shop, 'product', each.remove, undefined);
           all.delete(each.remove);
         } else if ('left' in each) {
           left.set(each.variant, each.left);
-          shop.refreshAll([each.product]);
+          shop.take({ refreshed: [each.product] });
         } else if ('seconds' in each) {
-          shop.passTime((now += each.seconds));
+          shop.take({ now: (now += each.seconds) });
         } else if ('attributes' in each) {
-          shop.apply('specSheet', 'x_kite', { ...kiteSheet, attributes: each.attributes });
+          put(shop, 'specSheet', 'x_kite', { ...kiteSheet, attributes: each.attributes });
         } else {
           const deltas = shop.categories.get('c_deltas')!;
-          shop.apply('category', 'c_deltas', { ...deltas, parentId: each.moveDeltas });
+          put(shop, 'category', 'c_deltas', { ...deltas, parentId: each.moveDeltas });
         }
       }
       const fresh = shopOf([...all.values()], left, now);
-      fresh.apply('specSheet', 'x_kite', shop.specSheets.get('x_kite'));
-      for (const category of shop.categories.values()) fresh.apply('category', category.id, category);
-      fresh.apply('collection', 'k_1', collection);
+      put(fresh, 'specSheet', 'x_kite', shop.specSheets.get('x_kite'));
+      for (const category of shop.categories.values()) put(fresh, 'category', category.id, category);
+      put(fresh, 'collection', 'k_1', collection);
       const names = (of: typeof shop) =>
         of.memberships
           .of('k_1', now)

@@ -162,7 +162,7 @@ export function replaceAt(rule: Rule, path: readonly number[], next: RuleNode | 
     const children = node.of as readonly RuleNode[];
     const child = walk(children[at]!, rest);
     const of = children.flatMap((each, i) => (i !== at ? [each] : child ? [child] : []));
-    return of.length > 0 ? ({ ...node, of } as RuleNode) : undefined;
+    return of.length > 0 ? { ...node, of } : undefined;
   };
   return (walk(rule, path) as Rule | undefined) ?? { match: 'all', of: [] };
 }
@@ -180,7 +180,7 @@ export function withoutUnfinished(rule: Rule): Rule {
   const walk = (node: RuleNode): RuleNode | undefined => {
     if (isCondition(node)) return isUnfinished(node) ? undefined : node;
     const of = (node.of as readonly RuleNode[]).flatMap((child) => walk(child) ?? []);
-    return of.length > 0 ? ({ ...node, of } as RuleNode) : undefined;
+    return of.length > 0 ? { ...node, of } : undefined;
   };
   return (walk(rule) as Rule | undefined) ?? { match: 'all', of: [] };
 }

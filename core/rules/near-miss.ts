@@ -27,7 +27,7 @@ export function lacksOf(rule: Rule, facts: ProductFacts, fields: FieldRegistry, 
   const leaves: { node: RuleNode; path: number[]; isMet: boolean }[] = [];
   const gather = (node: RuleNode, path: number[]) => {
     if (isLeaf(node)) leaves.push({ node, path, isMet: takesIn({ match: 'all', of: [node] }, facts, fields, now) });
-    else (node as Rule).of.forEach((child, i) => gather(child, [...path, i]));
+    else node.of.forEach((child, i) => gather(child, [...path, i]));
   };
   gather(rule, []);
   /** Whether the rule would pass if the leaf at this place among all leaves were turned. Equal leaves may be one object. */
@@ -35,7 +35,7 @@ export function lacksOf(rule: Rule, facts: ProductFacts, fields: FieldRegistry, 
     let at = 0;
     const passes = (node: RuleNode): boolean => {
       if (isLeaf(node)) return leaves[at]!.isMet !== (at++ === turned);
-      const { match, of } = node as Rule;
+      const { match, of } = node;
       return meets(match, of.map(passes));
     };
     return passes(rule);

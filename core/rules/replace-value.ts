@@ -1,4 +1,4 @@
-import { isCondition, type Condition, type Rule, type RuleNode, type VariantGroup } from '../model/rule';
+import { isCondition, type Condition, type Rule, type RuleNode } from '../model/rule';
 
 /**
  * The rule with one value of a choice field replaced by another everywhere it is asked for, as when a tag is merged into
@@ -7,7 +7,7 @@ import { isCondition, type Condition, type Rule, type RuleNode, type VariantGrou
 export function replaceValue(rule: Rule, field: string, from: string, into: string): Rule {
   const inNode = <T extends RuleNode>(node: T): T => {
     if (isCondition(node)) return inCondition(node) as T;
-    const of = (node as Rule | VariantGroup).of as RuleNode[];
+    const of = node.of as RuleNode[];
     const next = of.map(inNode);
     return next.some((child, i) => child !== of[i]) ? { ...node, of: next } : node;
   };

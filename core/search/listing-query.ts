@@ -69,13 +69,13 @@ export interface ListingResult {
   total: number;
   /** product slots of the page */
   slots: number[];
-  /** all that match; valid until the next query */
+  /** all that match */
   products: Bitset;
   /** by name, how many products lie in each span between two bounds */
   histograms: Map<string, Uint32Array>;
   /** facet → numbers of products that would match with a value, by value id, whatever else of the facet is chosen */
   counts: Map<string, Uint32Array>;
   extents: Map<string, { min: number; max: number } | null>;
-  /** variants that pass all variant filters; undefined when there are none. Valid until the next query. */
+  /** variants that pass all variant filters; undefined when there are none */
   variants: Bitset | undefined;
 }

@@ -65,7 +65,7 @@ function answer(index: FinderIndex, asked: Asked) {
     [...result.counts].map(([facet, of]) => [
       facet,
       new Map(
-        [...(index.facet(facet)?.values ?? [])].flatMap(([value, id]) => (of[id] ? [[value, of[id]!] as const] : [])),
+        [...(index.facet(facet)?.values ?? [])].flatMap(([value, id]) => (of[id] ? [[value, of[id]] as const] : [])),
       ),
     ]),
   );

@@ -100,7 +100,16 @@ class Listing {
       (query.histograms ?? []).map((wanted) => [wanted.name, this.#histogram(wanted, isActive, products, passing)]),
     );
     const slots = this.#page(products, total);
-    return { total, slots, products, counts, extents, histograms, variants: passing?.variants };
+    // Sets of the scratch are used again by the next query; what leaves is a copy.
+    return {
+      total,
+      slots,
+      products: products.clone(),
+      counts,
+      extents,
+      histograms,
+      variants: passing?.variants.clone(),
+    };
   }
 
   /** The variants whose numbers matter: all, or when the listing is narrow from the start, those of its products. */

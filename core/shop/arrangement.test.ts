@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { NEWEST_FIRST, orderName, orderOfText, orderText, type Order } from '../model/order';
-import { productArbitrary, productOf, shopOf } from '../testing/shop';
+import { productArbitrary, productOf, shopOf, put } from '../testing/shop';
 import { stockArbitrary } from '../testing/rules';
 import { arranged, orderOf } from './arrangement';
 import { mixed } from '../shared/interleaving';
@@ -59,7 +59,7 @@ test('goods stand alike after they were changed one by one and in a shop that is
         arranged(of, of.listed, { pins: [], order: wanted }).map((slot) => of.index.id(slot));
       for (const change of changes) {
         stand(shop);
-        shop.apply('product', change.id, change);
+        put(shop, 'product', change.id, change);
         all.set(change.id, change);
       }
       expect(stand(shop)).toEqual(stand(shopOf([...all.values()])));

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Bundle, Slot } from '../model/bundle';
 import type { ProductDocument } from '../model/document';
 import type { Rule } from '../model/rule';
-import { NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
+import { NOW, productArbitrary, productOf, shopOf, put } from '../testing/shop';
 import { bundleView } from '../storefront/bundle-view';
 import { cardOf } from '../storefront/card';
 import { productView } from '../storefront/product-view';
@@ -46,7 +46,7 @@ describe('a bundle in the shop', () => {
       status: ['live', 'listed'],
     });
     stock.set('p_linev', 1);
-    shop.refreshAll(['p_line']);
+    shop.take({ refreshed: ['p_line'] });
     expect(shop.facts('p_set')).toMatchObject({ stock: 0, status: ['live', 'listed', 'soldOut'] });
     expect(productView(shop, set).inStock).toBe(false);
   });
@@ -81,11 +81,11 @@ describe('a bundle in the shop', () => {
     const shop = shopOf([kite, line, bundleOf([slot('Any', ofTag('t_night'))], { how: 'parts', off: 0 })]);
     expect(shop.facts('p_set')).toMatchObject({ price: 0, stock: 0 });
     const variants = kite.variants.map((variant) => ({ ...variant, salePrice: 3_000 }));
-    shop.apply('product', 'p_kite', { ...kite, tagIds: ['t_night'], variants, saleFrom: sale });
+    put(shop, 'product', 'p_kite', { ...kite, tagIds: ['t_night'], variants, saleFrom: sale });
     expect(shop.facts('p_set')).toMatchObject({ price: 4_000, stock: Infinity });
-    shop.passTime(NOW + 11);
+    shop.take({ now: NOW + 11 });
     expect(shop.facts('p_set')!.price).toBe(3_000);
-    shop.apply('product', 'p_kite', undefined);
+    put(shop, 'product', 'p_kite', undefined);
     expect(shop.facts('p_set')).toMatchObject({ price: 0, stock: 0 });
   });
 });
@@ -123,15 +123,15 @@ test('facts of bundles stay true while their parts change one by one and time pa
         const all = new Map(start.map((product) => [product.id, product]));
         for (const each of edits) {
           if ('put' in each) {
-            shop.apply('product', each.put.id, each.put);
+            put(shop, 'product', each.put.id, each.put);
             all.set(each.put.id, each.put);
           } else if ('remove' in each) {
-            shop.apply('product', each.remove, undefined);
+            put(shop, 'product', each.remove, undefined);
             all.delete(each.remove);
           } else if ('left' in each) {
             left.set(each.variant, each.left);
-            shop.refreshAll([each.product]);
-          } else shop.passTime((now += each.seconds));
+            shop.take({ refreshed: [each.product] });
+          } else shop.take({ now: (now += each.seconds) });
         }
         const fresh = shopOf([...all.values(), set], left, now);
         const { slots, ...facts } = shop.bundles.get('p_set')!;

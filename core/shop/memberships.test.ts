@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Rule } from '../model/rule';
 import { stockArbitrary } from '../testing/rules';
-import { collectionOf, NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
+import { collectionOf, NOW, productArbitrary, productOf, shopOf, put } from '../testing/shop';
 import { circularProblems } from '../rules/collections';
 import { isOpen } from './open-groups';
 import { overlapOf } from './overlap';
@@ -21,13 +21,13 @@ function names(shop: ReturnType<typeof shopOf>, id: string): string[] {
 test('a product leaves "added in the last 30 days" at that very second, and a collection that asks for it follows', () => {
   const created = NOW - 30 * DAY + 10;
   const shop = shopOf([productOf('p_1', { created: new Date(created * 1000).toISOString() })]);
-  shop.apply('collection', 'k_1', collectionOf('k_1', { rule: lately }));
-  shop.apply('collection', 'k_2', collectionOf('k_2', { rule: { match: 'none', of: asks('k_1').of } }));
+  put(shop, 'collection', 'k_1', collectionOf('k_1', { rule: lately }));
+  put(shop, 'collection', 'k_2', collectionOf('k_2', { rule: { match: 'none', of: asks('k_1').of } }));
   const version = shop.version;
   expect([names(shop, 'k_1'), names(shop, 'k_2')]).toEqual([['p_1'], []]);
-  shop.passTime(NOW + 10);
+  shop.take({ now: NOW + 10 });
   expect([names(shop, 'k_1'), names(shop, 'k_2'), shop.version]).toEqual([['p_1'], [], version]);
-  shop.passTime(NOW + 11);
+  shop.take({ now: NOW + 11 });
   expect([names(shop, 'k_1'), names(shop, 'k_2')]).toEqual([[], ['p_1']]);
   expect(shop.version).toBeGreaterThan(version);
 });
@@ -35,10 +35,10 @@ test('a product leaves "added in the last 30 days" at that very second, and a co
 test('what is left out is no member though the rule takes it in, in kept and in fresh memberships', () => {
   const rule: Rule = { match: 'all', of: [{ field: 'price', is: 'above', value: 0 }] };
   const shop = shopOf([productOf('p_1'), productOf('p_2')]);
-  shop.apply('collection', 'k_1', collectionOf('k_1', { rule, leftOut: ['p_2'] }));
+  put(shop, 'collection', 'k_1', collectionOf('k_1', { rule, leftOut: ['p_2'] }));
   expect(names(shop, 'k_1')).toEqual(['p_1']);
-  shop.apply('product', 'p_2', productOf('p_2', { featured: true }));
-  shop.apply('product', 'p_3', productOf('p_3'));
+  put(shop, 'product', 'p_2', productOf('p_2', { featured: true }));
+  put(shop, 'product', 'p_3', productOf('p_3'));
   expect(names(shop, 'k_1')).toEqual(['p_1', 'p_3']);
 });
 
@@ -69,8 +69,8 @@ test('collections that ask for each other stay true while products, rules and th
       for (const change of changes) {
         if ('put' in change) {
           products.set(change.put.id, change.put);
-          shop.apply('product', change.put.id, change.put);
-        } else if ('seconds' in change) shop.passTime(shop.now + change.seconds);
+          put(shop, 'product', change.put.id, change.put);
+        } else if ('seconds' in change) shop.take({ now: shop.now + change.seconds });
         else {
           const { id, asksFor, turned, days } = change.rule;
           const rule: Rule = {
@@ -82,12 +82,12 @@ test('collections that ask for each other stay true while products, rules and th
             ],
           };
           collections.set(id, collectionOf(id, { rule }));
-          shop.apply('collection', id, collections.get(id));
+          put(shop, 'collection', id, collections.get(id));
         }
         for (const id of ids) shop.memberships.of(id, shop.now);
       }
       const fresh = shopOf([...products.values()], stock, shop.now);
-      for (const [id, collection] of collections) fresh.apply('collection', id, collection);
+      for (const [id, collection] of collections) put(fresh, 'collection', id, collection);
       for (const id of ids) expect([id, names(shop, id)]).toEqual([id, names(fresh, id)]);
     }),
     { numRuns: 80 },
@@ -113,10 +113,10 @@ test('a rule that would lead back to its own collection is refused, however long
 
 test('rules that lead back to each other, as after an undo, end all the same', () => {
   const shop = shopOf([productOf('p_1')]);
-  shop.apply('collection', 'k_1', collectionOf('k_1', { rule: asks('k_2') }));
-  shop.apply('collection', 'k_2', collectionOf('k_2', { rule: { match: 'none', of: asks('k_1').of } }));
+  put(shop, 'collection', 'k_1', collectionOf('k_1', { rule: asks('k_2') }));
+  put(shop, 'collection', 'k_2', collectionOf('k_2', { rule: { match: 'none', of: asks('k_1').of } }));
   expect(() => [names(shop, 'k_1'), names(shop, 'k_2')]).not.toThrow();
-  expect(() => shop.apply('product', 'p_1', productOf('p_1', { featured: true }))).not.toThrow();
+  expect(() => put(shop, 'product', 'p_1', productOf('p_1', { featured: true }))).not.toThrow();
 });
 
 test('what collections share is what a walk over the products counts', () => {
@@ -127,8 +127,8 @@ test('what collections share is what a walk over the products counts', () => {
     fc.property(products, (all) => {
       const shop = shopOf(all);
       const tag = (value: string): Rule => ({ match: 'all', of: [{ field: 'tag', is: 'anyOf', value: [value] }] });
-      shop.apply('collection', 'k_1', collectionOf('k_1', { rule: tag('t_night') }));
-      shop.apply('collection', 'k_2', collectionOf('k_2', { rule: tag('t_indoor') }));
+      put(shop, 'collection', 'k_1', collectionOf('k_1', { rule: tag('t_night') }));
+      put(shop, 'collection', 'k_2', collectionOf('k_2', { rule: tag('t_indoor') }));
       const { counts, pairs, spread } = overlapOf(shop, NOW);
       const [a, b] = [new Set(names(shop, 'k_1')), new Set(names(shop, 'k_2'))];
       const both = [...a].filter((id) => b.has(id)).length;
@@ -143,18 +143,18 @@ test('what collections share is what a walk over the products counts', () => {
 test('a collection opens and closes by its days, and a category with those above it', () => {
   const shop = shopOf([]);
   const at = (seconds: number) => new Date((NOW + seconds) * 1000).toISOString();
-  shop.apply('collection', 'k_1', collectionOf('k_1', { liveFrom: at(10), liveUntil: at(20) }));
+  put(shop, 'collection', 'k_1', collectionOf('k_1', { liveFrom: at(10), liveUntil: at(20) }));
   const open = () => isOpen(shop, { kind: 'collection', id: 'k_1' });
   const seen = [open()];
   for (const seconds of [10, 20]) {
     const { version } = shop;
-    shop.passTime(NOW + seconds);
+    shop.take({ now: NOW + seconds });
     expect(shop.version).toBeGreaterThan(version);
     seen.push(open());
   }
   expect(seen).toEqual([false, true, false]);
   const isListed = () => isOpen(shop, { kind: 'category', id: 'c_deltas' });
   expect(isListed()).toBe(true);
-  shop.apply('category', 'c_kites', { ...shop.categories.get('c_kites')!, status: 'off' });
+  put(shop, 'category', 'c_kites', { ...shop.categories.get('c_kites')!, status: 'off' });
   expect(isListed()).toBe(false);
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { ProductDocument, ShopDocument } from '../model/document';
-import { collectionOf, groupDocuments, NOW, productArbitrary, productOf, shopOf } from '../testing/shop';
+import { collectionOf, groupDocuments, NOW, productArbitrary, productOf, shopOf, put } from '../testing/shop';
 import { STATUS } from './facts';
 import type { Brand, Category } from '../model/group';
 import { ResolvedShop, type DocumentUpdate } from './resolved-shop';
@@ -49,8 +49,8 @@ test('a shop that takes over what was worked out before is as one worked out afr
       const holds = (id: string) => next.find((each) => each.id === id) === before.find((each) => each.id === id);
       taken.load(documents, { index: structuredClone(was.index.state()), now: NOW, holds });
       expect(tell(taken)).toEqual(tell(afresh));
-      taken.passTime(NOW + seconds + 60);
-      afresh.passTime(NOW + seconds + 60);
+      taken.take({ now: NOW + seconds + 60 });
+      afresh.take({ now: NOW + seconds + 60 });
       expect(tell(taken)).toEqual(tell(afresh));
     }),
   );
@@ -80,7 +80,7 @@ test('marks that turned show in the index, the facts and in rules that ask for t
   const shop = new ResolvedShop({ stock: () => 1, marks: ({ id }) => (marked.has(id) ? ['changed'] : []), now: NOW });
   const rule = { match: 'all' as const, of: [{ field: 'status', is: 'anyOf' as const, value: ['changed'] }] };
   shop.load([...groupDocuments, ...['p1', 'p2'].map((id) => document(productOf(id)))]);
-  shop.apply('collection', 'k1', collectionOf('k1', { source: 'rule', rule }));
+  put(shop, 'collection', 'k1', collectionOf('k1', { source: 'rule', rule }));
   const members = () =>
     shop.memberships
       .of('k1', NOW)
@@ -88,7 +88,7 @@ test('marks that turned show in the index, the facts and in rules that ask for t
       .map((slot) => shop.index.id(slot));
   expect(members()).toEqual([]);
   marked.add('p2');
-  shop.remark(['p2', 'gone']);
+  shop.take({ marked: ['p2', 'gone'] });
   expect(members()).toEqual(['p2']);
   expect(
     shop.index
@@ -98,16 +98,16 @@ test('marks that turned show in the index, the facts and in rules that ask for t
   ).toEqual(['p2']);
   expect(shop.facts('p2')!.status).toContain('changed');
   marked.clear();
-  shop.remark(['p2']);
+  shop.take({ marked: ['p2'] });
   expect(members()).toEqual([]);
 });
 
 test('an address that passed to another thing stays with it when the first one goes', () => {
   const shop = shopOf([productOf('p1', { slug: 'kite' })]);
-  shop.apply('product', 'p1', productOf('p1', { slug: 'old-kite' }));
+  put(shop, 'product', 'p1', productOf('p1', { slug: 'old-kite' }));
   expect(shop.bySlug('product', 'kite')).toBeUndefined();
-  shop.apply('product', 'p2', productOf('p2', { slug: 'old-kite' }));
-  shop.apply('product', 'p1', undefined);
+  put(shop, 'product', 'p2', productOf('p2', { slug: 'old-kite' }));
+  put(shop, 'product', 'p1', undefined);
   expect(shop.bySlug('product', 'old-kite')).toBe('p2');
 });
 
@@ -128,7 +128,7 @@ test('in which order documents come makes no difference: a shop that changed is 
     fc.property(products, products, groupChanges, fc.boolean(), (before, changed, groups, productsFirst) => {
       const shop = shopOf(before);
       const updates: DocumentUpdate[] = changed.map((body) => ({ kind: 'product', key: body.id, body }));
-      shop.applyAll(productsFirst ? [...updates, ...groups] : [...groups, ...updates]);
+      shop.take({ documents: productsFirst ? [...updates, ...groups] : [...groups, ...updates] });
       const bodies = new Map(groupDocuments.map((each) => [each.key, each]));
       for (const { key, kind, body } of groups) {
         if (body) bodies.set(key, { kind, key, body } as ShopDocument);
@@ -161,13 +161,13 @@ test('a clock that was ahead and is put right leaves the shop as if it had never
         const collection = collectionOf('k1', { source: 'rule', rule });
         const [shop, afresh] = [NOW, NOW + right].map((now) => {
           const made = shopOf(all, undefined, now);
-          made.apply('collection', 'k1', collection);
+          put(made, 'collection', 'k1', collection);
           return made;
         }) as [ResolvedShop, ResolvedShop];
         shop.memberships.of('k1', shop.now);
-        shop.passTime(NOW + ahead * 86_400);
+        shop.take({ now: NOW + ahead * 86_400 });
         shop.memberships.of('k1', shop.now);
-        shop.passTime(NOW + right);
+        shop.take({ now: NOW + right });
         expect(tell(shop)).toEqual(tell(afresh));
         expect(membersIn(shop, 'k1')).toEqual(membersIn(afresh, 'k1'));
       },
@@ -193,13 +193,13 @@ test('collections that ask for each other are all empty, whichever is asked firs
     ['k3', 'k2', 'k1'],
   ]) {
     const shop = shopOf([productOf('p1')]);
-    shop.apply('collection', 'k1', asking('k1', 'k2'));
-    shop.apply('collection', 'k2', asking('k2', 'k1'));
-    shop.apply('collection', 'k3', asking('k3', 'k1'));
+    put(shop, 'collection', 'k1', asking('k1', 'k2'));
+    put(shop, 'collection', 'k2', asking('k2', 'k1'));
+    put(shop, 'collection', 'k3', asking('k3', 'k1'));
     const found = Object.fromEntries(order.map((id) => [id, membersIn(shop, id)]));
     expect(found).toEqual({ k1: [], k2: [], k3: ['p1'] });
     // The circle ends with the rule that made it one.
-    shop.apply('collection', 'k2', collectionOf('k2', { source: 'picked', picked: [] }));
+    put(shop, 'collection', 'k2', collectionOf('k2', { source: 'picked', picked: [] }));
     expect([membersIn(shop, 'k1'), membersIn(shop, 'k3')]).toEqual([['p1'], []]);
   }
 });

@@ -30,7 +30,7 @@ export interface ResolvedShopInputs {
   sales?: (productId: string) => readonly DaySales[];
   /** standings beyond a product's own, such as "changed" for the desk */
   marks?: (product: ProductDocument) => readonly string[];
-  /** seconds since 1970 at which the shop begins; see `passTime` */
+  /** seconds since 1970 at which the shop begins; see `ShopNews` */
   now?: number;
 }
 
@@ -39,6 +39,18 @@ export interface DocumentUpdate {
   kind: DocumentKind;
   key: string;
   body: DocumentBodies[DocumentKind] | undefined;
+}
+
+/** What can be new for a shop. */
+export interface ShopNews {
+  /** documents that are put in, or taken out */
+  documents?: readonly DocumentUpdate[];
+  /** ids of products whose stock or sales changed: they are worked out again */
+  refreshed?: readonly string[];
+  /** ids of products whose marks turned, and nothing else of them: much quicker than working them out again */
+  marked?: readonly string[];
+  /** moment of the shop from now on, seconds since 1970 */
+  now?: number;
 }
 
 /** What was worked out of products before, so that it need not be again. */
@@ -149,12 +161,12 @@ export class ResolvedShop {
    * are worked out again, and so are collections that open, close, or whose rule speaks of days. Costs nothing while no such
    * moment passes. A clock that was ahead and is put right turns the shop back, at the cost of a look at each product.
    */
-  passTime(now: number): void {
+  #passTime(now: number): void {
     if (now < this.now) return this.#turnBack(now);
     if (now === this.now) return;
     const before = this.now;
     this.now = now;
-    this.#moments.pass(now, (ids) => this.refreshAll(ids));
+    this.#moments.pass(now, (ids) => this.#workOutAgain(ids));
     const turned = this.memberships.passTime(now);
     if (turned) this.bundles.noteRules();
     const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
@@ -176,12 +188,20 @@ export class ResolvedShop {
     );
     this.memberships.clear();
     this.bundles.noteRules();
-    this.refreshAll(turned.map(({ id }) => id));
+    this.#workOutAgain(turned.map(({ id }) => id));
     this.#settle();
   }
 
   bySlug(kind: DocumentKind, slug: string): string | undefined {
     return this.#documents.bySlug(kind, slug);
+  }
+
+  /** Takes up what is new: the one way in which a shop changes after it was loaded. */
+  take({ documents, refreshed, marked, now }: ShopNews): void {
+    if (documents) this.#put(documents);
+    if (refreshed) this.#workOutAgain(refreshed);
+    if (marked) this.#mark(marked);
+    if (now !== undefined) this.#passTime(now);
   }
 
   /** Starts over with these documents, products last: each is worked out as it comes, unless it was `before`. */
@@ -210,7 +230,7 @@ export class ResolvedShop {
     for (const id of ids) if (!this.products.has(id)) this.index.remove(id);
     for (const product of others) if (product.kind !== 'bundle') this.index.put(this.#entry(product));
     this.#finish(others.filter(({ kind }) => kind === 'bundle'));
-    this.passTime(until);
+    this.#passTime(until);
   }
 
   /** Stores the documents as they come, and answers the products among them. */
@@ -250,7 +270,7 @@ export class ResolvedShop {
    * no difference: first all that products are worked out from is put in place, then the products that changed or that are
    * concerned are worked out, each once. When that is a large part of them, building the index afresh is quicker.
    */
-  applyAll(changes: readonly DocumentUpdate[]): void {
+  #put(changes: readonly DocumentUpdate[]): void {
     const concerned = this.#storeAll(changes.filter(({ kind }) => kind !== 'product'));
     const products = new Map(changes.flatMap(({ kind, key, body }) => (kind === 'product' ? [[key, body]] : [])));
     const others = concerned === 'all' ? [] : [...concerned.keys()].filter((id) => !products.has(id));
@@ -279,7 +299,7 @@ export class ResolvedShop {
   }
 
   /** Works products out again after their stock or status changed. */
-  refreshAll(productIds: readonly string[]): void {
+  #workOutAgain(productIds: readonly string[]): void {
     const known = productIds.filter((id) => this.products.has(id));
     if (known.length === 0) return;
     if (this.#isLargePart(known.length)) this.#rebuild();
@@ -288,7 +308,7 @@ export class ResolvedShop {
   }
 
   /** Notes that marks of products turned, and nothing else of them: much quicker than working them out again. */
-  remark(productIds: readonly string[]): void {
+  #mark(productIds: readonly string[]): void {
     const isLarge = this.#isLargePart(productIds.length);
     if (isLarge) this.memberships.clear();
     for (const id of productIds) {
@@ -299,11 +319,6 @@ export class ResolvedShop {
       this.bundles.noteChangeOf(id);
     }
     this.#settle();
-  }
-
-  /** Adds or replaces one document, or removes it when `body` is undefined. */
-  apply<K extends DocumentKind>(kind: K, key: string, body: DocumentBodies[K] | undefined): void {
-    this.applyAll([{ kind, key, body }]);
   }
 
   /** Stores documents that are no products. Answers the products that are worked out from them, and whether their words are. */

@@ -35,7 +35,7 @@ export class ShopDocuments {
   /** Puts a document that is no product in place of the one with its key, or takes that out when there is no body. */
   store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
     if (kind === 'menu') this.menu = (body as Menu | undefined) ?? { items: [] };
-    else if (kind === 'settings') this.settings = body ? settingsOf(body as Settings) : emptySettings;
+    else if (kind === 'settings') this.settings = body ? settingsOf(body) : emptySettings;
     else {
       const map = this.#mapOf(kind) as Map<string, { slug?: string }>;
       const before = map.get(key);

@@ -8,7 +8,7 @@ import { cardOf } from './card';
 import { AVAILABLE, LAST, UNTOLD } from '../shop/facts';
 import { optionField, optionOfField, specField, specFrom, specUpTo } from '../rules/field';
 import { arranged, finderOrder, type Arrangement } from '../shop/arrangement';
-import { keptWhileUnchanged } from '../shop/kept';
+import { cachedByVersion } from '../shop/cached-by-version';
 import { isOpen, type GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { sheetsInOrder } from '../shop/shop-fields';
@@ -110,7 +110,7 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
 }
 
 /** Facets described so far: a listing is asked for far more often than the shop changes. */
-const describedFacets = keptWhileUnchanged(() => new Map<string, DescribedValue[]>());
+const describedFacets = cachedByVersion(() => new Map<string, DescribedValue[]>());
 
 function describedValues(shop: ResolvedShop, facet: string): DescribedValue[] {
   const described = describedFacets(shop);
@@ -157,7 +157,7 @@ export function placeSet(shop: ResolvedShop, at: ListingPlace, now: number): Bit
 }
 
 /** Orders of categories that were arranged by hand, until the shop changes. */
-const arrangedCategories = keptWhileUnchanged(() => new Map<string, number[]>());
+const arrangedCategories = cachedByVersion(() => new Map<string, number[]>());
 
 function categoryOrder(shop: ResolvedShop, id: string, arrangement: Arrangement, now: number): string | number[] {
   const named = finderOrder(arrangement);

@@ -1,4 +1,4 @@
-import { collectionOf, productOf, shopOf } from '../testing/shop';
+import { collectionOf, productOf, shopOf, put } from '../testing/shop';
 import type { Rule } from '../model/rule';
 import { usesOf } from './uses';
 
@@ -6,8 +6,8 @@ const inTag = (id: string): Rule => ({ match: 'all', of: [{ field: 'tag', is: 'a
 
 function shop() {
   const made = shopOf([productOf('p_1', { categoryIds: ['c_deltas'] })]);
-  made.apply('collection', 'k_night', collectionOf('k_night', { rule: inTag('t_night') }));
-  made.apply('page', 'g_home', {
+  put(made, 'collection', 'k_night', collectionOf('k_night', { rule: inTag('t_night') }));
+  put(made, 'page', 'g_home', {
     id: 'g_home',
     title: 'Home',
     slug: 'home',
@@ -18,7 +18,7 @@ function shop() {
       { id: 's_3', kind: 'tiles', title: '', categoryIds: ['c_deltas', 'c_line'] },
     ],
   });
-  made.apply('menu', 'shop', {
+  put(made, 'menu', 'shop', {
     items: [{ id: 'm_1', label: 'Wings', target: { kind: 'category', id: 'c_deltas' }, items: [] }],
   });
   return made;

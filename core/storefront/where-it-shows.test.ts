@@ -1,4 +1,4 @@
-import { collectionOf, NOW, productOf, shopOf } from '../testing/shop';
+import { collectionOf, NOW, productOf, shopOf, put } from '../testing/shop';
 import type { Section } from '../model/sections/sections';
 import { pageView } from './pages/page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
@@ -18,9 +18,9 @@ function placed() {
     productOf('p_c', { categoryIds: ['c_line'] }),
     productOf('p_d', { categoryIds: ['c_deltas'], status: 'draft' }),
   ]);
-  shop.apply('collection', 'k_1', collectionOf('k_1', { source: 'picked', picked: ['p_c', 'p_gone', 'p_d', 'p_b'] }));
+  put(shop, 'collection', 'k_1', collectionOf('k_1', { source: 'picked', picked: ['p_c', 'p_gone', 'p_d', 'p_b'] }));
   const sections = [strip('s_1', 'collection', 'k_1', 5), strip('s_2', 'category', 'c_deltas', 1)];
-  shop.apply('page', 'g_home', { id: 'g_home', title: 'Home', slug: 'home', home: true, sections });
+  put(shop, 'page', 'g_home', { id: 'g_home', title: 'Home', slug: 'home', home: true, sections });
   return shop;
 }
 
@@ -48,7 +48,7 @@ test('places count strips and listings with a way in, and nowhere is nowhere', (
 test('a category without menu item, tile or strip has no way in; one below a linked one has', () => {
   const shop = placed();
   expect(waysTo(shop, 'category', 'c_kites')).toEqual([]);
-  shop.apply('menu', 'shop', {
+  put(shop, 'menu', 'shop', {
     items: [{ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' }, items: [] }],
   });
   expect(waysTo(shop, 'category', 'c_kites')).toEqual(['Menu']);
@@ -58,7 +58,7 @@ test('a category without menu item, tile or strip has no way in; one below a lin
 test('pages that nobody can reach, and groups that are off or not open now, are no places', () => {
   const shop = placed();
   const page = (id: string, sections: Section[]) =>
-    shop.apply('page', id, { id, title: id, slug: id.slice(2), home: false, sections });
+    put(shop, 'page', id, { id, title: id, slug: id.slice(2), home: false, sections });
   const places = () => whereItShows(shop, 'p_c', NOW).map(({ label }) => label);
   const before = places();
   page('g_hidden', [strip('s_3', 'category', 'c_line', 5)]);
@@ -66,12 +66,12 @@ test('pages that nobody can reach, and groups that are off or not open now, are 
   expect(waysTo(shop, 'category', 'c_line')).toEqual([]);
   // A page that the hidden one leads to is as hidden; one that the menu leads to is not.
   page('g_below', [strip('s_4', 'category', 'c_line', 5)]);
-  shop.apply('menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' }, items: [] }] });
+  put(shop, 'menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' }, items: [] }] });
   expect(places()).toEqual(expect.arrayContaining(['g_below › s_4', 'Line']));
   expect(places()).not.toContain('g_hidden › s_3');
-  shop.apply('category', 'c_line', { ...shop.categories.get('c_line')!, status: 'off' });
+  put(shop, 'category', 'c_line', { ...shop.categories.get('c_line')!, status: 'off' });
   expect(places()).toEqual(before);
-  shop.apply('collection', 'k_1', {
+  put(shop, 'collection', 'k_1', {
     ...shop.collections.get('k_1')!,
     liveUntil: new Date((NOW - 60) * 1000).toISOString(),
   });

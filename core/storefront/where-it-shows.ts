@@ -1,5 +1,5 @@
 import type { PlaceOfProduct } from './views';
-import { keptWhileUnchanged } from '../shop/kept';
+import { cachedByVersion } from '../shop/cached-by-version';
 import { placeSet } from './listing-view';
 import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
 import type { Page } from '../model/page';
@@ -17,7 +17,7 @@ const menuTargets = (shop: ResolvedShop): Target[] =>
   shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
 
 /** Pages that a shopper can walk to: the home page, those in the menu, and what such pages link to. */
-const reachablePages = keptWhileUnchanged((shop): Page[] => {
+const reachablePages = cachedByVersion((shop): Page[] => {
   const met = new Set<Page>();
   const reach = (page: Page | undefined) => {
     if (!page || met.has(page)) return;
@@ -51,7 +51,7 @@ function links(shop: ResolvedShop): { to: Target; from: string }[] {
  * Listings that a shopper can walk to: those in the menu, linked from a page, or below such a category; and listed brands,
  * which their products link to. A listing without a way in is not a place where anything shows.
  */
-export const reachableListings = keptWhileUnchanged((shop): GroupRef[] => {
+export const reachableListings = cachedByVersion((shop): GroupRef[] => {
   const met = new Map<string, GroupRef>();
   const reach = (kind: GroupRef['kind'], id: string) => {
     if (isOpen(shop, { kind, id })) met.set(`${kind}:${id}`, { kind, id });
@@ -98,7 +98,7 @@ export function whereItShows(shop: ResolvedShop, productId: string, now: number)
   return places;
 }
 
-const waysByGroup = keptWhileUnchanged((shop) => {
+const waysByGroup = cachedByVersion((shop) => {
   const ways = new Map<string, Set<string>>();
   const add = (key: string, way: string) => {
     const known = ways.get(key);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { ProductDocument, ShopDocument } from '../model/document';
+import type { DocumentBodies, DocumentKind, ProductDocument, ShopDocument } from '../model/document';
 import { documentDefaults } from '../publishing/document-text';
 import { categoryDefaults, collectionDefaults, namedDefaults, type Collection } from '../model/group';
 import { NEWEST_FIRST } from '../model/order';
@@ -195,4 +195,14 @@ export function productArbitrary(id: fc.Arbitrary<string>): fc.Arbitrary<Product
         })),
       }),
     );
+}
+
+/** Adds or replaces one document of a shop, or removes it when `body` is undefined. */
+export function put<K extends DocumentKind>(
+  shop: ResolvedShop,
+  kind: K,
+  key: string,
+  body: DocumentBodies[K] | undefined,
+): void {
+  shop.take({ documents: [{ kind, key, body }] });
 }

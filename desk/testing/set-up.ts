@@ -1,5 +1,8 @@
 import { TextDecoder, TextEncoder } from 'node:util';
 
+// A failed test shows its own lines, not the whole page; DEBUG_PRINT_LIMIT=7000 brings that back.
+process.env.DEBUG_PRINT_LIMIT ??= '0';
+
 // What jsdom has not, and the desk takes for granted.
 if (typeof window !== 'undefined') {
   class Request {
@@ -15,10 +18,12 @@ if (typeof window !== 'undefined') {
   }
   class ResizeObserver {
     observe(): void {}
+    unobserve(): void {}
     disconnect(): void {}
   }
   const media = { matches: false, addEventListener: () => undefined, removeEventListener: () => undefined };
   Object.assign(globalThis, { TextDecoder, TextEncoder, Request });
   Object.assign(window, { ResizeObserver, matchMedia: () => media });
+  window.HTMLCanvasElement.prototype.getContext = () => null;
   window.HTMLElement.prototype.scrollIntoView = () => undefined;
 }

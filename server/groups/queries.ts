@@ -1,7 +1,7 @@
 import type { Category, Collection } from '../../core/model/group';
 import { nearNames } from '../../core/groups/near-names';
 import { statusAt } from '../../core/products/status';
-import { keptWhileUnchanged } from '../../core/shop/kept';
+import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { groupsOf, type GroupKind, type GroupRef } from '../../core/shop/open-groups';
 import { orderOf } from '../../core/shop/arrangement';
 import { overlapOf } from '../../core/shop/overlap';
@@ -75,7 +75,7 @@ export function shelf(catalog: Catalog, id: string, limit = 500): Shelf {
 }
 
 /** In how many products each category stands itself, apart from those below it. */
-const ownCounts = keptWhileUnchanged((shop) => {
+const ownCounts = cachedByVersion((shop) => {
   const counts = new Map<string, number>();
   for (const { categoryIds } of shop.products.values())
     for (const id of categoryIds) counts.set(id, (counts.get(id) ?? 0) + 1);
@@ -94,11 +94,11 @@ function categoryRow(catalog: Catalog, category: Category, level: number): Categ
   };
 }
 
-const uncategorised = keptWhileUnchanged(
+const uncategorised = cachedByVersion(
   (shop) => [...shop.products.values()].filter((product) => product.categoryIds.length === 0).length,
 );
 
-const near = keptWhileUnchanged((shop) =>
+const near = cachedByVersion((shop) =>
   (['brand', 'tag'] as const).flatMap((kind) =>
     nearNames([...groupsOf(shop, kind).values()]).map(({ a, b }) => ({ kind, a: a.id, b: b.id })),
   ),
@@ -148,7 +148,7 @@ export function wholeCategory(catalog: Catalog, id: string): AnswerOf<typeof gro
 const MOST_PAIRS = 400;
 const MOST_GOODS = 60;
 
-const overlaps = keptWhileUnchanged((shop) => overlapOf(shop, shop.now));
+const overlaps = cachedByVersion((shop) => overlapOf(shop, shop.now));
 
 export function collectionOverlap(catalog: Catalog): AnswerOf<typeof groupRoutes.overlap> {
   const { shop } = catalog.working;

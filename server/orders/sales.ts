@@ -17,6 +17,6 @@ export function recordSales(catalog: Catalog, sales: readonly Sale[]): void {
   })();
   working.takeUpSales(readSales(db));
   const sold = [...new Set(sales.map(({ productId }) => productId))];
-  working.shop.refreshAll(sold);
-  live.shop.refreshAll(sold);
+  working.shop.take({ refreshed: sold });
+  live.shop.take({ refreshed: sold });
 }

@@ -52,7 +52,7 @@ export function mergedProductFields(product: Product, wanted: Fields, was: Was):
       });
   }
   if (errors.length > 0) throw clash(errors);
-  return merged as Fields;
+  return merged;
 }
 
 /** Fields that somebody else changed since `seen`, and that would be overwritten. */

@@ -148,7 +148,7 @@ export function changeVariants(
   const { next, errors, clashes } = checkVariants(catalog, product, seen, changes);
   if (errors.length > 0) throw invalid(errors);
   if (clashes.length > 0) throw clash(clashes);
-  const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields) as string[]));
+  const names = new Set(changes.flatMap(({ fields }) => Object.keys(fields)));
   catalog.journal.change(
     { did: 'variantsChanged', title: product.title, fields: [...names] },
     catalog.actor(user),

@@ -1,7 +1,7 @@
 import { boundsOf } from '../../core/search/axis';
 import { list } from '../../core/search/listing';
 import type { Histogram, ListingResult } from '../../core/search/listing-query';
-import { keptWhileUnchanged } from '../../core/shop/kept';
+import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { looseEnds } from '../../core/loose-ends/loose-ends';
 import { checkRule } from '../../core/rules/check';
 import { explain } from '../../core/rules/explain';
@@ -23,7 +23,7 @@ const MOST_VALUES = 300;
 const isNumeric = ({ type }: Field) => type === 'number' || type === 'money' || type === 'date';
 
 /** Orders that somebody asked for, until the catalog changes. */
-const orders = keptWhileUnchanged(() => new Map<string, ArrayLike<number>>());
+const orders = cachedByVersion(() => new Map<string, ArrayLike<number>>());
 
 /** Places of the words of a choice field in the alphabet, by slot, so that goods can be sorted by it. */
 function fillRanks(catalog: Catalog, field: Field): string {

@@ -29,7 +29,7 @@ function seen(shop: ResolvedShop) {
   const idAt = (slot: number) => shop.index.id(slot);
   return {
     products: products.map((id) => ({
-      facts: { ...shop.facts(id), words: undefined },
+      facts: { ...shop.facts(id), document: undefined },
       card: cardOf(shop, shop.index.slot(id)!),
       found: hits(shop.products.get(id)!.title),
     })),

@@ -16,7 +16,7 @@ import type { MessageQueue } from '../jobs/message-queue';
 import { lockFolder } from '../folder/lock';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
-import { IndexKeeper } from './index-keeper';
+import { IndexCache } from './index-cache';
 import { LiveShop } from './live';
 import { serialise } from '../database/stored-form';
 import type { ReadyProducts } from '../store/ready-products';
@@ -45,7 +45,7 @@ export class Catalog {
   readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job]; signedOut: [] }>();
   readonly writes = new WriteLock();
   readonly jobs: Jobs;
-  readonly #keeper: IndexKeeper;
+  readonly #keeper: IndexCache;
   readonly #unlock: () => void;
   readonly mediaFolder: string;
   readonly filesFolder: string;
@@ -54,14 +54,14 @@ export class Catalog {
     folder: string,
     readonly clock: () => Date = () => new Date(),
     /** from so many products on, the index is kept in a file for the next start */
-    keptFrom?: number,
+    cachedFrom?: number,
   ) {
     this.#unlock = lockFolder(folder);
     this.db = this.#opened(folder);
     this.mediaFolder = join(folder, 'media');
     this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
-    this.#keeper = new IndexKeeper(this.db, folder, keptFrom);
+    this.#keeper = new IndexCache(this.db, folder, cachedFrom);
     const products = this.#keeper.products();
     const stock = new StockLevels(readAllStock(this.db));
     this.live = new LiveShop(this.db, stock, (productId) => this.working.salesOf(productId), this.now);
@@ -97,7 +97,7 @@ export class Catalog {
   #refresh(subjects: readonly string[], ready?: ReadyProducts): void {
     this.#keeper.note(subjects);
     // What is no part of an edition, such as stock, holds in the live shop at once.
-    this.live.shop.refreshAll(this.working.refresh(subjects, ready));
+    this.live.shop.take({ refreshed: this.working.refresh(subjects, ready) });
   }
 
   /** Seconds since 1970. */
@@ -109,8 +109,8 @@ export class Catalog {
   passTime(): void {
     const { shop } = this.working;
     const before = shop.version;
-    this.live.shop.passTime(this.now);
-    shop.passTime(this.now);
+    this.live.shop.take({ now: this.now });
+    shop.take({ now: this.now });
     // What began or ended by the clock shows in open tabs as any change does.
     if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   }

@@ -1,17 +1,17 @@
-import { keptWhileUnchanged } from '../../core/shop/kept';
+import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { placeCounts } from '../../core/storefront/where-it-shows';
 import type { FieldRegistry } from '../../core/rules/field';
 import { conditionsOf, type Rule } from '../../core/model/rule';
 import type { Catalog } from './catalog';
 
-const kept = keptWhileUnchanged((shop) => placeCounts(shop, shop.now));
+const kept = cachedByVersion((shop) => placeCounts(shop, shop.now));
 
 /** Places per slot, worked out once for each state of the working copy. */
 export function placesBySlot(catalog: Catalog): Uint16Array {
   return kept(catalog.working.shop);
 }
 
-const registries = keptWhileUnchanged(() => new WeakMap<Catalog, FieldRegistry>());
+const registries = cachedByVersion(() => new WeakMap<Catalog, FieldRegistry>());
 
 /**
  * What the goods can be narrowed by: all that rules can ask, and in how many places a product shows. That follows from the

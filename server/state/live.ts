@@ -1,4 +1,4 @@
-import type { DocumentBodies, DocumentKind, ShopDocument } from '../../core/model/document';
+import type { ShopDocument } from '../../core/model/document';
 import type { DaySales } from '../../core/shop/facts';
 import { ResolvedShop } from '../../core/shop/resolved-shop';
 import type { Db } from '../database/connection';
@@ -45,9 +45,9 @@ export class LiveShop {
   readAgain(refs: Iterable<string>): void {
     const updates = Array.from(refs, (ref) => {
       const key = splitRef(ref);
-      return { ...key, body: readLatestBody(this.db, key) as DocumentBodies[DocumentKind] | undefined };
+      return { ...key, body: readLatestBody(this.db, key) };
     });
-    this.shop.applyAll(updates);
+    this.shop.take({ documents: updates });
   }
 
   /** Notes an edition that was just written, which differs from the one before by these. Answers their refs. */
@@ -58,7 +58,7 @@ export class LiveShop {
 
   /** Shows documents in place of those of the same key, and no longer those that are gone. */
   show(put: readonly ShopDocument[], gone: readonly DocumentKey[]): void {
-    this.shop.applyAll([...put, ...gone.map(({ kind, key }) => ({ kind, key, body: undefined }))]);
+    this.shop.take({ documents: [...put, ...gone.map(({ kind, key }) => ({ kind, key, body: undefined }))] });
   }
 
   #note(put: readonly DocumentRef[], gone: readonly DocumentKey[]): string[] {

@@ -98,7 +98,7 @@ export class WorkingCatalog {
         .map((slot) => index.id(slot)),
     );
     const isMarked = (id: string) => this.changed.has(refOf('product', id));
-    this.shop.remark([...this.products.keys()].filter((id) => isMarked(id) !== marked.has(id)));
+    this.shop.take({ marked: [...this.products.keys()].filter((id) => isMarked(id) !== marked.has(id)) });
   }
 
   /** Notes each document before the shop works it out. */
@@ -134,7 +134,7 @@ export class WorkingCatalog {
       this.shop.facts(id);
     }
     const wrong = some.filter((id) => this.changed.has(refOf('product', id)));
-    this.shop.refreshAll(wrong);
+    this.shop.take({ refreshed: wrong });
     return wrong.map((id) => refOf('product', id));
   }
 
@@ -175,7 +175,7 @@ export class WorkingCatalog {
         updates.push({ kind, key, body: document?.body });
       }
     }
-    this.shop.applyAll(updates);
+    this.shop.take({ documents: updates });
     return restocked;
   }
 
@@ -205,7 +205,7 @@ export class WorkingCatalog {
       this.#mark(ref);
       if (this.changed.has(ref) !== before && ref.startsWith('product:')) products.push(splitRef(ref).key);
     }
-    this.shop.remark(products);
+    this.shop.take({ marked: products });
   }
 
   hash(ref: string): string | undefined {

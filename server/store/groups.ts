@@ -33,7 +33,7 @@ const columnsOf = (fields: Fields) =>
   namesOf(fields, ({ column }) => column !== 'own table').map((name) => ({
     name,
     column: columnOf(name),
-    as: forms[fields[name]!.column as keyof typeof forms] as Form | undefined,
+    as: forms[fields[name]!.column as keyof typeof forms],
   }));
 
 /** Columns of the fields of every kind of group. */

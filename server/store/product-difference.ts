@@ -44,7 +44,7 @@ function variantFields(
     if (variant === was) return [];
     const fields: Record<string, unknown> = {};
     for (const name of [...plainNames, 'stock' as const]) if (variant[name] !== was[name]) fields[name] = variant[name];
-    return Object.keys(fields).length > 0 ? [{ id: variant.id, fields: fields as Partial<Variant> }] : [];
+    return Object.keys(fields).length > 0 ? [{ id: variant.id, fields: fields }] : [];
   });
 }
 
@@ -60,7 +60,7 @@ export function differenceOf(before: Product, after: Product): ProductDifference
     after.variants.every(({ id, values }, i) => id === before.variants[i]!.id && values === before.variants[i]!.values);
   return {
     id: before.id,
-    fields: fields as Partial<ProductFields>,
+    fields: fields,
     ...(before.categoryIds === after.categoryIds ? {} : { categoryIds: after.categoryIds }),
     ...(before.tagIds === after.tagIds ? {} : { tagIds: after.tagIds }),
     ...(before.pictures === after.pictures ? {} : { pictures: after.pictures }),

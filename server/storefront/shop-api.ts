@@ -9,7 +9,7 @@ import { answer } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { readPriceSpans } from '../store/price-spans';
 import { notFound } from '../shared/problem';
-import { KeptListings } from './kept-listings';
+import { ListingCache } from './listing-cache';
 import { listingRequest, placeOf } from './listing-request';
 
 const variantIdsOf = ({ variants }: ProductDocument) => variants.map(({ id }) => id);
@@ -18,7 +18,7 @@ const variantIdsOf = ({ variants }: ProductDocument) => variants.map(({ id }) =>
 export function shopApi(catalog: Catalog): Router {
   const router = Router();
   const { live } = catalog;
-  const listings = new KeptListings(live.shop);
+  const listings = new ListingCache(live.shop);
   answer(router, shopRoutes.listing, ({ request }) => {
     const { now } = catalog;
     return listings.answer(request.url, () => {

@@ -27,7 +27,7 @@ function requestOf(request: Request, base: Base, origin: string): PageRequest {
   const url = request.originalUrl.slice(base.length) || '/';
   return {
     path: decodeURIComponent(url.split('?')[0]!),
-    query: request.query as Record<string, unknown>,
+    query: request.query,
     url,
     base,
     origin,

@@ -71,7 +71,7 @@ export async function startServer(
           'X-Dispona-Token': token,
           ...(body === undefined || isForm ? {} : { 'Content-Type': 'application/json' }),
         },
-        body: body === undefined || isForm ? (body as FormData | undefined) : JSON.stringify(body),
+        body: body === undefined || isForm ? body : JSON.stringify(body),
       });
       const text = await response.text();
       const isJson = response.headers.get('content-type')?.includes('json');

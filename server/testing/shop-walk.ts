@@ -137,8 +137,8 @@ export class ShopWalk {
     });
   }
 
-  #open(folder: string, keptFrom: number): [Catalog, Server] {
-    const catalog = new Catalog(folder, () => new Date(this.#at), keptFrom);
+  #open(folder: string, cachedFrom: number): [Catalog, Server] {
+    const catalog = new Catalog(folder, () => new Date(this.#at), cachedFrom);
     const app = makeApp({
       catalog,
       assets: { scripts: [], styles: [] },
@@ -422,13 +422,13 @@ export class ShopWalk {
     return isRestocked ? 'public' : 'none';
   }
 
-  #restart(keptFrom: number, isKilled: boolean): void {
+  #restart(cachedFrom: number, isKilled: boolean): void {
     stop(this.#server);
     if (isKilled) this.catalog.drop();
     else this.catalog.close();
     if (this.#chance(0.2)) cpSync(this.folder, `${this.folder}-old`, { recursive: true });
     rmSync(`${this.folder}-old`, { recursive: true, force: true });
-    [this.catalog, this.#server] = this.#open(this.folder, keptFrom);
+    [this.catalog, this.#server] = this.#open(this.folder, cachedFrom);
   }
 
   #steps(): Step[] {

@@ -70,7 +70,7 @@ export function SearchBox({ base, initial }: Props) {
       action={`${base}/search`}
       className="relative ml-auto w-full max-w-xs max-md:max-w-none max-md:flex-1"
       onBlur={(event) => {
-        if (!frame.current?.contains(event.relatedTarget as Node | null)) setOpen(false);
+        if (!frame.current?.contains(event.relatedTarget)) setOpen(false);
       }}
     >
       <input

@@ -29,7 +29,7 @@ export function Gallery({ pictures, shown, show }: Props) {
       row.current.querySelectorAll('button')[at]?.focus({ preventScroll: true });
   }, [at]);
   return (
-    <div onKeyDown={step} className="self-start lg:sticky lg:top-6">
+    <div role="group" aria-label="Pictures" onKeyDown={step} className="self-start lg:sticky lg:top-6">
       <button
         type="button"
         disabled={!picture}
@@ -57,6 +57,8 @@ export function Gallery({ pictures, shown, show }: Props) {
         </ul>
       )}
       {picture && (
+        // Escape closes a dialog by itself.
+        // eslint-disable-next-line jsx-a11y/click-events-have-key-events
         <dialog
           ref={whole}
           aria-label={picture.alt}

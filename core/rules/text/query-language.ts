@@ -101,7 +101,7 @@ class Reader {
       if (this.#take(words)) return this.#onVariants(variants);
     if (this.#take('none of')) {
       const of = this.#bracketed();
-      return { match: 'none', of: 'match' in of && of.match === 'any' && !('variants' in of) ? of.of : [of as Rule] };
+      return { match: 'none', of: 'match' in of && of.match === 'any' && !('variants' in of) ? of.of : [of] };
     }
     if (this.#take('not')) {
       const isBracketed = this.#peek('(');

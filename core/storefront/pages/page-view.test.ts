@@ -1,11 +1,11 @@
-import { collectionOf, NOW, productOf, shopOf } from '../../testing/shop';
+import { collectionOf, NOW, productOf, shopOf, put } from '../../testing/shop';
 import { pageView } from './page-view';
 
 test('a strip takes the name of what it shows, whatever that is called now, until it has a title of its own', () => {
   const shop = shopOf([productOf('p_a')]);
   const source = { kind: 'collection' as const, id: 'k_1' };
   const titleAfter = (name: string, title: string) => {
-    shop.apply('collection', 'k_1', collectionOf('k_1', { name, source: 'picked', picked: ['p_a'] }));
+    put(shop, 'collection', 'k_1', collectionOf('k_1', { name, source: 'picked', picked: ['p_a'] }));
     const sections = [{ id: 's_1', kind: 'strip' as const, title, source, count: 4 }];
     const page = { id: 'g_1', title: 'Home', slug: 'home', home: true, sections };
     return pageView(shop, page, NOW).sections[0];

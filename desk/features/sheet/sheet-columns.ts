@@ -161,8 +161,8 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
     width: variantWidths[name] ?? 90,
     isNumber,
     valueOf: (_product, variant) => variant?.[name],
-    show: (value, product) => show(value, product as never),
-    read: (typed, product) => read(typed, product as never),
+    show: (value, product) => show(value, product),
+    read: (typed, product) => read(typed, product),
     canEdit: ({ kind, unitPricing, isOfParts }) =>
       columnsOf({
         kind,

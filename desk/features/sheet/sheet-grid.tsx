@@ -10,7 +10,20 @@ import {
 } from 'react-data-grid';
 import 'react-data-grid/lib/styles.css';
 import { toast } from 'sonner';
-import { blockOf, blockText, isInBlock, pastedCells, sizeOf, textsOf, type Block, type Place } from './block';
+import {
+  blockOf,
+  copiedText,
+  filledDown,
+  isInBlock,
+  pastedCells,
+  placesIn,
+  sizeOf,
+  stepFrom,
+  textsOf,
+  within,
+  type Block,
+  type Place,
+} from '../../shared/grid/block';
 import type { SheetColumn } from './sheet-columns';
 import type { Sheet, SheetRow, TypedCell } from './use-sheet';
 
@@ -45,10 +58,7 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
   const last: Place = { row: sheet.rows.length - 1, column: columns.length - 1 };
 
   const select = (to: Place, from = anchor) => {
-    const place = {
-      row: Math.max(0, Math.min(last.row, to.row)),
-      column: Math.max(0, Math.min(last.column, to.column)),
-    };
+    const place = within(to, last);
     setAnchor(from);
     setFocus(place);
     setBlock(blockOf(from, place));
@@ -66,13 +76,6 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
     column: columns[column]!,
     text,
   });
-  const each = (of: Block, text: (place: Place) => string): TypedCell[] => {
-    const cells: TypedCell[] = [];
-    for (let row = of.top; row <= of.bottom; row++)
-      for (let column = of.left; column <= of.right; column++)
-        cells.push(cellAt({ row, column }, text({ row, column })));
-    return cells;
-  };
   const text = ({ row, column }: Place) => sheet.textAt(sheet.rows[row]!, columns[column]!);
 
   const placeOf = (event: MouseEvent): Place | undefined => {
@@ -92,21 +95,15 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
       return event.preventGridDefault();
     }
     const isCommand = event.ctrlKey || event.metaKey;
-    const steps: Record<string, [number, number]> = {
-      ArrowDown: [1, 0],
-      ArrowUp: [-1, 0],
-      ArrowRight: [0, 1],
-      ArrowLeft: [0, -1],
-    };
-    const step = steps[event.key];
-    if (step && event.shiftKey) {
-      const far = isCommand ? Math.max(last.row, last.column) : 1;
-      select({ row: focus.row + step[0] * far, column: focus.column + step[1] * far });
-    } else if (block && (event.key === 'Delete' || event.key === 'Backspace')) type(each(block, () => ''));
-    else if (block && isCommand && event.key.toLowerCase() === 'd') {
-      const { top } = block;
-      type(each({ ...block, top: Math.min(block.bottom, top + 1) }, ({ column }) => text({ row: top, column })));
-    } else if (isCommand && event.key.toLowerCase() === 'a') {
+    const to = event.shiftKey
+      ? stepFrom(focus, event.key, isCommand ? Math.max(last.row, last.column) : 1, last)
+      : undefined;
+    if (to) select(to);
+    else if (block && (event.key === 'Delete' || event.key === 'Backspace'))
+      type(placesIn(block).map((place) => cellAt(place, '')));
+    else if (block && isCommand && event.key.toLowerCase() === 'd')
+      type(filledDown(block).map(({ to: place, from }) => cellAt(place, text(from))));
+    else if (isCommand && event.key.toLowerCase() === 'a') {
       setAnchor({ row: 0, column: 0 });
       setFocus(last);
       setBlock(blockOf({ row: 0, column: 0 }, last));
@@ -144,7 +141,7 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
             row: {
               ...props.row,
               [column.key]: props.row.typed[column.key] ?? sheet.textAt(props.row.row, column),
-            } as never,
+            },
             onRowChange: (changed, isDone) =>
               props.onRowChange(
                 { ...props.row, typed: { [column.key]: String((changed as never)[column.key]) } },
@@ -217,12 +214,7 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
         }}
         onCellCopy={(_args, event) => {
           if (!block) return;
-          const texts = Array.from({ length: block.bottom - block.top + 1 }, (_row, row) =>
-            Array.from({ length: block.right - block.left + 1 }, (_column, column) =>
-              text({ row: block.top + row, column: block.left + column }),
-            ),
-          );
-          event.clipboardData.setData('text/plain', blockText(texts));
+          event.clipboardData.setData('text/plain', copiedText(block, text));
           event.preventDefault();
         }}
         onCellPaste={({ row }, event) => {

@@ -18,7 +18,7 @@ import { Select } from '../../shared/ui/select';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { TickList } from '../../shared/ui/tick-list';
 import { useRemembered } from '../../shared/ui/use-remembered';
-import type { Block } from './block';
+import type { Block } from '../../shared/grid/block';
 import { ColumnWork } from './column-work';
 import { sheetColumns, usualSheetColumns } from './sheet-columns';
 import { SheetGrid } from './sheet-grid';

@@ -138,10 +138,10 @@ export function useSheet(products: readonly SheetProduct[], isByVariant: boolean
     }
     return [...made].map(([id, { fields, variants }]) => ({
       id,
-      fields: fields as SheetChange['fields'],
+      fields: fields,
       variants: [...variants].map(([variantId, each]) => ({
         id: variantId,
-        fields: each as SheetChange['variants'][number]['fields'],
+        fields: each,
       })),
     }));
   };

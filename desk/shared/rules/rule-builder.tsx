@@ -58,7 +58,7 @@ function GroupRows(props: NodeProps<Rule | VariantGroup>) {
   const onVariant = isVariantGroup(node);
   const fields = onVariant ? shown.fields.filter((field) => field.onVariant) : shown.fields;
   const of = node.of as RuleNode[];
-  const setOf = (next: RuleNode[]) => change({ ...node, of: next } as typeof node);
+  const setOf = (next: RuleNode[]) => change({ ...node, of: next });
   const setAt = (at: number, child: RuleNode) => setOf(of.map((each, i) => (i === at ? child : each)));
   const add = (child: RuleNode) => setOf([...of, child]);
   const problem = isOuter ? undefined : shown.problems.get(pathKey(path));
@@ -118,7 +118,5 @@ interface Props extends RuleShown {
 
 /** Conditions in nested groups, each with how many products pass so far and what it does alone. */
 export function RuleBuilder({ rule, change, ...shown }: Props) {
-  return (
-    <GroupRows node={rule} path={[]} change={(next) => change(next as Rule)} remove={() => undefined} {...shown} />
-  );
+  return <GroupRows node={rule} path={[]} change={(next) => change(next)} remove={() => undefined} {...shown} />;
 }

@@ -38,5 +38,5 @@ export function readReduction(typed: string): Reading<number> {
 export function readWeight(typed: string): Reading<number | null> {
   if (typed.trim() === '') return { value: null };
   const read = readMeasure(/[a-z]/i.test(typed) ? typed : `${typed} g`, 'kg');
-  return 'problem' in read ? { problem: 'Type a weight, like 350 g or 1.2 kg.' } : { value: read.value as number };
+  return 'problem' in read ? { problem: 'Type a weight, like 350 g or 1.2 kg.' } : { value: read.value };
 }

@@ -3,27 +3,39 @@ import type { Product } from '../../../../core/model/product';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { valueAt } from '../../../shared/autosave/step';
 import { cellKey } from './use-product-autosave';
+import {
+  blockOf,
+  copiedText,
+  filledDown,
+  pastedCells,
+  placesIn,
+  textsOf,
+  type Block,
+  type Place,
+} from '../../../shared/grid/block';
+import { BlockStore } from '../../../shared/grid/block-store';
 import { columnOf, type ColumnName } from '../../../shared/variant-columns';
 
 export interface Cells {
   save: Autosave;
   /** takes what was typed: saves what can be read, keeps the rest with its reason */
   type: (variantId: string, name: ColumnName, typed: string) => void;
-  /** puts a block of a spreadsheet in, its corner at this cell */
-  paste: (variantId: string, name: ColumnName, block: string) => void;
-  /** takes over what stands in the cell above */
+  /** puts a block of a spreadsheet in: where a block is picked, else with its corner at this cell */
+  paste: (variantId: string, name: ColumnName, pasted: string) => void;
+  /** takes over what stands above: in the top row of the block that is picked, else in the cell above */
   fillDown: (variantId: string, name: ColumnName) => void;
+  /** which cells are picked together */
+  block: BlockStore;
+  placeOf: (variantId: string, name: ColumnName) => Place;
+  last: () => Place;
+  /** empties the cells that are picked */
+  empty: () => void;
+  /** the cells that are picked, as a spreadsheet takes them */
+  copied: () => string;
   /** sets values that are known to fit */
   set: (values: Record<string, unknown>) => void;
   valueAt: (variantId: string, name: ColumnName) => unknown;
 }
-
-const rowsOf = (block: string) =>
-  block
-    .replace(/\r\n?/g, '\n')
-    .replace(/\n$/, '')
-    .split('\n')
-    .map((row) => row.split('\t'));
 
 /** Typing and pasting into the table of variants, on top of what saves it; and what was wrong with a paste as a whole. */
 export function useCells(product: Product, columns: readonly ColumnName[], save: Autosave): [Cells, string | null] {
@@ -45,33 +57,54 @@ export function useCells(product: Product, columns: readonly ColumnName[], save:
       if (Object.keys(values).length > 0) save.change(values);
     };
     const valueOf = (variantId: string, name: ColumnName) => valueAt(save.progress(), cellKey(variantId, name));
-    const rowOf = (variantId: string) => latest.current.product.variants.findIndex(({ id }) => id === variantId);
+    const block = new BlockStore();
+    const placeOf = (variantId: string, name: ColumnName): Place => ({
+      row: latest.current.product.variants.findIndex(({ id }) => id === variantId),
+      column: latest.current.columns.indexOf(name),
+    });
+    const cellAt = ({ row, column }: Place): [variantId: string, name: ColumnName] => [
+      latest.current.product.variants[row]!.id,
+      latest.current.columns[column]!,
+    ];
+    const typedAt = (place: Place, text: string) => {
+      const [variantId, name] = cellAt(place);
+      return { variantId, name, text };
+    };
+    /** the block that is picked, or the one cell */
+    const pickedOr = (variantId: string, name: ColumnName): Block => {
+      const place = placeOf(variantId, name);
+      return block.block ?? blockOf(place, place);
+    };
     return {
       save,
       valueAt: valueOf,
       type: (variantId, name, text) => take([{ variantId, name, text }]),
       set: save.change,
+      block,
+      placeOf,
+      last: () => ({ row: latest.current.product.variants.length - 1, column: latest.current.columns.length - 1 }),
       fillDown: (variantId, name) => {
-        const above = latest.current.product.variants[rowOf(variantId) - 1];
-        if (above) save.change({ [cellKey(variantId, name)]: valueOf(above.id, name) });
-      },
-      paste: (variantId, name, block) => {
-        const { product: of, columns: shown } = latest.current;
-        const rows = rowsOf(block);
-        const top = rowOf(variantId);
-        const left = shown.indexOf(name);
-        const widest = Math.max(...rows.map((row) => row.length));
-        const fits = [of.variants.length - top, shown.length - left] as const;
-        if (rows.length > fits[0] || widest > fits[1]) {
-          const [count, room, what] =
-            rows.length > fits[0] ? [rows.length, fits[0], 'rows'] : [widest, fits[1], 'columns'];
-          return setProblem(`The block has ${count} ${what}, but only ${room} fit from here. Nothing was pasted.`);
-        }
-        take(
-          rows.flatMap((row, down) =>
-            row.map((text, right) => ({ variantId: of.variants[top + down]!.id, name: shown[left + right]!, text })),
+        const picked = pickedOr(variantId, name);
+        save.change(
+          Object.fromEntries(
+            filledDown(picked).map(({ to, from }) => {
+              const [[id, of], [above]] = [cellAt(to), cellAt(from)];
+              return [cellKey(id, of), valueOf(above, of)];
+            }),
           ),
         );
+      },
+      empty: () => take(placesIn(block.block!).map((place) => typedAt(place, ''))),
+      copied: () =>
+        copiedText(block.block!, (place) => {
+          const [id, name] = cellAt(place);
+          return columnOf(name).show(valueOf(id, name), latest.current.product);
+        }),
+      paste: (variantId, name, pasted) => {
+        const { product: of, columns: shown } = latest.current;
+        const made = pastedCells(textsOf(pasted), pickedOr(variantId, name), of.variants.length, shown.length);
+        if ('problem' in made) return setProblem(`${made.problem} Nothing was pasted.`);
+        take(made.cells.map(({ text, ...place }) => typedAt(place, text)));
       },
     };
   }, [save]);

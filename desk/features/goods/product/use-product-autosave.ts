@@ -83,7 +83,7 @@ function changesOf({ values, was }: { values: Values; was: Values }): VariantCha
     if (key in was) change.was[name] = was[key];
     byVariant.set(id, change);
   }
-  return [...byVariant].map(([id, change]) => ({ id, ...change }) as VariantChange);
+  return [...byVariant].map(([id, change]) => ({ id, ...change }));
 }
 
 /** Saves cells of the variant table: keys are a variant id and a field name. */

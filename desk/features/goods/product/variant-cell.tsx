@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { memo, useState, type KeyboardEvent } from 'react';
+import { memo, useState, useSyncExternalStore, type KeyboardEvent } from 'react';
 import { unreadAt } from '../../../shared/autosave/step';
 import { useField, useProgress } from '../../../shared/autosave/use-autosave';
 import type { Cells } from './use-cells';
@@ -16,6 +16,11 @@ interface Props {
   warnAt: number | null;
   /** that something is odd, though it is saved */
   note: string | undefined;
+}
+
+/** Up and down mean nothing in one line of text; to the sides, only where the whole text is marked. */
+function isForBlock({ key, currentTarget: { selectionStart, selectionEnd, value } }: KeyboardEvent<HTMLInputElement>) {
+  return key === 'ArrowUp' || key === 'ArrowDown' || (selectionStart === 0 && selectionEnd === value.length);
 }
 
 /** Moves to the next cell in the direction of an arrow; false when the arrow is needed inside the text. */
@@ -40,7 +45,7 @@ function walk(event: KeyboardEvent<HTMLInputElement>): boolean {
   return true;
 }
 
-/** One cell of the table of variants: type, arrows, Enter, paste a block, Ctrl+D for what stands above. */
+/** One cell of the table of variants: type, arrows, Enter; blocks with Shift; copy, paste, Delete, Ctrl+D to fill down. */
 export const VariantCell = memo(function VariantCell({ cells, variantId, name, label, pricedBy, warnAt, note }: Props) {
   const column = columnOf(name);
   const key = cellKey(variantId, name);
@@ -48,9 +53,20 @@ export const VariantCell = memo(function VariantCell({ cells, variantId, name, l
   const unread = useProgress(cells.save, (progress) => unreadAt(progress, key));
   const noteId = `${variantId}-${name}-note`;
   const [editing, setEditing] = useState<string | null>(null);
+  const isPicked = useSyncExternalStore(cells.block.subscribe, () => {
+    const { row, column: at } = cells.placeOf(variantId, name);
+    return cells.block.has(row, at);
+  });
+  const extended = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (!cells.block.block) cells.block.begin(cells.placeOf(variantId, name));
+    return cells.block.extend(event.key, 1, cells.last());
+  };
   const isLow = name === 'stock' && typeof value === 'number' && value <= (warnAt ?? 0);
   return (
-    <td className={clsx('relative border border-hair p-0', error && 'bg-rose-soft')}>
+    <td
+      className={clsx('relative border border-hair p-0', error ? 'bg-rose-soft' : isPicked && 'bg-marigold-soft')}
+      data-picked={isPicked || undefined}
+    >
       <input
         data-cell={name}
         data-row={variantId}
@@ -63,25 +79,43 @@ export const VariantCell = memo(function VariantCell({ cells, variantId, name, l
         inputMode={column.isNumber ? 'decimal' : 'text'}
         placeholder={column.placeholder}
         onFocus={(event) => event.target.select()}
+        onPointerDown={(event) => {
+          if (!event.shiftKey) return cells.block.begin(cells.placeOf(variantId, name));
+          event.preventDefault();
+          cells.block.reach(cells.placeOf(variantId, name));
+        }}
+        onCopy={(event) => {
+          if (!cells.block.block) return;
+          event.preventDefault();
+          event.clipboardData.setData('text/plain', cells.copied());
+        }}
         onChange={(event) => {
           setEditing(event.target.value);
           cells.type(variantId, name, event.target.value);
         }}
-        onBlur={() => setEditing(null)}
+        onBlur={() => {
+          setEditing(null);
+          if (cells.block.block) cells.block.begin(cells.placeOf(variantId, name));
+        }}
         onPaste={(event) => {
-          const block = event.clipboardData.getData('text/plain');
-          if (!/[\t\n]/.test(block.replace(/\n$/, ''))) return;
+          const pasted = event.clipboardData.getData('text/plain');
+          if (!cells.block.block && !/[\t\n]/.test(pasted.replace(/\n$/, ''))) return;
           event.preventDefault();
           setEditing(null);
-          cells.paste(variantId, name, block);
+          cells.paste(variantId, name, pasted);
         }}
         onKeyDown={(event) => {
-          if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') {
+          const isCommand = event.ctrlKey || event.metaKey;
+          if (event.shiftKey && !isCommand && isForBlock(event) && extended(event)) event.preventDefault();
+          else if (cells.block.block && (event.key === 'Delete' || event.key === 'Backspace')) {
+            event.preventDefault();
+            setEditing(null);
+            cells.empty();
+          } else if (isCommand && event.key.toLowerCase() === 'd') {
             event.preventDefault();
             setEditing(null);
             cells.fillDown(variantId, name);
-          } else if (!event.ctrlKey && !event.metaKey && !event.altKey && !event.shiftKey && walk(event))
-            event.preventDefault();
+          } else if (!isCommand && !event.altKey && !event.shiftKey && walk(event)) event.preventDefault();
         }}
         className={clsx(
           'h-[29px] w-full bg-transparent px-2 focus:outline-2 focus:-outline-offset-1 focus:outline-marigold',

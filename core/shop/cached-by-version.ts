@@ -1,7 +1,7 @@
 import type { ResolvedShop } from './resolved-shop';
 
 /** `make`, called again only after the shop has changed. */
-export function keptWhileUnchanged<T>(make: (shop: ResolvedShop) => T): (shop: ResolvedShop) => T {
+export function cachedByVersion<T>(make: (shop: ResolvedShop) => T): (shop: ResolvedShop) => T {
   const kept = new WeakMap<ResolvedShop, { version: number; value: T }>();
   return (shop) => {
     const known = kept.get(shop);

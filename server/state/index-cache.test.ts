@@ -2,7 +2,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Catalog } from './catalog';
-import { IndexKeeper } from './index-keeper';
+import { IndexCache } from './index-cache';
 import { createProduct } from '../products/product-writes';
 import { setUp } from '../people/set-up';
 import { changeVariants } from '../products/variant-writes';
@@ -31,7 +31,7 @@ afterEach(() => {
 
 /** Which products could be taken from the file at a moment; undefined when it cannot be used at all. */
 function held(moment = seconds): string[] | undefined {
-  const keeper = new IndexKeeper(catalog.db, folder, 0);
+  const keeper = new IndexCache(catalog.db, folder, 0);
   const before = keeper.before(moment);
   const known = [...keeper.products()].map(({ id }) => id);
   return before && known.filter(before.holds);

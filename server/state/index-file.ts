@@ -6,7 +6,7 @@ import type { IndexState } from '../../core/search/state';
 import { codeMark } from '../shared/code-mark';
 
 /** The index of the working shop as it was, and from what it was made. */
-export interface KeptIndex {
+export interface StoredIndex {
   /** fingerprint of what products are worked out from, beside themselves */
   basis: string;
   /** by product id, the fingerprint of the product that the index knows */
@@ -21,7 +21,7 @@ const MARK_LENGTH = 40;
 const HEAD_LENGTH = MARK_LENGTH + 4;
 
 /** Writes the index beside the database; whoever dies meanwhile leaves the file that was there. */
-export function writeKept(folder: string, kept: KeptIndex): void {
+export function writeIndexFile(folder: string, kept: StoredIndex): void {
   const content = serialize(kept);
   const head = Buffer.alloc(HEAD_LENGTH);
   head.write(codeMark(), 'latin1');
@@ -32,12 +32,12 @@ export function writeKept(folder: string, kept: KeptIndex): void {
 }
 
 /** The index that this very program kept; undefined where there is none, or none that is whole. */
-export function readKept(folder: string): KeptIndex | undefined {
+export function readIndexFile(folder: string): StoredIndex | undefined {
   try {
     const file = readFileSync(join(folder, FILE));
     if (file.toString('latin1', 0, MARK_LENGTH) !== codeMark()) return undefined;
     const content = file.subarray(HEAD_LENGTH);
-    return crc32(content) === file.readUInt32LE(MARK_LENGTH) ? (deserialize(content) as KeptIndex) : undefined;
+    return crc32(content) === file.readUInt32LE(MARK_LENGTH) ? (deserialize(content) as StoredIndex) : undefined;
   } catch {
     return undefined;
   }

@@ -12,10 +12,10 @@ import {
   storedProductsAhead,
   type StoredProduct,
 } from '../store/products';
-import { readKept, writeKept } from './kept-index';
+import { readIndexFile, writeIndexFile } from './index-file';
 
 /** From so many products on, working them out at every start takes so long that the index is worth keeping. */
-const KEPT_FROM = 5_000;
+const CACHED_FROM = 5_000;
 
 /** Prints that are read before requests are answered again. */
 const READ_AT_ONCE = 200;
@@ -24,13 +24,13 @@ const READ_AT_ONCE = 200;
 const OUTDATED_PART = 1 / 16;
 
 /** What products are worked out from, beside themselves and the clock. */
-const groundKinds: readonly DocumentKind[] = ['category', 'brand', 'tag', 'specSheet'];
+const basisKinds: readonly DocumentKind[] = ['category', 'brand', 'tag', 'specSheet'];
 
 /**
  * Keeps the index of the working shop in a file beside the database, so that the next start need not make it. A product is
  * taken from the file only where all that is stored of it is as it was then, told by its fingerprint, whoever changed it and how.
  */
-export class IndexKeeper {
+export class IndexCache {
   /** off for shops that start quickly anyway, and once the file cannot be written */
   #isOn: boolean;
   /** by id, fingerprints of the products that the index was made from */
@@ -43,9 +43,9 @@ export class IndexKeeper {
   constructor(
     readonly db: Db,
     readonly folder: string,
-    keptFrom = KEPT_FROM,
+    cachedFrom = CACHED_FROM,
   ) {
-    this.#isOn = countProducts(db) >= keptFrom;
+    this.#isOn = countProducts(db) >= cachedFrom;
   }
 
   /** Begins to read all products, in a thread where there are many, and notes their fingerprints as they come. */
@@ -62,7 +62,7 @@ export class IndexKeeper {
 
   /** What is in the file, if it can stand for an earlier moment. Whether a product still holds can be asked once it was read. */
   before(moment: number): WorkedOut | undefined {
-    const kept = this.#isOn ? readKept(this.folder) : undefined;
+    const kept = this.#isOn ? readIndexFile(this.folder) : undefined;
     if (!kept || kept.now > moment || kept.basis !== this.#basis()) return undefined;
     this.#outdated = 0;
     const { index, now, fingerprints } = kept;
@@ -79,7 +79,7 @@ export class IndexKeeper {
     if (!this.#isOn) return;
     for (const subject of subjects) {
       const kind = subject.slice(0, subject.indexOf(':')) as DocumentKind;
-      if (groundKinds.includes(kind)) this.#outdated = Infinity;
+      if (basisKinds.includes(kind)) this.#outdated = Infinity;
       if (kind !== 'product') continue;
       const id = subject.slice(kind.length + 1);
       this.#fingerprints.delete(id);
@@ -95,7 +95,7 @@ export class IndexKeeper {
   tend(shop: ResolvedShop): boolean {
     if (!this.#isOn) return true;
     if (this.#unread.size > 0) {
-      this.#readPrints([...this.#unread].slice(0, READ_AT_ONCE));
+      this.#readFingerprints([...this.#unread].slice(0, READ_AT_ONCE));
       return false;
     }
     if (this.#outdated > shop.products.size * OUTDATED_PART) this.#write(shop);
@@ -105,11 +105,11 @@ export class IndexKeeper {
   /** Writes what changed since the file was written; as `tend`, only while the shop has taken up all that is stored. */
   keep(shop: ResolvedShop): void {
     if (!this.#isOn || this.#outdated === 0) return;
-    this.#readPrints([...this.#unread]);
+    this.#readFingerprints([...this.#unread]);
     this.#write(shop);
   }
 
-  #readPrints(ids: readonly string[]): void {
+  #readFingerprints(ids: readonly string[]): void {
     for (const id of ids) this.#unread.delete(id);
     for (const { product, fingerprint } of readStoredProducts(this.db, ids))
       this.#fingerprints.set(product.id, fingerprint);
@@ -118,7 +118,7 @@ export class IndexKeeper {
   #write(shop: ResolvedShop): void {
     const kept = { basis: this.#basis(), fingerprints: this.#fingerprints, now: shop.now, index: shop.index.state() };
     try {
-      writeKept(this.folder, kept);
+      writeIndexFile(this.folder, kept);
       this.#outdated = 0;
     } catch {
       // A full disk, say: the next start takes longer, and that is all.
@@ -128,7 +128,7 @@ export class IndexKeeper {
 
   #basis(): string {
     const hash = createHash('sha1');
-    for (const kind of groundKinds)
+    for (const kind of basisKinds)
       for (const document of readDocuments(this.db, kind)) hash.update(`${kind} ${documentText(document)}`);
     return hash.digest('base64');
   }

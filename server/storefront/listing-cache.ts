@@ -10,7 +10,7 @@ const LONGEST_ADDRESS = 500;
  * Listings of the live shop as they were last answered. Many shoppers ask for the same few; an answer holds until the shop
  * changes, as it also does by the clock.
  */
-export class KeptListings {
+export class ListingCache {
   readonly #answers = new Map<string, ReadyJson<ListingView>>();
   #version = -1;
 

@@ -24,6 +24,54 @@ export const isInBlock = ({ top, left, bottom, right }: Block, row: number, colu
 
 export const sizeOf = ({ top, left, bottom, right }: Block): number => (bottom - top + 1) * (right - left + 1);
 
+/** Its cells, row by row. */
+export function placesIn({ top, left, bottom, right }: Block): Place[] {
+  const places: Place[] = [];
+  for (let row = top; row <= bottom; row++)
+    for (let column = left; column <= right; column++) places.push({ row, column });
+  return places;
+}
+
+const steps: Readonly<Record<string, readonly [row: number, column: number]>> = {
+  ArrowDown: [1, 0],
+  ArrowUp: [-1, 0],
+  ArrowRight: [0, 1],
+  ArrowLeft: [0, -1],
+};
+
+/** Where an arrow key leads to from a place, so many cells on and not beyond `last`; undefined for other keys. */
+export function stepFrom({ row, column }: Place, key: string, by: number, last: Place): Place | undefined {
+  const step = steps[key];
+  return step && within({ row: row + step[0] * by, column: column + step[1] * by }, last);
+}
+
+/** The place, or the nearest one that there is. */
+export const within = ({ row, column }: Place, last: Place): Place => ({
+  row: Math.max(0, Math.min(last.row, row)),
+  column: Math.max(0, Math.min(last.column, column)),
+});
+
+/** What filling down takes over: each cell below the top row from that row; of a single row, all from the row above it. */
+export function filledDown(block: Block): { to: Place; from: Place }[] {
+  const isOne = block.top === block.bottom;
+  const from = isOne ? block.top - 1 : block.top;
+  if (from < 0) return [];
+  return placesIn(isOne ? block : { ...block, top: block.top + 1 }).map((to) => ({
+    to,
+    from: { row: from, column: to.column },
+  }));
+}
+
+/** The texts of a block as they are copied. */
+export const copiedText = (block: Block, textAt: (place: Place) => string): string =>
+  blockText(
+    Array.from({ length: block.bottom - block.top + 1 }, (_row, row) =>
+      Array.from({ length: block.right - block.left + 1 }, (_column, column) =>
+        textAt({ row: block.top + row, column: block.left + column }),
+      ),
+    ),
+  );
+
 /** Texts as spreadsheet programs exchange them: tabs between cells, line ends between rows, quotation marks around both. */
 export function blockText(rows: readonly (readonly string[])[]): string {
   const cell = (text: string) => (/[\t\n\r"]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
