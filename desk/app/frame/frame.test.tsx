@@ -1,0 +1,95 @@
+/** @jest-environment jsdom */
+import { act, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useRoutes } from 'react-router';
+import { addProduct, startServer } from '../../../server/testing/harness';
+import { tray } from '../../shared/tray-store';
+import { draw } from '../../testing/desk';
+import { onServer } from '../../testing/real-fetch';
+import { Frame } from './frame';
+
+/** Stands for the stream of what others change. */
+class Events {
+  static last: Events | undefined;
+  readonly told = new Map<string, (event: { data: string }) => void>();
+  onmessage: unknown;
+  constructor() {
+    Events.last = this;
+  }
+  addEventListener(name: string, listener: (event: { data: string }) => void) {
+    this.told.set(name, listener);
+  }
+  close() {}
+}
+Object.assign(globalThis, { EventSource: Events });
+
+let harrier: string;
+const server = onServer(async () => {
+  const made = await startServer();
+  harrier = (await addProduct(made, 'Harrier delta', 6_400)).product.id;
+  return made;
+});
+beforeEach(() => act(() => tray.empty()));
+
+function Screens() {
+  return useRoutes([
+    {
+      element: <Frame />,
+      children: [
+        { path: '/goods', element: <h1>The goods</h1> },
+        { path: '/goods/:id', element: <h1>A product</h1> },
+        { path: '/groups', element: <h1>The groups</h1> },
+        { path: '/shopfront', element: <h1>The shopfront</h1> },
+        { path: '*', element: <h1>Somewhere else</h1> },
+      ],
+    },
+  ]);
+}
+const open = async () => {
+  const drawn = draw(<Screens />, '/goods');
+  await screen.findByText('The goods');
+  return drawn;
+};
+const rest = () => act(() => new Promise((resolve) => setTimeout(resolve, 1_100)));
+
+test('anything is found by name from everywhere, and opened', async () => {
+  const { router } = await open();
+  await userEvent.keyboard('/');
+  await userEvent.type(screen.getByLabelText('Find or do anything'), 'harrier');
+  await userEvent.click(await screen.findByRole('option', { name: /Harrier delta/ }));
+  await waitFor(() => expect(router.state.location.pathname).toBe(`/goods/${harrier}`));
+});
+
+test('two keys one after the other lead to a desk', async () => {
+  const { router } = await open();
+  await rest();
+  await userEvent.keyboard('gr');
+  await waitFor(() => expect(router.state.location.pathname).toBe('/groups'));
+  await userEvent.keyboard('gs');
+  await waitFor(() => expect(router.state.location.pathname).toBe('/shopfront'));
+});
+
+test('how much is to be put live, and what undo would take back, is told in the head', async () => {
+  await server().call('POST', '/api/editions', {});
+  await server().call('PATCH', `/api/products/${harrier}`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    fields: { title: 'Harrier delta two' },
+  });
+  await open();
+  expect(await screen.findByRole('link', { name: /Review 1 change/ })).toBeTruthy();
+  const undo = await screen.findByRole('button', { name: /^Undo: Changed title/ });
+  await userEvent.click(undo);
+  await waitFor(() => expect(server().catalog.working.products.get(harrier)!.title).toBe('Harrier delta'));
+  expect(await screen.findByRole('button', { name: /^Redo: Changed title/ })).toBeTruthy();
+});
+
+test('goods that are picked up are along the bottom edge, on every desk, until the tray is emptied', async () => {
+  await open();
+  act(() => tray.add([harrier]));
+  const bar = await screen.findByRole('region', { name: 'Tray' });
+  await waitFor(() => expect(bar.textContent).toContain('1'));
+  await userEvent.click(screen.getByRole('link', { name: 'Groups' }));
+  expect(await screen.findByRole('region', { name: 'Tray' })).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Empty tray' }));
+  await waitFor(() => expect(screen.queryByRole('region', { name: 'Tray' })).toBeNull());
+});
