@@ -4,7 +4,7 @@ import { namesOf } from '../core/model/fields';
 import { productFields, type ProductFields } from '../core/model/product-fields';
 import { productSchema, variantSchema } from '../core/model/product';
 import { jobSchema, MOST_PRODUCTS, whichSchema } from './bulk';
-import { productFieldsSchema, variantFieldsSchema } from './goods';
+import { productFieldsSchema, variantFieldsSchema } from './product';
 import { route } from './route';
 
 /** Fields of a product that a sheet shows and changes. */

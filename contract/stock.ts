@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { stockReasons } from '../core/model/product-values';
 import { idSchema } from '../core/shared/identity';
-import { productAnswerSchema } from './goods';
+import { productAnswerSchema } from './product';
 import { route } from './route';
 
 /** Why stock moved. */

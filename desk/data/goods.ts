@@ -2,7 +2,7 @@ import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/rea
 import { useMemo } from 'react';
 import type { AnswerOf, BodyInput } from '../../contract/route';
 import { routes } from '../../contract';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { FieldNames } from '../../core/rules/field';
 import type { Rule } from '../../core/model/rule';
 import { call } from './api';

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
-import { copiedPartSchema } from '../../contract/goods';
+import { copiedPartSchema } from '../../contract/product';
 import type { CopiedPart } from '../../core/model/fields';
 import { call, wordsOf } from '../data/api';
 import { useWhich } from '../data/bulk';

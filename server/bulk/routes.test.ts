@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { BulkRequest } from '../../core/bulk/bulk-actions';
 import type { Job } from '../../contract/bulk';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { Product } from '../../core/model/product';
 import { readProducts } from '../store/products';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';

@@ -1,4 +1,5 @@
-import type { goodsRoutes, ProductAnswer } from '../../contract/goods';
+import type { goodsRoutes } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { CategoryRow, NamedRow, Shelf } from '../../contract/groups';
 import type { AnswerOf } from '../../contract/route';
 import type { ruleRoutes } from '../../contract/rules';

@@ -1,4 +1,4 @@
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { Slot } from '../../core/model/bundle';
 import type { ListingView } from '../../core/storefront/views';
 import type { ProductView } from '../../core/storefront/views';

@@ -1,4 +1,4 @@
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { ProductView } from '../../core/storefront/views';
 import type { ListingView } from '../../core/storefront/views';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';

@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { ProductView } from '../../core/storefront/views';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 

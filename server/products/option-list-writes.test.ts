@@ -1,4 +1,4 @@
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import type { OptionList } from '../../core/model/option-list';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

@@ -1,4 +1,4 @@
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import { routes } from '../../contract';
 import type { AnswerOf } from '../../contract/route';
 import type { ListingView } from '../../core/storefront/views';

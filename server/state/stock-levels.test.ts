@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import { startServer } from '../testing/harness';
 import { StockLevels } from './stock-levels';
 

@@ -4,7 +4,7 @@ import { productFields, relationFields } from '../../core/model/product-fields';
 import { groupFields } from '../../core/model/group-fields';
 import { variantFields } from '../../core/model/variant-fields';
 import { valuesOf } from '../../core/testing/field-values';
-import { productFieldsSchema, variantFieldsSchema } from '../../contract/goods';
+import { productFieldsSchema, variantFieldsSchema } from '../../contract/product';
 import { groupRoutes } from '../../contract/groups';
 import { addProduct, startServer, type Harness } from '../testing/harness';
 import { toldColumn } from './field-words';

@@ -1,5 +1,5 @@
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 
 let server: Harness;
 beforeEach(async () => void (server = await startServer()));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { ProductAnswer } from '../../contract/goods';
+import type { ProductAnswer } from '../../contract/product';
 import { addProduct, startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

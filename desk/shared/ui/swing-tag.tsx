@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import type { ShownStatus } from '../../../contract/goods';
+import type { ShownStatus } from '../../../contract/product';
 
 const lives: Record<ShownStatus, { words: string; look: keyof typeof looks }> = {
   live: { words: 'Live', look: 'petrol' },

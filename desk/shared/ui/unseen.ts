@@ -1,4 +1,4 @@
-import type { ShownStatus } from '../../../contract/goods';
+import type { ShownStatus } from '../../../contract/product';
 import type { GroupShownStatus } from '../../../contract/groups';
 
 const words: Partial<Record<ShownStatus | GroupShownStatus, string>> = {

@@ -2,7 +2,7 @@ import { Dialog, DialogPanel } from '@headlessui/react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { parseMoney, plainAmount } from '../../../../core/shared/money';
 import { shopLocale } from '../../../data/shop-locale';
 import { type Variant } from '../../../../core/model/product';

@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { EMPTY_BUNDLE, MAX_SLOTS, type Bundle, type Slot } from '../../../../core/model/bundle';
 import { formatMoney, formatPriceRange } from '../../../../core/shared/money';
 import { EMPTY_RULE } from '../../../../core/model/rule';

@@ -1,5 +1,5 @@
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { variantName } from '../../../../core/products/variants';
 import { call } from '../../../data/api';
 import { useConfirmedWrite } from '../../../shared/ui/confirm';

@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { MAX_FILE_BYTES, sizeWords, type FileRole, type ProductFile } from '../../../../core/model/product-file';
 import { kindParts } from '../../../../core/products/kinds';
 import { variantName } from '../../../../core/products/variants';

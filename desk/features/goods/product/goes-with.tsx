@@ -1,6 +1,6 @@
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { relationKinds, type Relation, type RelationKind } from '../../../../core/model/product-values';
 import { EMPTY_RULE } from '../../../../core/model/rule';
 import { call, wordsOf } from '../../../data/api';

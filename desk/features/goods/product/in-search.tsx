@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { TextArea, TextField } from '../../../shared/ui/field';
 import { Tick } from '../../../shared/ui/tick';

@@ -1,5 +1,5 @@
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { kindParts } from '../../../../core/products/kinds';
 import { readAmount } from '../../../shared/ui/readings';
 import { plainAmount } from '../../../../core/shared/money';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { holdsWork, MAX_OPTIONS, variantName } from '../../../../core/products/variants';
 import { newId } from '../../../shared/new-id';
 import { Button } from '../../../shared/ui/button';

@@ -1,6 +1,6 @@
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { call, wordsOf } from '../../../data/api';
 import { useKeepProduct } from '../../../data/goods';
 

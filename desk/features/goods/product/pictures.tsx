@@ -6,7 +6,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { mediaUrl } from '../../../../core/storefront/card';
 import type { Picture } from '../../../../core/model/product-values';
 import { pictureWords } from '../../../../core/products/variants';

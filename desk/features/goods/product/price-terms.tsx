@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { type Product } from '../../../../core/model/product';
 import {
   taxClasses,

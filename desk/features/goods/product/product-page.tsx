@@ -3,7 +3,7 @@ import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import { Link, useNavigate, useParams } from 'react-router';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { momentWords } from '../../../../core/shared/moment';
 import { kindParts } from '../../../../core/products/kinds';
 import { call, CallError, wordsOf } from '../../../data/api';

@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { type Attribute, type SpecSheet, type SpecValue } from '../../../../core/model/spec-sheet';
 import { specProblem } from '../../../../core/products/spec-values';
 import type { Autosave } from '../../../shared/autosave/autosave';

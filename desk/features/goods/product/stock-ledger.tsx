@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { stockReasons, type StockReason } from '../../../../core/model/product-values';
 import { variantName } from '../../../../core/products/variants';
 import { call, CallError, wordsOf } from '../../../data/api';

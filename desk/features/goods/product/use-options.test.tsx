@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import type { Option } from '../../../../core/model/product';
 import { unsaved } from '../../../shared/autosave/unsaved';
 import { useProduct } from '../../../data/goods';

@@ -1,7 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import type { Option } from '../../../../core/model/product';
 import { call, CallError, wordsOf } from '../../../data/api';
 import { useUnsaved } from '../../../shared/autosave/unsaved';

@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import { routes } from '../../../../contract';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import type { BodyInput } from '../../../../contract/route';
 import type { Product } from '../../../../core/model/product';
 import type { Relation, RelationKind } from '../../../../core/model/product-values';

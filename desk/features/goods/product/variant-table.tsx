@@ -2,7 +2,7 @@ import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import clsx from 'clsx';
 import { useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Link } from 'react-router';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { kindParts } from '../../../../core/products/kinds';
 import type { Variant } from '../../../../core/model/product';
 import { variantName } from '../../../../core/products/variants';

@@ -1,4 +1,4 @@
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { momentWords } from '../../../../core/shared/moment';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { MomentField } from '../../../shared/ui/moment-field';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import { formatMoney } from '../../../../core/shared/money';
 import { momentWords } from '../../../../core/shared/moment';
 import type { Variant } from '../../../../core/model/product';

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { useLocation } from 'react-router';
-import type { ProductAnswer } from '../../../../contract/goods';
+import type { ProductAnswer } from '../../../../contract/product';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { TextArea, TextField } from '../../../shared/ui/field';
 import { Part } from './part';
