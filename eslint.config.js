@@ -44,7 +44,7 @@ const boundariesOfRooms = {
 };
 
 export default tseslint.config(
-  { ignores: ['dist/**', 'data/**', 'node_modules/**', 'test-results/**'] },
+  { ignores: ['.mutation/**', 'dist/**', 'data/**', 'node_modules/**', 'test-results/**'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {

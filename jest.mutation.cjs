@@ -1,0 +1,8 @@
+const { setupFiles: _desk, coverageThreshold: _floors, ...shared } = require('./jest.config.cjs');
+
+/** The tests that mutations are asked of: those that stand beside what is broken, which are quick. */
+module.exports = {
+  ...shared,
+  roots: ['<rootDir>/core/pricing', '<rootDir>/core/products', '<rootDir>/core/bulk', '<rootDir>/core/shop'],
+  testMatch: ['**/{pricing,products,bulk}/**/*.test.ts', '**/shop/bundle.test.ts'],
+};
