@@ -12,8 +12,16 @@ const tested = source.filter((file) => /\.tsx?$/.test(file) && !/^(e2e|bench)\//
 
 const steps = [
   ['types', 'npx', ['tsc', '--noEmit', '--incremental', '--tsBuildInfoFile', 'node_modules/.cache/types.tsbuildinfo']],
-  source.length > 0 && ['lint', 'npx', ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint', ...source]],
-  changed.length > 0 && ['format', 'npx', ['prettier', '--check', '--ignore-unknown', '--log-level', 'warn', ...changed]],
+  source.length > 0 && [
+    'lint',
+    'npx',
+    ['eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint', ...source],
+  ],
+  changed.length > 0 && [
+    'format',
+    'npx',
+    ['prettier', '--check', '--ignore-unknown', '--log-level', 'warn', ...changed],
+  ],
   tested.length > 0 && ['tests', 'npx', ['jest', '--silent', '--passWithNoTests', '--findRelatedTests', ...tested]],
 ].filter(Boolean);
 for (const [what, command, words] of steps)

@@ -1,4 +1,5 @@
 import { Router, type Response } from 'express';
+import { refusals } from '../shared/refusals';
 import type { Job } from '../../contract/bulk';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog, CatalogEvent } from '../state/catalog';
@@ -18,7 +19,7 @@ export function eventsApi(catalog: Catalog): Router {
   const router = Router();
   router.get('/api/events', (request, response) => {
     if (!sessionOf(response))
-      throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });
+      throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',

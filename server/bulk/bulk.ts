@@ -1,4 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
+import { refusals } from '../shared/refusals';
 import { doneWords, type Done } from '../../core/history/done';
 import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/bulk-actions';
 import { changeLines, type NamesOf } from '../../core/bulk/changes';
@@ -132,7 +133,7 @@ export async function runBulk(
 ): Promise<Job> {
   refuseDeleted(catalog, request);
   const ids = productsOf(catalog, which).map(({ id }) => id);
-  if (ids.length === 0) throw invalidField(['which'], 'Pick at least one product.');
+  if (ids.length === 0) throw invalidField(['which'], refusals.pickAProduct);
   const prepare = () => prepareBulk(catalog, request, ids);
   return ids.length <= DONE_AT_ONCE
     ? catalog.jobs.atOnce(user, prepare)

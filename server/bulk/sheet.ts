@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Done } from '../../core/history/done';
 import type { Product } from '../../core/model/product';
 import { kindParts } from '../../core/products/kinds';
@@ -51,11 +52,10 @@ function changed(
   { id, fields, variants }: SheetChange,
 ): { after: Product; before: Product } | { errors: FieldError[]; clashes: FieldError[] } {
   const before = catalog.working.products.get(id);
-  if (!before) return { errors: [{ path: [], message: 'This product was deleted.' }], clashes: [] };
+  if (!before) return { errors: [{ path: [], message: refusals.productDeleted }], clashes: [] };
   const ids = new Set(before.variants.map((variant) => variant.id));
   const gone = variants.findIndex((change) => !ids.has(change.id));
-  if (gone >= 0)
-    return { errors: [{ path: ['variants', gone], message: 'This variant does not exist any more.' }], clashes: [] };
+  if (gone >= 0) return { errors: [{ path: ['variants', gone], message: refusals.gone('variant') }], clashes: [] };
   const checked = checkVariants(catalog, before, seen, variants);
   const inSheet = ({ path, ...rest }: FieldError) => ({ ...rest, path: ['variants', ...path.slice(1)] });
   const errors = [...unknownOf(catalog, fields), ...misfitsOf(catalog, before, fields), ...checked.errors.map(inSheet)];

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Done } from '../../core/history/done';
 import { categoryDefaults, type Category } from '../../core/model/group';
 import type { groupRoutes } from '../../contract/groups';
@@ -36,7 +37,7 @@ export function createCategory(
     if (problem) throw invalidField(['parentId'], problem);
   }
   if (shop.categories.size >= MOST_CATEGORIES)
-    throw invalidField(['name'], `A shop can have at most ${MOST_CATEGORIES} categories.`);
+    throw invalidField(['name'], refusals.tooManyGroups(MOST_CATEGORIES, 'categories'));
   const category: Category = {
     ...categoryDefaults,
     id: newId('category'),
@@ -63,7 +64,7 @@ export function changeCategory(
   refuseTakenSlug(catalog, 'category', fields.slug, id);
   const { shop } = catalog.working;
   if (fields.specSheetId && !shop.specSheets.has(fields.specSheetId))
-    throw invalidField(['specSheetId'], 'This spec sheet was deleted. Choose another.');
+    throw invalidField(['specSheetId'], refusals.sheetDeleted);
   const next = withPageFields(category, fields);
   next.pins = existing(catalog, next.pins);
   const isMove = place !== undefined || next.parentId !== category.parentId;
@@ -104,12 +105,11 @@ export function removeCategory(
   const branch = catalog.working.shop.tree.branch(id);
   const gone = new Set(branch.map((each) => each.id));
   const to = { toParent: category.parentId, toOther: other ?? null, leave: null }[products];
-  if (products === 'toParent' && !to)
-    throw invalidField(['products'], 'This category stands at the top, so there is no parent to move its products to.');
+  if (products === 'toParent' && !to) throw invalidField(['products'], refusals.noParentToMoveTo);
   if (products === 'toOther') {
-    if (!to) throw invalidField(['other'], 'Choose the category that gets its products.');
+    if (!to) throw invalidField(['other'], refusals.chooseCategory);
     groupOrRefuse(catalog, 'category', to);
-    if (gone.has(to)) throw invalidField(['other'], 'This category goes too. Choose another.');
+    if (gone.has(to)) throw invalidField(['other'], refusals.categoryGoesToo);
   }
   catalog.journal.change({ did: 'groupDeleted', kind: 'category', name: category.name }, catalog.actor(user), () => {
     moveProducts(catalog, gone, to);
@@ -128,12 +128,11 @@ export function mergeCategory(catalog: Catalog, user: UserId, id: string, into: 
   const category = groupOrRefuse(catalog, 'category', id);
   const target = groupOrRefuse(catalog, 'category', into);
   const { tree } = catalog.working.shop;
-  if (tree.branch(id).some((each) => each.id === into))
-    throw invalidField(['into'], 'A category cannot be put into itself, or into one below it.');
+  if (tree.branch(id).some((each) => each.id === into)) throw invalidField(['into'], refusals.categoryIntoItself);
   const children = tree.children(id);
   for (const child of children) {
     const problem = tree.refuseMove(child.id, into);
-    if (problem) throw invalidField(['into'], `“${child.name}” would move too: ${problem}`);
+    if (problem) throw invalidField(['into'], refusals.wouldMoveToo(child.name, problem));
   }
   const { db } = catalog;
   catalog.journal.change(

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Done } from '../../core/history/done';
 import { collectionDefaults, type Collection } from '../../core/model/group';
 import { MOST_PLACED } from '../../core/model/group-fields';
@@ -30,7 +31,7 @@ function refuseProblems(catalog: Catalog, id: string | null, rule: Rule): void {
 
 function refuseTooMany(catalog: Catalog): void {
   if (catalog.working.shop.collections.size >= MOST_COLLECTIONS)
-    throw invalidField(['name'], `A shop can have at most ${MOST_COLLECTIONS} collections.`);
+    throw invalidField(['name'], refusals.tooManyGroups(MOST_COLLECTIONS, 'collections'));
 }
 
 function add(catalog: Catalog, user: UserId, collection: Collection): string {
@@ -81,12 +82,9 @@ export function changeCollection(
   const next = withPageFields(collection, fields);
   const { liveFrom, liveUntil, fewest, most } = next;
   if (liveFrom !== null && liveUntil !== null && secondsOf(liveFrom) >= secondsOf(liveUntil))
-    throw invalidField(
-      [fields.liveUntil === undefined ? 'liveFrom' : 'liveUntil'],
-      'The last day must come after the first one.',
-    );
+    throw invalidField([fields.liveUntil === undefined ? 'liveFrom' : 'liveUntil'], refusals.lastDayFirst);
   if (fewest !== null && most !== null && fewest > most)
-    throw invalidField([fields.most === undefined ? 'fewest' : 'most'], 'The smallest size is above the largest.');
+    throw invalidField([fields.most === undefined ? 'fewest' : 'most'], refusals.sizesCrossed);
   for (const list of ['picked', 'pins', 'leftOut'] as const) next[list] = existing(catalog, next[list]);
   // What is left out cannot stand first.
   next.pins = next.pins.filter((productId) => !next.leftOut.includes(productId));
@@ -103,11 +101,7 @@ export function fillCollection(catalog: Catalog, user: UserId, id: string, sourc
   const { shop } = catalog.working;
   const members = () => {
     const { slots, total } = firstSlots(shop, { kind: 'collection', id }, MOST_PLACED, catalog.now);
-    if (total > MOST_PLACED)
-      throw invalidField(
-        ['source'],
-        `A list picked by hand holds at most ${MOST_PLACED} goods; the rule takes in ${total}.`,
-      );
+    if (total > MOST_PLACED) throw invalidField(['source'], refusals.tooManyToFreeze(MOST_PLACED, total));
     return slots.map((slot) => shop.index.id(slot));
   };
   const next = source === 'picked' ? { ...collection, source, picked: members() } : { ...collection, source };

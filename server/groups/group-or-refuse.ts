@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { fieldWords } from '../../core/model/fields';
 import { categoryFields, collectionFields, namedFields } from '../../core/model/group-fields';
 import type { Brand, Category, Collection, Tag } from '../../core/model/group';
@@ -16,7 +17,7 @@ interface Groups {
 
 export function groupOrRefuse<K extends GroupKind>(catalog: Catalog, kind: K, id: string): Groups[K] {
   const group = groupsOf(catalog.working.shop, kind).get(id);
-  if (!group) throw notFound(`This ${kind} does not exist any more.`);
+  if (!group) throw notFound(refusals.gone(kind));
   return group as Groups[K];
 }
 
@@ -26,8 +27,7 @@ export function slugForGroup(catalog: Catalog, kind: GroupKind, name: string): s
 }
 
 export function refuseTakenSlug(catalog: Catalog, kind: GroupKind, slug: string | undefined, id: string): void {
-  if (slug && isSlugTaken(catalog.db, kind, slug, id))
-    throw invalidField(['slug'], `Another ${kind} has this address already.`);
+  if (slug && isSlugTaken(catalog.db, kind, slug, id)) throw invalidField(['slug'], refusals.takenAddress(kind));
 }
 
 /** What the fields of a group's page make of it: a picture can be taken away, or its words changed. */

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Done } from '../../core/history/done';
 import { namedDefaults, type Brand, type Tag } from '../../core/model/group';
 import { isSameName } from '../../core/shared/same-name';
@@ -21,7 +22,7 @@ export type NamedKind = 'brand' | 'tag';
 /** The kind that an address names. */
 export function namedKindOrRefuse(kind: string | undefined): NamedKind {
   if (kind === 'brand' || kind === 'tag') return kind;
-  throw notFound('There are brands and tags.');
+  throw notFound(refusals.brandsAndTags);
 }
 
 function ofName(catalog: Catalog, kind: NamedKind, name: string): Brand | Tag | undefined {
@@ -52,8 +53,7 @@ export function changeNamed(
   const fields = mergedFields(thing, wanted, was, pageWords[kind]);
   refuseTakenSlug(catalog, kind, fields.slug, id);
   const same = fields.name === undefined ? undefined : ofName(catalog, kind, fields.name);
-  if (same && same.id !== id)
-    throw invalidField(['name'], `There is a ${kind} “${same.name}” already. Merge the two instead.`);
+  if (same && same.id !== id) throw invalidField(['name'], refusals.mergeInstead(kind, same.name));
   const next = withPageFields(thing, fields);
   const done: Done =
     next.name === thing.name
@@ -70,7 +70,7 @@ export function changeNamed(
 export function mergeNamed(catalog: Catalog, user: UserId, kind: NamedKind, id: string, into: string): number {
   const thing = groupOrRefuse(catalog, kind, id);
   const target = groupOrRefuse(catalog, kind, into);
-  if (id === into) throw invalidField(['into'], `A ${kind} cannot be merged into itself.`);
+  if (id === into) throw invalidField(['into'], refusals.intoItself(kind));
   const { db } = catalog;
   const holders = productIdsIn(db, kind, id);
   catalog.journal.change({ did: 'groupMerged', kind, name: thing.name, into: target.name }, catalog.actor(user), () => {

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Category, Collection } from '../../core/model/group';
 import { nearNames } from '../../core/groups/near-names';
 import { statusAt } from '../../core/products/status';
@@ -187,7 +188,7 @@ const MOST_USES = 30;
 /** What names a group or a page of the working copy. */
 export function usesOfTarget({ working }: Catalog, target: unknown): AnswerOf<typeof groupRoutes.uses> {
   const read = targetSchema.safeParse(target);
-  if (!read.success) throw notFound('There is nothing of this sort.');
+  if (!read.success) throw notFound(refusals.nothingOfThisSort);
   const uses = usesOf(working.shop, read.data, working.products.values());
   return { total: uses.length, uses: uses.slice(0, MOST_USES) };
 }

@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import multer from 'multer';
+import { refusals } from '../shared/refusals';
 import { groupRoutes } from '../../contract/groups';
 import type { Catalog } from '../state/catalog';
 import { addToCategory, changeCategory, createCategory, mergeCategory, removeCategory } from './category-writes';
@@ -34,9 +35,9 @@ export function groupsApi(catalog: Catalog): Router {
     groupRoutes.addPicture,
     async ({ params, user, request }) => {
       const kind = groupKindOf(params.kind);
-      if (!kind) throw notFound('There is no such kind of group.');
+      if (!kind) throw notFound(refusals.noSuchGroupKind);
       const [file] = (request.files as Express.Multer.File[] | undefined) ?? [];
-      if (!file) throw invalidField(['files'], 'Choose a picture.');
+      if (!file) throw invalidField(['files'], refusals.choosePicture);
       const name = Buffer.from(file.originalname, 'latin1').toString('utf8');
       try {
         const at = catalog.clock().toISOString();

@@ -1,5 +1,6 @@
 import type { Request, RequestHandler, Response, Router } from 'express';
 import { z } from 'zod';
+import { refusals } from '../shared/refusals';
 import { problemTypes } from '../../contract/problem';
 import type { Route } from '../../contract/route';
 import type { SessionRow } from '../store/people';
@@ -35,12 +36,12 @@ export const sessionOf = (response: Response) => response.locals.session as Sess
 
 function refuseStrangers(request: Request, response: Response): void {
   const session = sessionOf(response);
-  if (!session) throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });
+  if (!session) throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
   const isWrite = request.method !== 'GET';
   if (isWrite && request.get('X-Dispona-Token') !== session.csrf)
     throw new ProblemError({
       type: problemTypes.token,
-      title: 'This page is out of date. Load it again.',
+      title: refusals.pageOutOfDate,
       status: 403,
     });
 }

@@ -1,4 +1,5 @@
 import express, { type RequestHandler } from 'express';
+import { refusals } from '../shared/refusals';
 import { problemTypes } from '../../contract/problem';
 import { ProblemError } from '../shared/problem';
 
@@ -36,7 +37,7 @@ export function readJson(limit: string): RequestHandler {
     inflate: false,
     verify: (_request, _response, bytes) => {
       if (isTooDeep(bytes))
-        throw new ProblemError({ type: problemTypes.invalid, title: 'This is nested too deep.', status: 400 });
+        throw new ProblemError({ type: problemTypes.invalid, title: refusals.nestedTooDeep, status: 400 });
     },
   });
 }

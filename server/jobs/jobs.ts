@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads';
+import { refusals } from '../shared/refusals';
 import type { Job } from '../../contract/bulk';
 import type { Product } from '../../core/model/product';
 import { builtOrSource } from '../shared/built-or-source';
@@ -126,7 +127,7 @@ export class Jobs {
 
   cancel(id: string): Job {
     const running = this.#jobs.get(id);
-    if (!running) throw notFound('This work has ended already.');
+    if (!running) throw notFound(refusals.workEnded);
     Atomics.store(running.cancelled, 0, 1);
     return running.job;
   }

@@ -1,4 +1,5 @@
 import { Router, type Response } from 'express';
+import { refusals } from '../shared/refusals';
 import type { ProductFile } from '../../core/model/product-file';
 import { statusAt } from '../../core/products/status';
 import type { ProductDocument } from '../../core/model/document';
@@ -31,7 +32,7 @@ export function serveFiles(catalog: Catalog): Router {
       const file = fileOf(product, request.params.file);
       const isSeller = base !== '' && sessionOf(response) !== undefined;
       const isOpen = product && statusAt(product, shop.now) === 'live' && file?.role !== 'download' && base === '';
-      if (!file || !(isSeller || isOpen)) throw notFound('There is no such file.');
+      if (!file || !(isSeller || isOpen)) throw notFound(refusals.noSuchFile);
       send(response, catalog.filesFolder, file);
     });
   serve('');

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { refusals } from '../shared/refusals';
 import { pictureSizes } from '../../core/storefront/card';
 import { notFound } from '../shared/problem';
 import { mediaPath } from './picture-store';
@@ -9,10 +10,9 @@ export function servePictures(folder: string): Router {
   router.get('/media/:media/:file', (request, response, next) => {
     const { media, file } = request.params;
     const size = pictureSizes.find((each) => `${each}.webp` === file);
-    if (!size || !/^[0-9a-f]{32}$/.test(media)) throw notFound('There is no such picture.');
+    if (!size || !/^[0-9a-f]{32}$/.test(media)) throw notFound(refusals.noSuchPicture);
     response.sendFile(mediaPath(folder, media, size), { maxAge: '1y', immutable: true, dotfiles: 'allow' }, (error) => {
-      if (error)
-        next((error as NodeJS.ErrnoException).code === 'ENOENT' ? notFound('There is no such picture.') : error);
+      if (error) next((error as NodeJS.ErrnoException).code === 'ENOENT' ? notFound(refusals.noSuchPicture) : error);
     });
   });
   return router;

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import type { Page } from '../../core/model/page';
 import { targetsOf, typeOfSection, type Section } from '../../core/model/sections/sections';
@@ -24,7 +25,7 @@ const pageWords = { title: 'title', slug: 'address', sections: 'list of sections
 
 function pageOrRefuse(catalog: Catalog, id: string): Page {
   const page = catalog.working.shop.pages.get(id);
-  if (!page) throw notFound('This page does not exist any more.');
+  if (!page) throw notFound(refusals.gone('page'));
   return page;
 }
 
@@ -52,8 +53,7 @@ function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['secti
 export function changePage(catalog: Catalog, user: UserId, id: string, { was, ...wanted }: PageChange): Page {
   const page = pageOrRefuse(catalog, id);
   const { title, slug, sections } = mergedFields(page, wanted, was, pageWords);
-  if (slug && isSlugTaken(catalog.db, 'page', slug, id))
-    throw invalidField(['slug'], 'Another page has this address already.');
+  if (slug && isSlugTaken(catalog.db, 'page', slug, id)) throw invalidField(['slug'], refusals.takenAddress('page'));
   const errors = sections ? sectionErrors(catalog, sections) : [];
   if (errors.length > 0) throw invalid(errors);
   const elsewhere = new Set(
@@ -77,7 +77,7 @@ export function changePage(catalog: Catalog, user: UserId, id: string, { was, ..
 
 export function removePage(catalog: Catalog, user: UserId, id: string): void {
   const page = pageOrRefuse(catalog, id);
-  if (page.home) throw invalidField([], 'The home page cannot be deleted.');
+  if (page.home) throw invalidField([], refusals.homeStays);
   catalog.journal.change({ did: 'pageDeleted', title: page.title }, catalog.actor(user), () =>
     deletePage(catalog.db, id),
   );
@@ -87,9 +87,7 @@ export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: W
   const { shop } = catalog.working;
   const { items } = mergedFields(shop.menu, wanted, was, { items: 'menu' });
   const gone = (target: Target, path: FieldError['path']): FieldError[] =>
-    targetName(shop, target)
-      ? []
-      : [{ path, message: 'What this item leads to was deleted. Choose another, or remove it.' }];
+    targetName(shop, target) ? [] : [{ path, message: refusals.menuTargetGone }];
   const errors = items.flatMap((item, i) => [
     ...gone(item.target, ['items', i, 'target']),
     ...item.items.flatMap((sub, j) => gone(sub.target, ['items', i, 'items', j, 'target'])),

@@ -1,6 +1,7 @@
 import { Router, type Response } from 'express';
 import { createHash, timingSafeEqual } from 'node:crypto';
 import { rateLimit } from 'express-rate-limit';
+import { refusals } from '../shared/refusals';
 import { deskRoutes } from '../../contract/desk';
 import { problemTypes } from '../../contract/problem';
 import type { Catalog } from '../state/catalog';
@@ -25,7 +26,7 @@ const limitRequests = () =>
 const tooMany = () =>
   new ProblemError({
     type: problemTypes.tooMany,
-    title: 'Too many attempts. Wait a quarter of an hour, then try again.',
+    title: refusals.tooManyAttempts,
     status: 429,
   });
 
@@ -78,7 +79,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
       if (!userId) {
         attempts.failed(address, account, now);
         log.warn({ address, account }, 'A sign-in failed');
-        throw invalidField(['password'], 'E-mail and password do not go together.');
+        throw invalidField(['password'], refusals.wrongPassword);
       }
       attempts.succeeded(address, account);
       return signInAs(userId, response);
@@ -95,8 +96,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     router,
     deskRoutes.setUp,
     async ({ body: { code, ...body }, response }) => {
-      if (setUpCode !== undefined && !isSame(code, setUpCode))
-        throw invalidField(['code'], 'Type the code that was printed where Dispona was started.');
+      if (setUpCode !== undefined && !isSame(code, setUpCode)) throw invalidField(['code'], refusals.typeTheCode);
       refusePassword(body.password, ['password'], [body.name, body.email, body.shopName]);
       return signInAs(await setUp(catalog, body), response);
     },
@@ -110,7 +110,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
       refusePassword(next, ['next'], [name, email, catalog.working.shop.settings.name]);
       const token = response.locals.sessionToken as string;
       if (!(await changePassword(db, { userId: user, token, old, next })))
-        throw invalidField(['old'], 'This is not your password.');
+        throw invalidField(['old'], refusals.notYourPassword);
       catalog.events.emit('signedOut');
       return { ok: true as const };
     },

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Db } from '../database/connection';
 import { countUsers, insertUser } from '../store/people';
 import { putPage, writeSettings } from '../store/pages';
@@ -19,7 +20,7 @@ export const needsSetup = (db: Db) => countUsers(db) === 0;
 export async function setUp(catalog: Catalog, { shopName, name, email, password }: FirstPerson): Promise<string> {
   const { db } = catalog;
   const hash = await hashPassword(password);
-  if (!needsSetup(db)) throw invalidField(['email'], 'This shop is set up already. Sign in instead.');
+  if (!needsSetup(db)) throw invalidField(['email'], refusals.isSetUp);
   const id = newId('user');
   insertUser(db, { id, name, email, password: hash });
   catalog.journal.change({ did: 'shopSetUp' }, catalog.actor(null), () => {

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Was } from '../../contract/was';
 import { mergeRecords, mergeValues } from '../../core/shared/three-way';
 import { type Product, type Variant } from '../../core/model/product';
@@ -47,7 +48,7 @@ export function mergedProductFields(product: Product, wanted: Fields, was: Was):
     for (const { path, theirs } of clashes)
       errors.push({
         path: ['fields', name, ...path],
-        message: `The ${productWords[name]} was changed by somebody else.`,
+        message: refusals.fieldChanged(productWords[name]),
         theirs: name === 'specs' ? theirs : fieldOf(product, name),
       });
   }
@@ -69,7 +70,7 @@ export function clashesOf(catalog: Catalog, product: Product, seen: number, fiel
     if (isTouched && canonicalJson(fieldOf(product, name)) !== canonicalJson(fields[name]))
       errors.push({
         path: ['fields', name],
-        message: `The ${productWords[name]} was changed by somebody else.`,
+        message: refusals.fieldChanged(productWords[name]),
         theirs: fieldOf(product, name),
       });
   }
@@ -81,17 +82,17 @@ export function unknownOf(catalog: Catalog, fields: Fields): FieldError[] {
   const { shop } = catalog.working;
   const errors: FieldError[] = [];
   if (fields.brandId && !shop.brands.has(fields.brandId))
-    errors.push({ path: ['fields', 'brandId'], message: 'This brand was deleted. Choose another.' });
+    errors.push({ path: ['fields', 'brandId'], message: refusals.brandDeleted });
   if (fields.categoryIds?.some((id) => !shop.categories.has(id)))
-    errors.push({ path: ['fields', 'categoryIds'], message: 'One of these categories was deleted.' });
+    errors.push({ path: ['fields', 'categoryIds'], message: refusals.oneOfDeleted('categories') });
   if (fields.tagIds?.some((id) => !shop.tags.has(id)))
-    errors.push({ path: ['fields', 'tagIds'], message: 'One of these tags was deleted.' });
+    errors.push({ path: ['fields', 'tagIds'], message: refusals.oneOfDeleted('tags') });
   if (fields.specSheetId && !shop.specSheets.has(fields.specSheetId))
-    errors.push({ path: ['fields', 'specSheetId'], message: 'This spec sheet was deleted. Choose another.' });
+    errors.push({ path: ['fields', 'specSheetId'], message: refusals.sheetDeleted });
   for (const kind of relationKinds) {
     const relation = fields[kind];
     if (relation?.how === 'picked' && relation.ids.some((id) => !shop.products.has(id)))
-      errors.push({ path: ['fields', kind], message: 'One of these products was deleted.' });
+      errors.push({ path: ['fields', kind], message: refusals.oneOfDeleted('products') });
   }
   return errors;
 }
@@ -112,8 +113,7 @@ export function misfitsOf(catalog: Catalog, product: Product, fields: Fields): F
   if (tier) errors.push({ path: ['fields', 'quantityPrices', tier.at], message: tier.message });
   for (const kind of relationKinds) {
     const relation = fields[kind];
-    if (relation?.how === 'picked' && relation.ids.includes(product.id))
-      blame(kind, 'A product cannot stand beside itself.');
+    if (relation?.how === 'picked' && relation.ids.includes(product.id)) blame(kind, refusals.besideItself);
     if (relation?.how === 'rule') blame(kind, checkRule(relation.rule, catalog.working.shop.fields)[0]?.message);
   }
   if (fields.bundle && after.kind !== 'bundle') blame('bundle', 'Only a bundle holds other products.');
@@ -142,9 +142,9 @@ export function checkVariants(
   changes.forEach(({ id: variantId, fields, was = {} }, i) => {
     const variant = next.get(variantId);
     const path = (name: string) => ['changes', i, 'fields', name];
-    if (!variant) throw notFound('This variant does not exist any more.');
+    if (!variant) throw notFound(refusals.gone('variant'));
     if (fields.pictureId && !product.pictures.some((picture) => picture.id === fields.pictureId))
-      errors.push({ path: path('pictureId'), message: 'This picture was deleted. Choose another.' });
+      errors.push({ path: path('pictureId'), message: refusals.pictureDeleted });
     for (const name of Object.keys(fields) as (keyof typeof variantWords)[]) {
       const table = name === 'stock' ? 'stock' : 'variant';
       const isTouched =
@@ -156,7 +156,7 @@ export function checkVariants(
       if (isTouched && canonicalJson(variant[name]) !== canonicalJson(fields[name]))
         clashes.push({
           path: path(name),
-          message: `The ${variantWords[name]} was changed by somebody else.`,
+          message: refusals.fieldChanged(variantWords[name]),
           theirs: variant[name],
         });
     }

@@ -1,5 +1,6 @@
 import { Router, type RequestHandler } from 'express';
 import multer, { diskStorage, MulterError } from 'multer';
+import { refusals } from '../shared/refusals';
 import { fileRoleSchema, MAX_FILE_BYTES } from '../../core/model/product-file';
 import { goodsRoutes } from '../../contract/goods';
 import type { Catalog } from '../state/catalog';
@@ -18,12 +19,11 @@ function arrive(folder: string): RequestHandler {
   }).array('files', 1);
   return (request, response, next) => {
     // Before anything arrives: a request that will be refused leaves no file behind.
-    if (!fileRoleSchema.safeParse(request.query.role).success)
-      throw invalidField(['role'], 'A file is a download, a sample or a manual.');
+    if (!fileRoleSchema.safeParse(request.query.role).success) throw invalidField(['role'], refusals.fileRoles);
     take(request, response, (error: unknown) =>
       next(
         error instanceof MulterError && error.code === 'LIMIT_FILE_SIZE'
-          ? invalidField(['files'], 'This file is too large: a file may have up to 300 MB.')
+          ? invalidField(['files'], refusals.fileTooLarge)
           : error,
       ),
     );
@@ -38,10 +38,10 @@ export function filesApi(catalog: Catalog): Router {
     goodsRoutes.addFile,
     async ({ params, query, user, request }) => {
       const file = (request.files as Express.Multer.File[] | undefined)?.[0];
-      if (!file) throw invalidField(['files'], 'No file arrived.');
+      if (!file) throw invalidField(['files'], refusals.noFileArrived);
       try {
         refuseFile(productOrRefuse(catalog, params.id!), query.role);
-        if (file.size === 0) throw invalidField(['files'], 'This file is empty.');
+        if (file.size === 0) throw invalidField(['files'], refusals.fileEmpty);
         const name = Buffer.from(file.originalname, 'latin1').toString('utf8');
         const content = await keepFile(catalog.filesFolder, file.path);
         addFile(catalog, user, params.id!, { role: query.role, name, bytes: file.size, content });

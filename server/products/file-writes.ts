@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { MAX_FILES, type FileRole, type ProductFile } from '../../core/model/product-file';
 import { kindParts } from '../../core/products/kinds';
 import type { Product } from '../../core/model/product';
@@ -11,9 +12,8 @@ import { productOrRefuse, type UserId } from '../state/product-or-refuse';
 /** Refuses a file before it is taken: the product must have a place for it. */
 export function refuseFile(product: Product, role: FileRole): void {
   if (role !== 'manual' && !kindParts[product.kind].downloads)
-    throw invalidField(['files'], 'Only digital products have downloads and samples; add it as a manual.');
-  if (product.files.length >= MAX_FILES)
-    throw invalidField(['files'], `A product can have at most ${MAX_FILES} files.`);
+    throw invalidField(['files'], refusals.onlyDigitalHasDownloads);
+  if (product.files.length >= MAX_FILES) throw invalidField(['files'], refusals.tooManyFiles(MAX_FILES));
 }
 
 /** Adds a file, whose content is in the store already, to the end of a product's files. */
@@ -26,7 +26,7 @@ export function addFile(
   const product = productOrRefuse(catalog, id);
   refuseFile(product, role);
   const twin = product.files.find((file) => file.content === content && file.role === role);
-  if (twin) throw invalidField(['files'], `This is the same file as “${twin.name}”.`);
+  if (twin) throw invalidField(['files'], refusals.sameFile(twin.name));
   const file: ProductFile = { id: newId('file'), role, name: name.slice(0, 160), bytes, content, variantId: null };
   catalog.journal.change({ did: 'fileAdded', title: product.title, name }, catalog.actor(user), () =>
     updateProduct(catalog.db, id, { files: [...product.files, file] }),
@@ -41,7 +41,7 @@ export function fileProblems(product: Product, files: readonly ProductFile[]): F
     const own = known.get(id);
     return !own || own.content !== content || own.bytes !== bytes || own.role !== role;
   });
-  if (isForeign) return [{ path, message: 'Upload a file to add it.' }];
+  if (isForeign) return [{ path, message: refusals.uploadFirst }];
   const isLoose = files.some(({ variantId }) => variantId && !product.variants.some(({ id }) => id === variantId));
-  return isLoose ? [{ path, message: 'The variant of this file does not exist any more.' }] : [];
+  return isLoose ? [{ path, message: refusals.fileVariantGone }] : [];
 }

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { nameIdentity } from '../../core/shared/same-name';
 import { repeatedChoice, type OptionList } from '../../core/model/option-list';
 import type { optionListRoutes } from '../../contract/lists';
@@ -19,7 +20,7 @@ import type { UserId } from '../state/product-or-refuse';
 type Content = Omit<OptionList, 'id'>;
 function listOrRefuse(catalog: Catalog, id: string): OptionList {
   const list = readOptionLists(catalog.db).find((one) => one.id === id);
-  if (!list) throw notFound('This option list does not exist any more.');
+  if (!list) throw notFound(refusals.gone('option list'));
   return list;
 }
 
@@ -27,10 +28,9 @@ function refuseContent(catalog: Catalog, content: Content, id: string | null): v
   if (
     readOptionLists(catalog.db).some((list) => list.id !== id && nameIdentity(list.name) === nameIdentity(content.name))
   )
-    throw invalidField(['name'], `There is already an option list “${content.name}”.`);
+    throw invalidField(['name'], refusals.takenName('an option list', content.name));
   const at = repeatedChoice(content);
-  if (at !== undefined)
-    throw invalidField(['choices', at, 'name'], `“${content.choices[at]!.name}” stands there twice.`);
+  if (at !== undefined) throw invalidField(['choices', at, 'name'], refusals.standsTwice(content.choices[at]!.name));
 }
 
 /** Option lists with the number of products that use each. */

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Picture } from '../../core/model/product-values';
 import { setPictures } from '../store/put-products';
 import { newId } from '../shared/ids';
@@ -17,8 +18,7 @@ export function replacePicture(
   media: StoredMedia,
 ): void {
   const product = productOrRefuse(catalog, id);
-  if (!product.pictures.some((picture) => picture.id === pictureId))
-    throw notFound('This picture does not exist any more.');
+  if (!product.pictures.some((picture) => picture.id === pictureId)) throw notFound(refusals.gone('picture'));
   catalog.journal.change({ did: 'pictureReplaced', title: product.title }, catalog.actor(user), () =>
     setPictures(
       catalog.db,
@@ -53,9 +53,7 @@ export function changePictures(
   });
   const isStale = catalog.journal.columnsChangedSince(seen, `product:${id}`, 'picture').size > 0;
   if (isStale)
-    throw clash([
-      { path: ['pictures'], message: 'The pictures were changed by somebody else.', theirs: product.pictures },
-    ]);
+    throw clash([{ path: ['pictures'], message: refusals.changedBySomebody('pictures'), theirs: product.pictures }]);
   catalog.journal.change({ did: 'picturesChanged', title: product.title }, catalog.actor(user), () =>
     setPictures(catalog.db, id, next),
   );

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { emptiedBy, kindParts } from '../../core/products/kinds';
 import { type Option, type OptionValue, type Product } from '../../core/model/product';
@@ -165,8 +166,8 @@ export function relateBack(catalog: Catalog, user: UserId, id: string, kind: Rel
   const relation = other.relations[kind];
   const ids = relation.how === 'picked' ? relation.ids : [];
   if (ids.includes(id)) return;
-  if (id === to) throw invalidField(['to'], 'A product cannot stand beside itself.');
-  if (ids.length >= 24) throw invalidField(['to'], `“${other.title}” has 24 products there already.`);
+  if (id === to) throw invalidField(['to'], refusals.besideItself);
+  if (ids.length >= 24) throw invalidField(['to'], refusals.besideFull(other.title));
   catalog.journal.change({ did: 'relatedBack', title: product.title, from: other.title }, catalog.actor(user), () =>
     updateProduct(catalog.db, to, { [kind]: { how: 'picked', ids: [...ids, id] } }),
   );

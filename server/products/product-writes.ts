@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Done } from '../../core/history/done';
 import type { Was } from '../../contract/was';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
@@ -88,7 +89,7 @@ export function changeProduct(
   const misfits = misfitsOf(catalog, product, fields);
   if (misfits.length > 0) throw invalid(misfits);
   if (plain.slug && isSlugTaken(db, 'product', plain.slug, id))
-    throw invalidField(['fields', 'slug'], 'Another product has this address already.');
+    throw invalidField(['fields', 'slug'], refusals.takenAddress('product'));
   const clashes = clashesOf(catalog, product, seen, fields).filter(({ path }) => !(String(path[1]) in (was ?? {})));
   if (clashes.length > 0) throw clash(clashes);
   if (plain.featured && !product.featured) (plain as Partial<ProductFields>).featuredPlace = nextFeaturedPlace(db);

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { SpecSheet } from '../../core/model/spec-sheet';
 import { specField } from '../../core/rules/field';
 import { conditionsOf } from '../../core/model/rule';
@@ -14,14 +15,14 @@ import type { UserId } from '../state/product-or-refuse';
 
 function sheetOrRefuse(catalog: Catalog, id: string): SpecSheet {
   const sheet = catalog.working.shop.specSheets.get(id);
-  if (!sheet) throw notFound('This spec sheet does not exist any more.');
+  if (!sheet) throw notFound(refusals.gone('spec sheet'));
   return sheet;
 }
 
 function refuseName(catalog: Catalog, name: string, id: string | null): void {
   for (const sheet of catalog.working.shop.specSheets.values())
     if (sheet.id !== id && isSameName(sheet.name, name))
-      throw invalidField(['name'], `There is already a spec sheet “${sheet.name}”.`);
+      throw invalidField(['name'], refusals.takenName('a spec sheet', sheet.name));
 }
 
 /** Spec sheets with the number of products that use each. */
@@ -56,16 +57,16 @@ export function changeSpecSheet(
   const errors: FieldError[] = [];
   attributes.forEach((attribute, at) => {
     if (attributes.findIndex((other) => isSameName(other.name, attribute.name)) < at)
-      errors.push({ path: ['attributes', at, 'name'], message: `There is already an attribute “${attribute.name}”.` });
+      errors.push({ path: ['attributes', at, 'name'], message: refusals.takenName('an attribute', attribute.name) });
     const known = sheet.attributes.find((other) => other.id === attribute.id);
     if (known && known.type !== attribute.type && hasValues(catalog, attribute.id))
       errors.push({
         path: ['attributes', at, 'type'],
-        message: `Products have values of “${known.name}” already. Add a new attribute instead of changing its type.`,
+        message: refusals.typeInUse(known.name),
       });
     attribute.choices.forEach((choice, i) => {
       if (attribute.choices.findIndex((other) => isSameName(other.name, choice.name)) < i)
-        errors.push({ path: ['attributes', at, 'choices', i], message: `“${choice.name}” stands there twice.` });
+        errors.push({ path: ['attributes', at, 'choices', i], message: refusals.standsTwice(choice.name) });
     });
   });
   if (errors.length > 0) throw invalid(errors);
@@ -103,10 +104,7 @@ export function removeSpecSheet(catalog: Catalog, user: UserId, id: string): voi
         fields.some((field) => condition.field === field || condition.field.startsWith(`${field}.`)),
       )
     )
-      throw invalidField(
-        ['id'],
-        `The collection “${collection.name}” asks for an attribute of this sheet. Change its rule first.`,
-      );
+      throw invalidField(['id'], refusals.ruleAsksForAttribute(collection.name));
   const products = productIdsWithSheet(catalog.db, id);
   catalog.journal.change(
     { did: 'specSheetDeleted', name: sheet.name, count: products.length },

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Done } from '../../core/history/done';
 import type { stockRoutes } from '../../contract/stock';
 import type { FieldError } from '../../contract/problem';
@@ -20,13 +21,12 @@ export function moveStock(
   const next = new Map(product.variants.map((variant) => [variant.id, variant]));
   moves.forEach(({ id: variantId, pieces }, i) => {
     const variant = next.get(variantId);
-    if (!variant) throw notFound('This variant does not exist any more.');
+    if (!variant) throw notFound(refusals.gone('variant'));
     const refuse = (message: string) => errors.push({ path: ['moves', i, 'pieces'], message });
     const isCount = reason === 'counted';
     const stock = isCount ? pieces : (variant.stock ?? 0) + pieces;
-    if (!isCount && variant.stock === null) refuse('This variant is not counted. Count it first.');
-    else if (stock < 0)
-      refuse(isCount ? 'There cannot be fewer than none.' : `There are only ${variant.stock} to take from.`);
+    if (!isCount && variant.stock === null) refuse(refusals.notCounted);
+    else if (stock < 0) refuse(isCount ? refusals.fewerThanNone : refusals.onlySoMany(variant.stock!));
     else next.set(variantId, { ...variant, stock });
   });
   if (errors.length > 0) throw invalid(errors);

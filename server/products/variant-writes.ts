@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { kindParts } from '../../core/products/kinds';
 import { variantDefaults, type Option, type Product, type Variant } from '../../core/model/product';
 import {
@@ -86,15 +87,13 @@ export function changeOptions(
 ): void {
   const product = productOrRefuse(catalog, id);
   if (!kindParts[product.kind].options && wanted.length > 0)
-    throw invalidField(['options'], 'A bundle is sold as one and has no options; its parts have theirs.');
+    throw invalidField(['options'], refusals.bundleHasNoOptions);
   const problems = checkOptions(wanted);
   if (problems.length > 0) throw invalid(problems);
   const subject = `product:${id}`;
   const { journal } = catalog;
   if (['option', 'option_value'].some((table) => journal.columnsChangedSince(seen, subject, table).size > 0))
-    throw clash([
-      { path: ['options'], message: 'The options were changed by somebody else.', theirs: product.options },
-    ]);
+    throw clash([{ path: ['options'], message: refusals.changedBySomebody('options'), theirs: product.options }]);
   const known = new Set(product.options.flatMap((option) => [option.id, ...option.values.map((value) => value.id)]));
   const idOr = (given: string | null, kind: 'option' | 'optionValue') =>
     given !== null && known.has(given) ? given : newId(kind);
@@ -113,10 +112,9 @@ export function changeOptions(
   const kept = new Set(options.flatMap((option) => option.values.map((value) => value.id)));
   const into = new Map(merge.map(({ from, into }) => [from, into]));
   for (const [from, to] of into)
-    if (kept.has(from) || !kept.has(to))
-      throw invalidField(['merge'], 'A value that goes can only be merged into one that stays.');
+    if (kept.has(from) || !kept.has(to)) throw invalidField(['merge'], refusals.mergeIntoOneThatStays);
   const { made, losing } = variantsOf(product, mergeValues(product.variants, into), options, excludedCombinations);
-  if (made.length === 0) throw invalidField(['excludedCombinations'], 'At least one combination must be sold.');
+  if (made.length === 0) throw invalidField(['excludedCombinations'], refusals.oneCombinationSold);
   if (losing.length > 0 && !confirmed)
     throw needsConfirmation(
       losing.length === 1

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { refusals } from '../shared/refusals';
 import { deskRoutes } from '../../contract/desk';
 import { answer } from '../http/answer';
 import { invalidField, notFound } from '../shared/problem';
@@ -14,18 +15,17 @@ export function publishingApi(catalog: Catalog): Router {
 
   const edition = (number: number) => {
     const found = listEditions(db, 10_000).find((row) => row.number === number);
-    if (!found) throw notFound('There is no such edition.');
+    if (!found) throw notFound(refusals.noSuchEdition);
     return found;
   };
   answer(router, deskRoutes.editions, () => ({ editions: listEditions(db, 50) }));
   answer(router, deskRoutes.putLive, ({ body, user }) => {
-    if (catalog.working.changed.size === 0)
-      throw invalidField(['label'], 'Nothing has changed since the live edition.');
+    if (catalog.working.changed.size === 0) throw invalidField(['label'], refusals.nothingToPutLive);
     return edition(catalog.putLive(body.label, user));
   });
   answer(router, deskRoutes.goBack, ({ params, user }) => {
     const old = edition(Number(params.number));
-    if (old.number === catalog.live.edition) throw invalidField([], 'This edition is live already.');
+    if (old.number === catalog.live.edition) throw invalidField([], refusals.isLiveAlready);
     return edition(catalog.goBack(old.number, `Back to edition ${old.number}`, user));
   });
   return router;

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { refusals } from '../shared/refusals';
 import { viewRoutes } from '../../contract/views';
 import type { Catalog } from '../state/catalog';
 import { countMatching } from './queries';
@@ -21,7 +22,7 @@ export function viewsApi(catalog: Catalog): Router {
   });
   answer(router, viewRoutes.remove, ({ params, user }) => {
     const view = readViews(db).find(({ id }) => id === params.id);
-    if (!view) throw notFound('This view does not exist any more.');
+    if (!view) throw notFound(refusals.gone('view'));
     journal.change({ did: 'viewDeleted', name: view.name }, catalog.actor(user), () => deleteView(db, view.id));
     return { ok: true as const };
   });

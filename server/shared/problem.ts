@@ -1,3 +1,4 @@
+import { refusals } from './refusals';
 import { problemTypes, type FieldError, type Problem } from '../../contract/problem';
 
 /** A refusal that the caller is told about, as RFC 9457 problem details. */
@@ -8,7 +9,7 @@ export class ProblemError extends Error {
 }
 
 /** The request asks for something that cannot be; told at the fields. */
-export function invalid(errors: FieldError[], title = 'Some of this cannot be saved.'): ProblemError {
+export function invalid(errors: FieldError[], title = refusals.someCannotBeSaved): ProblemError {
   return new ProblemError({ type: problemTypes.invalid, title, status: 422, errors });
 }
 
@@ -25,9 +26,9 @@ export function notFound(title: string): ProblemError {
 export function clash(errors: FieldError[]): ProblemError {
   return new ProblemError({
     type: problemTypes.clash,
-    title: 'Somebody else changed this meanwhile.',
+    title: refusals.changedMeanwhile,
     status: 409,
-    detail: 'Nothing of theirs and nothing of yours is lost: choose which to keep.',
+    detail: refusals.nothingIsLost,
     errors,
   });
 }

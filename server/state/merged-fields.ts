@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { mergeFields } from '../../core/shared/three-way';
 import type { Was } from '../../contract/was';
 import { clash } from '../shared/problem';
@@ -22,7 +23,7 @@ export function mergedFields<T extends object>(
       clashes.map(({ path, theirs }) => ({
         path,
         theirs,
-        message: `The ${words[path[0] as keyof T & string]} was changed by somebody else meanwhile.`,
+        message: refusals.fieldChangedMeanwhile(words[path[0] as keyof T & string]),
       })),
     );
   return merged;

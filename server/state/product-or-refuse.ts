@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import type { Product } from '../../core/model/product';
 import { notFound } from '../shared/problem';
 import type { Catalog } from './catalog';
@@ -7,6 +8,6 @@ export type UserId = string | null;
 
 export function productOrRefuse(catalog: Catalog, id: string): Product {
   const product = catalog.working.products.get(id);
-  if (!product) throw notFound('This product does not exist any more.');
+  if (!product) throw notFound(refusals.gone('product'));
   return product;
 }

@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/storefront/listing-view';
 import { isOpen, type GroupKind } from '../../core/shop/open-groups';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
@@ -11,7 +12,7 @@ type Query = Record<string, unknown>;
 function impossible(errors: FieldError[]): ProblemError {
   return new ProblemError({
     type: problemTypes.invalid,
-    title: 'This address asks for something that cannot be.',
+    title: refusals.addressCannotBe,
     status: 400,
     errors,
   });
@@ -29,7 +30,7 @@ function pageOf(query: Query): number {
   if (typed === '') return 1;
   const page = Number(typed);
   if (!/^\d+$/.test(typed) || page < 1 || page > MAX_PAGE)
-    throw impossible([{ path: ['page'], message: `Pages go from 1 to ${MAX_PAGE}.` }]);
+    throw impossible([{ path: ['page'], message: refusals.pages(MAX_PAGE) }]);
   return page;
 }
 
@@ -42,7 +43,7 @@ function priceOf(query: Query): ListingRequest['price'] {
   const minor = (amount: string) => Math.round(Number(amount) * 100);
   const min = match[1] === undefined ? -Infinity : minor(match[1]);
   const max = match[2] === undefined ? Infinity : minor(match[2]);
-  if (min > max) throw impossible([{ path: ['f.price'], message: 'The lowest price is above the highest.' }]);
+  if (min > max) throw impossible([{ path: ['f.price'], message: refusals.pricesCrossed }]);
   return { min, max };
 }
 
@@ -51,9 +52,9 @@ function spanOf(name: string, typed: string): { min: number; max: number } | und
   if (!typed.includes('..')) return undefined;
   const match = /^(-?\d{1,9}(?:\.\d{1,3})?)?\.\.(-?\d{1,9}(?:\.\d{1,3})?)?$/.exec(typed);
   if (!match || (match[1] === undefined && match[2] === undefined))
-    throw impossible([{ path: [name], message: 'Spans look like 80..120, 80.. or ..120.' }]);
+    throw impossible([{ path: [name], message: refusals.spans }]);
   const [min, max] = [Number(match[1] ?? -Infinity), Number(match[2] ?? Infinity)];
-  if (min > max) throw impossible([{ path: [name], message: 'The lowest is above the highest.' }]);
+  if (min > max) throw impossible([{ path: [name], message: refusals.spanCrossed }]);
   return { min, max };
 }
 
@@ -87,10 +88,9 @@ export function placeOf(shop: ResolvedShop, query: Query): ListingPlace {
   const at = text(query, 'at');
   if (at === '' || at === 'all') return { kind: 'all' };
   const match = /^(category|collection|brand|tag):(.+)$/.exec(at);
-  if (!match)
-    throw impossible([{ path: ['at'], message: 'Places look like category:kites, collection:first-kites or all.' }]);
+  if (!match) throw impossible([{ path: ['at'], message: refusals.places }]);
   const kind = match[1] as GroupKind;
   const id = shop.bySlug(kind, match[2]!);
-  if (!id || !isOpen(shop, { kind, id })) throw notFound(`There is no ${kind} “${match[2]!.slice(0, 80)}”.`);
+  if (!id || !isOpen(shop, { kind, id })) throw notFound(refusals.noGroupAt(kind, match[2]!.slice(0, 80)));
   return { kind, id };
 }

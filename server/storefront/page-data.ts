@@ -1,3 +1,4 @@
+import { refusals } from '../shared/refusals';
 import { statusAt } from '../../core/products/status';
 import { redirectKey, type AddressedKind, type ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
@@ -67,7 +68,7 @@ function elsewhere(
   const isKept = shop.bySlug(kind, slug) !== undefined;
   const wasThere = targets.some((id) => id !== undefined);
   return wasThere && !isKept
-    ? { status: 410, message: `This ${kind} is not in the shop any more.` }
+    ? { status: 410, message: refusals.notInShop(kind) }
     : never(`There is no such ${kind} in the shop.`);
 }
 

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { refusals } from '../shared/refusals';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
 import { statusAt } from '../../core/products/status';
@@ -29,8 +30,7 @@ export function shopApi(catalog: Catalog): Router {
   answer(router, shopRoutes.product, ({ params }) => {
     const id = live.shop.bySlug('product', params.slug!);
     const product = live.shop.products.get(id ?? '');
-    if (!product || statusAt(product, live.shop.now) !== 'live')
-      throw notFound('There is no such product in the shop.');
+    if (!product || statusAt(product, live.shop.now) !== 'live') throw notFound(refusals.noSuchProduct);
     return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
   });
   answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));

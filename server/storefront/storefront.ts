@@ -1,4 +1,5 @@
 import { Router, type Request, type RequestHandler, type Response } from 'express';
+import { refusals } from '../shared/refusals';
 import { problemTypes, type Problem } from '../../contract/problem';
 import { groupPath } from '../../core/shop/open-groups';
 import { renderShop, type ShopAssets } from '../../shop/render';
@@ -71,7 +72,7 @@ export function storefront(parts: StorefrontParts): Router {
   const paths = ['/', '/search', '/p/:slug', '/page/:slug', ...groups];
   router.get(['/preview', ...paths.map((path) => `/preview${path}`)], (request, response) => {
     if (!sessionOf(response))
-      throw new ProblemError({ type: problemTypes.signIn, title: 'Please sign in.', status: 401 });
+      throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
     send(parts, '/preview', request, response);
   });
   router.get(paths, (request, response) => send(parts, '', request, response));
@@ -94,5 +95,5 @@ export function problemPage({ catalog, assets, origin }: StorefrontParts) {
 
 /** Answers what nothing else answered. */
 export const nothingThere: RequestHandler = () => {
-  throw new ProblemError({ type: problemTypes.notFound, title: 'There is nothing at this address.', status: 404 });
+  throw new ProblemError({ type: problemTypes.notFound, title: refusals.nothingHere, status: 404 });
 };

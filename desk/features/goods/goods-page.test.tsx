@@ -30,7 +30,7 @@ const open = (address: string) => draw(<Screen />, address);
 const titles = () =>
   screen
     .getAllByRole('row')
-    .flatMap((row) => row.dataset.title ?? row.textContent!.match(/Harrier delta|Wren sled|Tern flyer/g) ?? []);
+    .flatMap((row) => row.dataset.title ?? row.textContent.match(/Harrier delta|Wren sled|Tern flyer/g) ?? []);
 
 test('all goods are listed, with how many there are and what they can be narrowed by', async () => {
   open('/goods');

@@ -1,8 +1,10 @@
-const { setupFiles: _desk, coverageThreshold: _floors, ...shared } = require('./jest.config.cjs');
+import shared from './jest.config.cjs';
 
 /** The tests that mutations are asked of: those that stand beside what is broken, which are quick. */
-module.exports = {
+export default {
   ...shared,
+  setupFiles: [],
+  coverageThreshold: undefined,
   roots: ['<rootDir>/core/pricing', '<rootDir>/core/products', '<rootDir>/core/bulk', '<rootDir>/core/shop'],
   testMatch: ['**/{pricing,products,bulk}/**/*.test.ts', '**/shop/bundle.test.ts'],
 };
