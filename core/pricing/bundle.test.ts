@@ -39,6 +39,17 @@ describe('how often a bundle can be made', () => {
     expect(bundleStock([slot(1, 1, part('plan', Infinity))])).toEqual({ stock: Infinity, scarce: [] });
   });
 
+  test('where every slot may stay empty, the pieces of all parts are told, each product once', () => {
+    const line = part('line', 5);
+    expect(bundleStock([slot(0, 2, line, part('kite', 3)), slot(0, 1, line)])).toEqual({ stock: 8, scarce: [] });
+    expect(bundleStock([])).toEqual({ stock: 0, scarce: [] });
+  });
+
+  test('a slot that may stay empty holds nothing up, and its place is counted all the same', () => {
+    const slots = [slot(0, 1, part('tail', 0)), slot(1, 1, part('kite', 2)), slot(1, 1, part('line', 1))];
+    expect(bundleStock(slots)).toEqual({ stock: 1, scarce: [2] });
+  });
+
   test('it agrees with trying every way to share the pieces', () => {
     const piece = fc.integer({ min: 0, max: 3 });
     fc.assert(
@@ -66,6 +77,20 @@ describe('the price of a bundle of parts', () => {
   test('runs from the cheapest choice to the dearest, and leaves sold-out parts out', () => {
     const slots = [slot(1, 1, part('a', 2, 3_000, 4_000), part('b', 0, 1_000)), slot(0, 2, part('line', 9, 500))];
     expect(bundlePrice(slots, 1_000)).toEqual({ low: 2_700, high: 4_500 });
+  });
+
+  test('among the parts of a slot the cheapest and the dearest count, wherever they stand', () => {
+    const parts = [part('b', 1, 500, 700), part('a', 1, 300, 400), part('c', 1, 400, 900), part('d', 1, 450, 600)];
+    expect(bundlePrice([slot(2, 3, ...parts)], 0)).toEqual({ low: 600, high: 2_700 });
+  });
+
+  test('where everything in a slot is sold out, all of its parts are reckoned with', () => {
+    expect(bundlePrice([slot(1, 1, part('a', 0, 300, 400), part('b', 0, 200))], 0)).toEqual({ low: 200, high: 400 });
+  });
+
+  test('a slot without parts costs nothing, and without any parts the bundle does neither', () => {
+    expect(bundlePrice([slot(1, 1), slot(1, 1, part('a', 1, 300))], 0)).toEqual({ low: 300, high: 300 });
+    expect(bundlePrice([slot(1, 1)], 0)).toEqual({ low: 0, high: 0 });
   });
 
   test('when every slot may stay empty, it begins at the cheapest part alone', () => {
