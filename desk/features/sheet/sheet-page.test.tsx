@@ -1,0 +1,58 @@
+/** @jest-environment jsdom */
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { addProduct, startServer } from '../../../server/testing/harness';
+import { draw } from '../../testing/desk';
+import { onServer } from '../../testing/real-fetch';
+import { SheetPage } from './sheet-page';
+
+const ids: string[] = [];
+const server = onServer(async () => {
+  const made = await startServer();
+  for (const [title, price] of [
+    ['Harrier delta', 6_400],
+    ['Wren sled', 1_850],
+  ] as const)
+    ids.push((await addProduct(made, title, price)).product.id);
+  return made;
+});
+const prices = () => ids.map((id) => server().catalog.working.products.get(id)!.variants[0]!.price);
+
+async function open(address = '/goods/sheet') {
+  draw(<SheetPage />, address);
+  return screen.findByRole('grid', { name: 'Sheet' });
+}
+const cell = (of: RegExp, column: number) =>
+  screen.getByRole('row', { name: of }).querySelectorAll<HTMLElement>('[role="gridcell"]')[column]!;
+/** Clicks a cell, and pastes where the cursor then is. */
+async function pasteAt(into: HTMLElement, text: string): Promise<void> {
+  await userEvent.click(into);
+  fireEvent.paste(document.activeElement!, { clipboardData: { getData: () => text } });
+}
+
+test('only goods that the address asks for are in the sheet', async () => {
+  await open(`/goods/sheet?q=${encodeURIComponent('wren')}`);
+  expect(screen.getByText('1 variants of what was found')).toBeTruthy();
+  expect(screen.queryByText('Harrier delta')).toBeNull();
+});
+
+test('a pasted block is saved as one change; what the server refuses is told, and holds up no other cell', async () => {
+  await open();
+  await pasteAt(cell(/Harrier delta/, 1), 'H-1\t70\n');
+  expect(await screen.findByRole('button', { name: 'Save 2 cells' })).toBeTruthy();
+  await pasteAt(cell(/Wren sled/, 1), 'W'.repeat(90));
+  await userEvent.click(await screen.findByRole('button', { name: 'Save 3 cells' }));
+  expect(await screen.findByText(/^1 cell cannot be saved: A SKU can have at most 80 characters/)).toBeTruthy();
+  expect(prices()).toEqual([6_400, 1_850]);
+  await userEvent.click(screen.getByRole('button', { name: 'Save the other 2 cells' }));
+  await waitFor(() => expect(prices()).toEqual([7_000, 1_850]));
+  expect(server().catalog.journal.history(1)[0]!.label).toBe('Changed 2 cells of one product in a sheet');
+});
+
+test('what was typed and not saved is taken away again', async () => {
+  await open();
+  await pasteAt(cell(/Wren sled/, 1), 'W-2\t20');
+  await userEvent.click(await screen.findByRole('button', { name: 'As it was' }));
+  expect(cell(/Wren sled/, 1).textContent).toBe('');
+  expect(prices()).toEqual([7_000, 1_850]);
+});

@@ -1,0 +1,2 @@
+/** Stands for style sheets, which say nothing where nothing is painted. */
+export default {};
