@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Product } from '../model/product';
+import { countWords } from '../shared/count-words';
 import { brand } from './actions/brand';
 import { categories } from './actions/categories';
 import { days } from './actions/days';
@@ -54,6 +55,9 @@ export function planOf(product: Product, request: BulkRequest, sources: BulkSour
 export const isChange = (product: Product, plan: BulkPlan): boolean =>
   'deleted' in plan || ('after' in plan && plan.after !== product);
 
-/** The journal's words for doing this to so many products. */
-export const bulkLabel = (request: BulkRequest, count: number): string =>
-  actionOf(request).label(request, count === 1 ? 'one product' : `${count.toLocaleString('en')} products`);
+/** The words for doing this to so many products; also for an action that there is no longer, which the journal may name. */
+export function bulkLabel(request: BulkRequest, count: number): string {
+  const products = countWords(count, 'product', 'products');
+  const action = actionOf(request) as ReturnType<typeof actionOf> | undefined;
+  return action?.label(request, products) ?? `Changed ${products}`;
+}

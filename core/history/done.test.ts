@@ -79,4 +79,10 @@ test('a field that there is no more is told under the name that it was stored by
   );
 });
 
+test('what this version does not know is told to be a change, and does not break the history', () => {
+  expect(doneWords({ did: 'kiteFlown', title } as never)).toBe('Changed something in a way that is not known any more');
+  const request = { do: 'dyed', colour: 'ember' } as never;
+  expect(doneWords({ did: 'bulk', request, count: 3 })).toBe('Changed 3 products');
+});
+
 test('words of their own are told as they are', () => expect(doneWords(written('Tidied up'))).toBe('Tidied up'));

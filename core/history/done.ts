@@ -1,4 +1,5 @@
 import { bulkLabel, type BulkRequest } from '../bulk/bulk-actions';
+import { countWords } from '../shared/count-words';
 import { fieldWords } from '../model/fields';
 import { productFields, relationFields } from '../model/product-fields';
 import type { Status, StockReason } from '../model/product-values';
@@ -14,8 +15,7 @@ const wordsOfVariant: Readonly<Record<string, string>> = fieldWords(variantField
 const named = (fields: readonly string[], words: Readonly<Record<string, string>>) =>
   fields.map((field) => words[field] ?? field).join(', ');
 
-const many = (count: number, one: string, more: string) => (count === 1 ? `one ${one}` : `${count} ${more}`);
-const products = (count: number) => many(count, 'product', 'products');
+const products = (count: number) => countWords(count, 'product', 'products');
 
 interface Titled {
   title: string;
@@ -76,7 +76,7 @@ const catalogue = {
 
   bulk: ({ request, count }: { request: BulkRequest; count: number }) => bulkLabel(request, count),
   sheetSaved: ({ cells, count }: { cells: number; count: number }) =>
-    `Changed ${many(cells, 'cell', 'cells')} of ${products(count)} in a sheet`,
+    `Changed ${countWords(cells, 'cell', 'cells')} of ${products(count)} in a sheet`,
 
   groupAdded: ({ kind, name }: OfGroup) => `Added ${kind} “${name}”`,
   groupChanged: ({ kind, name }: OfGroup) => `Changed ${kind} “${name}”`,
@@ -107,13 +107,16 @@ const catalogue = {
 };
 
 type Catalogue = typeof catalogue;
-type Parameters1<F> = F extends (parameters: infer P) => string ? (unknown extends P ? object : P) : never;
+type ParametersOf<Words> = Words extends (parameters: infer P) => string ? (unknown extends P ? object : P) : never;
 
 /** What was done to the catalog: which it was, and with what. */
-export type Done = { [Key in keyof Catalogue]: { did: Key } & Parameters1<Catalogue[Key]> }[keyof Catalogue];
+export type Done = { [Key in keyof Catalogue]: { did: Key } & ParametersOf<Catalogue[Key]> }[keyof Catalogue];
 
-/** What was done, in words. */
-export const doneWords = (done: Done): string => (catalogue[done.did] as (parameters: Done) => string)(done);
+/** What was done, in words. What is no longer known is still told to be a change, so that a history can always be read. */
+export function doneWords(done: Done): string {
+  const words = catalogue[done.did] as ((parameters: Done) => string) | undefined;
+  return words?.(done) ?? 'Changed something in a way that is not known any more';
+}
 
 /** Something that is told in words of its own. */
 export const written = (words: string): Done => ({ did: 'written', words });

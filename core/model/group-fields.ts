@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../shared/identity';
 import { declare } from './fields';
+import { liveDays } from './live-days';
 import { FEATURED_FIRST, orderSchema } from './order';
-import { momentSchema } from './product-values';
 import { ruleSchema } from './rule';
 
 export const groupNameSchema = z
@@ -156,22 +156,7 @@ export const collectionFields = declare({
     column: 'json',
     told: 'products',
   },
-  liveFrom: {
-    stored: momentSchema,
-    usual: null,
-    audience: 'shoppers',
-    words: 'first day',
-    column: 'plain',
-    told: 'moment',
-  },
-  liveUntil: {
-    stored: momentSchema,
-    usual: null,
-    audience: 'shoppers',
-    words: 'last day',
-    column: 'plain',
-    told: 'moment',
-  },
+  ...liveDays,
   /** sizes beyond which the seller wants to be warned */
   fewest: { stored: sizeSchema, usual: null, audience: 'seller', words: 'smallest size', column: 'plain' },
   most: { stored: sizeSchema, usual: null, audience: 'seller', words: 'largest size', column: 'plain' },

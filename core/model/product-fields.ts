@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, slugSchema } from '../shared/identity';
 import { bundleSchema } from './bundle';
 import { declare } from './fields';
+import { liveDays } from './live-days';
 import { MAX_FILES, productFileSchema } from './product-file';
 import {
   customFieldSchema,
@@ -273,23 +274,7 @@ export const productFields = declare({
   },
   /** kept out of search engines */
   noindex: { ...search, stored: z.boolean(), usual: false, words: 'search engines', column: 'flag', inSheet: true },
-  /** between these a live product is on the shop; open where null */
-  liveFrom: {
-    stored: momentSchema,
-    usual: null,
-    audience: 'shoppers',
-    words: 'first day on the shop',
-    column: 'plain',
-    told: 'moment',
-  },
-  liveUntil: {
-    stored: momentSchema,
-    usual: null,
-    audience: 'shoppers',
-    words: 'last day on the shop',
-    column: 'plain',
-    told: 'moment',
-  },
+  ...liveDays,
   specSheetId: {
     stored: idSchema.nullable(),
     usual: null,

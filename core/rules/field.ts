@@ -134,7 +134,10 @@ const statusWords = new Map([
   ['soldOut', 'sold out'],
 ]);
 
-/** The fields that every shop has. docs/adding.md says what a new one needs. */
+/**
+ * The fields that every shop has. docs/adding.md says what a new one needs. The index files a product under its choices in
+ * this order, and looks for them from the front: those that shoppers choose among stand first.
+ */
 function fixedFields(data: FieldData): Field[] {
   return [
     { key: 'title', label: 'Title', type: 'text', read: (facts) => facts.title },

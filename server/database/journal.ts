@@ -1,4 +1,4 @@
-import { doneWords, written, type Done } from '../../core/history/done';
+import { doneWords, type Done } from '../../core/history/done';
 import type { Db } from './connection';
 import { statement } from './statements';
 import { isSameRow } from './json-cells';
@@ -108,10 +108,9 @@ export class Journal {
   }
 
   /**
-   * Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind. What was
-   * done, where that depends on what was written, is asked for afterwards.
+   * Runs `write` in one transaction and records what it touched as one change. An exception leaves nothing behind.
    */
-  change<T>(done: Done | (() => Done), actor: Actor, write: () => T): ChangeResult<T> {
+  change<T>(done: Done, actor: Actor, write: () => T): ChangeResult<T> {
     return this.#commit({ done, kind: 'edit', of: null }, actor, write);
   }
 
@@ -264,24 +263,20 @@ export class Journal {
   }
 
   #commit<T>(
-    change: { done: Done | (() => Done); kind: ChangeRow['kind']; of: number | null },
+    change: { done: Done; kind: ChangeRow['kind']; of: number | null },
     actor: Actor,
     write: () => T,
   ): ChangeResult<T> {
     const { db } = this;
-    const { done } = change;
-    const isKnown = typeof done !== 'function';
     const transaction = db.transaction((): ChangeResult<T> => {
       const changeId = Number(
         db
           .prepare(`INSERT INTO change (at, user_id, done, kind, of_change) VALUES (?, ?, ?, ?, ?)`)
-          .run(actor.at, actor.userId, JSON.stringify(isKnown ? done : written('')), change.kind, change.of)
-          .lastInsertRowid,
+          .run(actor.at, actor.userId, JSON.stringify(change.done), change.kind, change.of).lastInsertRowid,
       );
       db.prepare(`INSERT INTO current_change (id) VALUES (?)`).run(changeId);
       const value = write();
       db.prepare(`DELETE FROM current_change`).run();
-      if (!isKnown) db.prepare(`UPDATE change SET done = ? WHERE id = ?`).run(JSON.stringify(done()), changeId);
       const subjects = db
         .prepare(`SELECT DISTINCT subject FROM journal WHERE change_id = ?`)
         .pluck()

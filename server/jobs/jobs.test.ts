@@ -1,8 +1,10 @@
 import type { Job } from '../../contract/bulk';
 import { written } from '../../core/history/done';
+import { differenceOf } from '../store/product-difference';
 import { insertProduct, setVariants } from '../store/put-products';
 import { readProducts } from '../store/products';
 import { startServer, type Harness } from '../testing/harness';
+import { CancelledError, doWork } from './work';
 
 const MANY = 900;
 const ids = Array.from({ length: MANY }, (_, i) => `p_${String(i).padStart(6, '0')}`);
@@ -91,16 +93,29 @@ test('a large change is taken back in a thread too, unless the same was changed 
   expect(prices()).toEqual(new Set([1_100, 4_200]));
 });
 
-test('work that is stopped changes nothing', async () => {
-  const before = readProducts(server.catalog.db, ids);
-  const latest = server.catalog.journal.latest;
-  const begun = await start({ do: 'status', status: 'off' });
-  await server.call('POST', `/api/jobs/${begun.body.id}/cancel`);
-  const stopped = await ended(begun.body.id);
-  if (stopped.state === 'cancelled') {
-    expect(stopped.outcome).toBe('Stopped; nothing was changed');
-    expect(readProducts(server.catalog.db, ids)).toEqual(before);
-    expect(server.catalog.journal.latest).toBe(latest);
-  } else expect(stopped.state).toBe('done');
+test('work that is stopped while it waits is never begun', async () => {
+  const { journal } = server.catalog;
+  const first = await start({ do: 'supplier', name: 'Tern & Tackle' });
+  const second = await start({ do: 'status', status: 'off' });
+  await server.call('POST', `/api/jobs/${second.body.id}/cancel`);
+  expect(await ended(second.body.id)).toMatchObject({ state: 'cancelled', outcome: 'Stopped; nothing was changed' });
+  expect((await ended(first.body.id)).state).toBe('done');
+  expect(journal.history(1)[0]!.label).toBe('Changed the supplier of 900 products');
+  expect(readProducts(server.catalog.db, ids).every(({ status }) => status === 'live')).toBe(true);
   expect((await server.call('POST', '/api/jobs/j_unknown/cancel')).status).toBe(404);
+});
+
+test('work that is stopped in the middle is taken back whole', () => {
+  const { db, journal } = server.catalog;
+  const latest = journal.latest;
+  const before = readProducts(db, ids);
+  const differences = before.map((product) => differenceOf(product, { ...product, supplier: 'Half of them' }));
+  let looks = 0;
+  const follow = { tell: jest.fn(), isCancelled: () => ++looks === 2 };
+  const place = { db, journal, actor: server.catalog.actor(null) };
+  const work = { what: 'put' as const, done: written('Half done'), differences };
+  expect(() => doWork(work, place, follow)).toThrow(CancelledError);
+  expect(follow.tell).toHaveBeenCalledWith(0, MANY);
+  expect(readProducts(db, ids)).toEqual(before);
+  expect(journal.latest).toBe(latest);
 });

@@ -95,4 +95,12 @@ export async function addProduct(harness: Harness, title: string, price = 1000):
   return (await harness.call<ProductAnswer>('PATCH', `/api/products/${product.id}`, { seen: revision, fields })).body;
 }
 
+/** A server whose shop has these goods live, by title and price; with their ids in that order. */
+export async function startShop(goods: Readonly<Record<string, number>>): Promise<Harness & { ids: string[] }> {
+  const server = await startServer();
+  const ids: string[] = [];
+  for (const [title, price] of Object.entries(goods)) ids.push((await addProduct(server, title, price)).product.id);
+  return { ...server, ids };
+}
+
 export const problem = (answer: Answer) => answer.body as Problem;

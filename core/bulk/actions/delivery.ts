@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { type Product } from '../../model/product';
 import { dispatchDaysSchema, packageSizeSchema, packageTypeSchema, weightSchema } from '../../model/product-values';
 import { kindParts } from '../../products/kinds';
+import { canonicalJson } from '../../shared/canonical-json';
 import { bulkAction } from '../bulk-action';
-import { sameJson } from '../same-json';
 
 const schema = z
   .strictObject({
@@ -20,7 +20,9 @@ export const delivery = bulkAction({
   schema,
   plan: (product, { do: _do, ...facts }) => {
     if (!kindParts[product.kind].delivery) return { problem: 'nothing of it is delivered' };
-    const isSame = Object.entries(facts).every(([name, value]) => sameJson(product[name as keyof Product], value));
+    const isSame = Object.entries(facts).every(
+      ([name, value]) => canonicalJson(product[name as keyof Product]) === canonicalJson(value),
+    );
     return { after: isSame ? product : { ...product, ...facts } };
   },
   label: (_request, products) => `Changed delivery facts of ${products}`,

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { specValueSchema } from '../../model/spec-sheet';
 import { specProblem } from '../../products/spec-values';
 import { idSchema } from '../../shared/identity';
+import { canonicalJson } from '../../shared/canonical-json';
 import { bulkAction } from '../bulk-action';
-import { sameJson } from '../same-json';
 
 const schema = z.strictObject({
   do: z.literal('specs'),
@@ -31,7 +31,7 @@ export const specs = bulkAction({
         specs[id] = value;
       }
     }
-    const isSame = product.specSheetId === sheetId && sameJson(specs, product.specs);
+    const isSame = product.specSheetId === sheetId && canonicalJson(specs) === canonicalJson(product.specs);
     return { after: isSame ? product : { ...product, specSheetId: sheetId, specs } };
   },
   label: (_request, products) => `Changed specs of ${products}`,

@@ -19,8 +19,7 @@ import { WindowContext } from '../../shared/window-state';
 const FeaturedOrder = lazy(async () => ({
   default: (await import('../../features/bulk/featured-order')).FeaturedOrder,
 }));
-const loadNewProduct = () => import('../../features/goods/new-product');
-const NewProduct = lazy(async () => ({ default: (await loadNewProduct()).NewProduct }));
+const NewProduct = lazy(async () => ({ default: (await import('../../features/goods/new-product')).NewProduct }));
 const ShortcutList = lazy(async () => ({ default: (await import('./shortcut-list')).ShortcutList }));
 
 const DropPlaces = lazy(() => import('./drop-places'));
@@ -47,11 +46,6 @@ export function Frame() {
   const areDragged = useGoodsAreDragged();
   useLiveUpdates();
   useLeftBehind();
-  // Whoever presses N types a title at once: it has to be there by then.
-  useEffect(() => {
-    const soon = setTimeout(() => void loadNewProduct(), 1_000);
-    return () => clearTimeout(soon);
-  }, []);
 
   const isNarrow = useIsNarrow();
   const [isOverlay, setOverlay] = useState(false);

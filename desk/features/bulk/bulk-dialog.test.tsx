@@ -2,24 +2,15 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { bulkActions, type BulkKey } from '../../../core/bulk/bulk-actions';
-import { addProduct, startServer } from '../../../server/testing/harness';
+import { startShop } from '../../../server/testing/harness';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
 import { BulkDialog } from './bulk-dialog';
 
-const ids: string[] = [];
-const server = onServer(async () => {
-  const made = await startServer();
-  for (const [title, price] of [
-    ['Harrier delta', 6_400],
-    ['Wren sled', 1_850],
-  ] as const)
-    ids.push((await addProduct(made, title, price)).product.id);
-  return made;
-});
-const prices = () => ids.map((id) => server().catalog.working.products.get(id)!.variants[0]!.price);
+const server = onServer(() => startShop({ 'Harrier delta': 6_400, 'Wren sled': 1_850 }));
+const prices = () => server().ids.map((id) => server().catalog.working.products.get(id)!.variants[0]!.price);
 const close = jest.fn();
-const open = (action: BulkKey) => draw(<BulkDialog action={action} which={{ ids }} close={close} />);
+const open = (action: BulkKey) => draw(<BulkDialog action={action} which={{ ids: server().ids }} close={close} />);
 
 test.each(Object.keys(bulkActions) as BulkKey[])(
   '%s has a form under its own name, and nothing is done unasked',

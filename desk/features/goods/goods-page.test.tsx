@@ -2,16 +2,14 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Outlet, useRoutes } from 'react-router';
-import { addProduct, startServer } from '../../../server/testing/harness';
+import { startShop } from '../../../server/testing/harness';
 import { tray } from '../../shared/tray-store';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
 import { GoodsPage } from './goods-page';
 
 onServer(async () => {
-  const server = await startServer();
-  await addProduct(server, 'Harrier delta', 6_400);
-  await addProduct(server, 'Wren sled', 1_850);
+  const server = await startShop({ 'Harrier delta': 6_400, 'Wren sled': 1_850 });
   await server.call('POST', '/api/products', { title: 'Tern flyer', price: 2_000 });
   return server;
 });
@@ -28,9 +26,7 @@ function Screen() {
 }
 const open = (address: string) => draw(<Screen />, address);
 const titles = () =>
-  screen
-    .getAllByRole('row')
-    .flatMap((row) => row.dataset.title ?? row.textContent.match(/Harrier delta|Wren sled|Tern flyer/g) ?? []);
+  screen.getAllByRole('row').flatMap((row) => /Harrier delta|Wren sled|Tern flyer/.exec(row.textContent)?.[0] ?? []);
 
 test('all goods are listed, with how many there are and what they can be narrowed by', async () => {
   open('/goods');
@@ -41,7 +37,7 @@ test('all goods are listed, with how many there are and what they can be narrowe
 
 test('what stands in the address is what is listed: words, a condition, an order', async () => {
   open('/goods?q=price+below+50&sort=price');
-  expect(await screen.findByText(/2 of 3|2 products/)).toBeTruthy();
+  expect(await screen.findByText(/^2 of 3/)).toBeTruthy();
   await waitFor(() => expect(titles()).toEqual(['Wren sled', 'Tern flyer']));
 });
 

@@ -17,7 +17,8 @@ import { Tick } from '../../shared/ui/tick';
 import { Board } from './board';
 import { categoryChoices } from '../../shared/pickers/category-choices';
 import { DeleteCategory } from './delete-category';
-import { GroupStatusTag, Ways } from './status-tag';
+import { Ways } from './ways';
+import { StatusTag } from '../../shared/ui/swing-tag';
 import { MergeDialog } from './merge-dialog';
 import { Clashes } from '../../shared/ui/clashes';
 import { OrderField } from './order-field';
@@ -153,7 +154,7 @@ function Editor({ whole }: { whole: Whole }) {
     <div className="flex min-w-0 flex-1 flex-col">
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-2">
         <h1 className="max-w-[50%] truncate font-display text-xl font-bold">{editor.value('name')}</h1>
-        <GroupStatusTag shownStatus={category.shownStatus} />
+        <StatusTag shownStatus={category.shownStatus} />
         <Ways ways={category.ways} />
         <SaveStateWords save={editor.save} />
         <span className="ml-auto flex items-center">

@@ -18,7 +18,8 @@ import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { AddGoods } from './add-goods';
 import { Board } from './board';
 import { CollectionTerms } from './collection-terms';
-import { GroupStatusTag, Ways } from './status-tag';
+import { Ways } from './ways';
+import { StatusTag } from '../../shared/ui/swing-tag';
 import { Clashes } from '../../shared/ui/clashes';
 import { OrderField } from './order-field';
 import { GroupPageFields } from './page-fields';
@@ -46,7 +47,7 @@ function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
       <h1 className="max-w-[40%] truncate font-display text-xl font-bold" title={editor.value('name')}>
         {editor.value('name')}
       </h1>
-      <GroupStatusTag shownStatus={shelf.shownStatus} />
+      <StatusTag shownStatus={shelf.shownStatus} />
       <Ways ways={shelf.ways} />
       <SaveStateWords save={editor.save} />
       <span className="ml-auto flex items-center">

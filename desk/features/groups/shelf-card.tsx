@@ -6,7 +6,8 @@ import type { ShelfHead } from '../../../contract/groups';
 import { useGoodsDrop } from '../../shared/ui/goods-drag';
 import { count } from '../../shared/ui/count';
 import { Board } from './board';
-import { GroupStatusTag, Ways } from './status-tag';
+import { Ways } from './ways';
+import { StatusTag } from '../../shared/ui/swing-tag';
 import { pinsAfterMove } from './pins';
 import { useCollectionWrites, useShelf, useShelfOrder } from '../../data/groups';
 
@@ -86,7 +87,7 @@ export function ShelfCard({ head, currency, isFolded, fold, up, down }: Props) {
             </span>
             <span className="ml-auto flex min-w-0 items-center gap-2">
               <Ways ways={head.ways} />
-              <GroupStatusTag shownStatus={head.shownStatus} />
+              <StatusTag shownStatus={head.shownStatus} />
             </span>
           </div>
           <p className="truncate text-ink-2" title={head.sentence}>

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useMemo, useRef, useState, type MouseEvent } from 'react';
+import { useMemo, useRef, type MouseEvent } from 'react';
 import {
   DataGrid,
   renderTextEditor,
@@ -11,19 +11,16 @@ import {
 import 'react-data-grid/lib/styles.css';
 import { toast } from 'sonner';
 import {
-  blockOf,
   copiedText,
   filledDown,
   isInBlock,
   pastedCells,
   placesIn,
-  sizeOf,
-  stepFrom,
   textsOf,
-  within,
   type Block,
   type Place,
 } from '../../shared/grid/block';
+import type { BlockStore } from '../../shared/grid/block-store';
 import type { SheetColumn } from './sheet-columns';
 import type { Sheet, SheetRow, TypedCell } from './use-sheet';
 
@@ -41,28 +38,20 @@ interface GridRow {
 interface Props {
   sheet: Sheet;
   columns: readonly SheetColumn[];
+  blocks: BlockStore;
+  /** what `blocks` holds now */
   block: Block | undefined;
-  setBlock: (block: Block | undefined) => void;
 }
 
 /** Goods as a grid: arrows, typing, blocks by dragging or Shift, copying, pasting, filling down. */
-export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
+export function SheetGrid({ sheet, columns, blocks, block }: Props) {
   const grid = useRef<DataGridHandle>(null);
-  const [anchor, setAnchor] = useState<Place>({ row: 0, column: 0 });
-  const [focus, setFocus] = useState<Place>({ row: 0, column: 0 });
   const rows = useMemo(
     () => sheet.rows.map((row, at): GridRow => ({ at, row, typed: {} })),
     // Texts are read while cells are drawn; new objects tell the grid that some are others now.
     [sheet],
   );
   const last: Place = { row: sheet.rows.length - 1, column: columns.length - 1 };
-
-  const select = (to: Place, from = anchor) => {
-    const place = within(to, last);
-    setAnchor(from);
-    setFocus(place);
-    setBlock(blockOf(from, place));
-  };
 
   const type = (cells: readonly TypedCell[]) => {
     const stayed = sheet.type(cells);
@@ -86,6 +75,23 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
     return place.row >= 0 && place.column >= 0 ? place : undefined;
   };
 
+  /** Does what a key means for the block; false when it means nothing for it. */
+  const doOnBlock = (event: CellKeyboardEvent): boolean => {
+    const isCommand = event.ctrlKey || event.metaKey;
+    const key = event.key.toLowerCase();
+    if (event.shiftKey && blocks.extend(event.key, isCommand ? Math.max(last.row, last.column) : 1, last)) return true;
+    if (isCommand && key === 'a') {
+      blocks.begin({ row: 0, column: 0 });
+      blocks.reach(last);
+      return true;
+    }
+    if (!block) return false;
+    if (key === 'delete' || key === 'backspace') type(placesIn(block).map((place) => cellAt(place, '')));
+    else if (isCommand && key === 'd') type(filledDown(block).map(({ to, from }) => cellAt(to, text(from))));
+    else return false;
+    return true;
+  };
+
   const onCellKeyDown = (args: CellKeyDownArgs<GridRow>, event: CellKeyboardEvent) => {
     if (args.mode === 'EDIT') {
       if (event.key !== 'Enter') return;
@@ -94,20 +100,7 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
       grid.current?.selectCell({ idx: args.column.idx, rowIdx: Math.min(last.row, args.rowIdx + 1) });
       return event.preventGridDefault();
     }
-    const isCommand = event.ctrlKey || event.metaKey;
-    const to = event.shiftKey
-      ? stepFrom(focus, event.key, isCommand ? Math.max(last.row, last.column) : 1, last)
-      : undefined;
-    if (to) select(to);
-    else if (block && (event.key === 'Delete' || event.key === 'Backspace'))
-      type(placesIn(block).map((place) => cellAt(place, '')));
-    else if (block && isCommand && event.key.toLowerCase() === 'd')
-      type(filledDown(block).map(({ to: place, from }) => cellAt(place, text(from))));
-    else if (isCommand && event.key.toLowerCase() === 'a') {
-      setAnchor({ row: 0, column: 0 });
-      setFocus(last);
-      setBlock(blockOf({ row: 0, column: 0 }, last));
-    } else return;
+    if (!doOnBlock(event)) return;
     event.preventGridDefault();
     event.preventDefault();
   };
@@ -171,12 +164,12 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
           // The grid would move to the cell; the block grows to it instead.
           event.stopPropagation();
           event.preventDefault();
-          select(place);
-        } else select(place, place);
+          blocks.reach(place);
+        } else blocks.begin(place);
       }}
       onMouseMove={(event) => {
         const place = event.buttons === 1 ? placeOf(event) : undefined;
-        if (place && (place.row !== focus.row || place.column !== focus.column)) select(place);
+        if (place) blocks.reach(place);
       }}
     >
       <DataGrid<GridRow>
@@ -191,13 +184,7 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
         onCellKeyDown={onCellKeyDown}
         onSelectedCellChange={({ rowIdx, column }) => {
           const place = { row: rowIdx, column: column.idx - LEAD };
-          if (
-            rowIdx < 0 ||
-            place.column < 0 ||
-            (block && sizeOf(block) > 1 && isInBlock(block, place.row, place.column))
-          )
-            return;
-          select(place, place);
+          if (rowIdx >= 0 && place.column >= 0 && !blocks.isPicked(place.row, place.column)) blocks.begin(place);
         }}
         onRowsChange={(changed, { indexes, column }) => {
           const of = columns[column.idx - LEAD]!;
@@ -220,8 +207,8 @@ export function SheetGrid({ sheet, columns, block, setBlock }: Props) {
         onCellPaste={({ row }, event) => {
           event.preventDefault();
           const pasted = textsOf(event.clipboardData.getData('text/plain'));
-          const into = block ?? blockOf(focus, focus);
-          const made = pastedCells(pasted, into, sheet.rows.length, columns.length);
+          if (!block) return row;
+          const made = pastedCells(pasted, block, sheet.rows.length, columns.length);
           if ('problem' in made) toast.error(`${made.problem} Nothing was pasted.`);
           else type(made.cells.map(({ text: each, ...place }) => cellAt(place, each)));
           return row;

@@ -1,22 +1,13 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { addProduct, startServer } from '../../../server/testing/harness';
+import { startShop } from '../../../server/testing/harness';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
 import { SheetPage } from './sheet-page';
 
-const ids: string[] = [];
-const server = onServer(async () => {
-  const made = await startServer();
-  for (const [title, price] of [
-    ['Harrier delta', 6_400],
-    ['Wren sled', 1_850],
-  ] as const)
-    ids.push((await addProduct(made, title, price)).product.id);
-  return made;
-});
-const prices = () => ids.map((id) => server().catalog.working.products.get(id)!.variants[0]!.price);
+const server = onServer(() => startShop({ 'Harrier delta': 6_400, 'Wren sled': 1_850 }));
+const prices = () => server().ids.map((id) => server().catalog.working.products.get(id)!.variants[0]!.price);
 
 async function open(address = '/goods/sheet') {
   draw(<SheetPage />, address);
@@ -32,7 +23,7 @@ async function pasteAt(into: HTMLElement, text: string): Promise<void> {
 
 test('only goods that the address asks for are in the sheet', async () => {
   await open(`/goods/sheet?q=${encodeURIComponent('wren')}`);
-  expect(screen.getByText('1 variants of what was found')).toBeTruthy();
+  expect(screen.getByText('1 variant of what was found')).toBeTruthy();
   expect(screen.queryByText('Harrier delta')).toBeNull();
 });
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Columns3 } from 'lucide-react';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
@@ -12,13 +12,14 @@ import { useJobs, type WhichInput } from '../../data/bulk';
 import { useTrayWhich } from '../../shared/tray-store';
 import { useGoodsFields, useSpecSheets } from '../../data/goods';
 import { Button } from '../../shared/ui/button';
+import { products as productCount, variants as variantCount } from '../../shared/ui/count';
 import { useLocalUndo } from '../../shared/ui/local-undo';
 import { useTitle } from '../../shared/ui/use-title';
 import { Select } from '../../shared/ui/select';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { TickList } from '../../shared/ui/tick-list';
 import { useRemembered } from '../../shared/ui/use-remembered';
-import type { Block } from '../../shared/grid/block';
+import { BlockStore } from '../../shared/grid/block-store';
 import { ColumnWork } from './column-work';
 import { sheetColumns, usualSheetColumns } from './sheet-columns';
 import { SheetGrid } from './sheet-grid';
@@ -105,7 +106,8 @@ export function SheetPage() {
   const { data: specs } = useSpecSheets();
   const [level, setLevel] = useState('variants');
   const [chosen, choose] = useRemembered<string[]>('dispona.sheet.columns', [...usualSheetColumns]);
-  const [block, setBlock] = useState<Block>();
+  const [blocks] = useState(() => new BlockStore());
+  const block = useSyncExternalStore(blocks.subscribe, blocks.block);
   const [isWorking, setWorking] = useState(false);
   const [saving, setSaving] = useState<string>();
   const seenAtFirst = useRef<number>(undefined);
@@ -178,7 +180,7 @@ export function SheetPage() {
       <div className="flex min-h-[52px] flex-wrap items-center gap-2 px-3 py-2">
         <h1 className="font-display text-2xl font-bold">Sheet</h1>
         <span className="text-ink-2">
-          {sheet.rows.length} {isByVariant ? 'variants' : 'products'} of {words}
+          {isByVariant ? variantCount(sheet.rows.length) : productCount(sheet.rows.length)} of {words}
           {data.more > 0 && `; ${data.more} more products do not fit into one sheet`}
         </span>
         <Select label="Rows" value={level} choices={levels} choose={setLevel} className="ml-2" />
@@ -209,7 +211,7 @@ export function SheetPage() {
           Put goods into the tray, or find some in the list, and open the sheet again.
         </Empty>
       ) : (
-        <SheetGrid sheet={sheet} columns={columns} block={block} setBlock={setBlock} />
+        <SheetGrid sheet={sheet} columns={columns} blocks={blocks} block={block} />
       )}
       {isWorking && (
         <ColumnWork

@@ -1,10 +1,10 @@
-import { blockOf, isInBlock, sizeOf, stepFrom, type Block, type Place } from './block';
+import { blockOf, isInBlock, isSameBlock, sizeOf, stepFrom, type Block, type Place } from './block';
 
-/** Which block of a table is picked, for tables whose cells are drawn by themselves. */
+/** Which cells of a table are picked together: from a cell on, by keys or by pointing. */
 export class BlockStore {
-  #anchor: Place = { row: 0, column: 0 };
+  #begin: Place = { row: 0, column: 0 };
   #end: Place = { row: 0, column: 0 };
-  #isPicked = false;
+  #block: Block | undefined;
   readonly #listeners = new Set<() => void>();
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -12,40 +12,40 @@ export class BlockStore {
     return () => this.#listeners.delete(listener);
   };
 
-  /** The cells that are picked together; undefined for a single one. */
-  get block(): Block | undefined {
-    const block = blockOf(this.#anchor, this.#end);
-    return this.#isPicked && sizeOf(block) > 1 ? block : undefined;
-  }
+  /** The block, of one cell where nothing was picked beyond it; undefined before it began. The same object until it changes. */
+  readonly block = (): Block | undefined => this.#block;
 
-  has = (row: number, column: number): boolean => {
-    const { block } = this;
-    return block !== undefined && isInBlock(block, row, column);
+  /** The block where it is more than one cell. */
+  readonly many = (): Block | undefined => (this.#block && sizeOf(this.#block) > 1 ? this.#block : undefined);
+
+  readonly isPicked = (row: number, column: number): boolean => {
+    const many = this.many();
+    return many !== undefined && isInBlock(many, row, column);
   };
 
-  /** Begins at a cell; nothing else is picked then. */
+  /** Begins anew at a cell. */
   begin(place: Place): void {
-    this.#anchor = this.#end = place;
-    this.#set(false);
+    this.#begin = place;
+    this.reach(place);
   }
 
-  /** Grows, or shrinks, to where an arrow key leads; false for other keys. */
+  /** Lets go of all but the cell where it began. */
+  readonly single = (): void => this.begin(this.#begin);
+
+  /** Grows, or shrinks, to a cell. */
+  reach(place: Place): void {
+    const block = blockOf(this.#begin, place);
+    const known = this.#block;
+    this.#end = place;
+    if (known && isSameBlock(known, block)) return;
+    this.#block = block;
+    for (const listener of this.#listeners) listener();
+  }
+
+  /** The same to where an arrow key leads, so many cells on and not beyond `last`; false for other keys. */
   extend(key: string, by: number, last: Place): boolean {
     const to = stepFrom(this.#end, key, by, last);
-    if (!to) return false;
-    this.#end = to;
-    this.#set(true);
-    return true;
-  }
-
-  /** Grows to a cell. */
-  reach(place: Place): void {
-    this.#end = place;
-    this.#set(true);
-  }
-
-  #set(isPicked: boolean): void {
-    this.#isPicked = isPicked;
-    for (const listener of this.#listeners) listener();
+    if (to) this.reach(to);
+    return to !== undefined;
   }
 }

@@ -22,7 +22,16 @@ export const blockOf = (a: Place, b: Place): Block => ({
 export const isInBlock = ({ top, left, bottom, right }: Block, row: number, column: number): boolean =>
   row >= top && row <= bottom && column >= left && column <= right;
 
+export const isSameBlock = (a: Block, b: Block): boolean =>
+  a.top === b.top && a.left === b.left && a.bottom === b.bottom && a.right === b.right;
+
 export const sizeOf = ({ top, left, bottom, right }: Block): number => (bottom - top + 1) * (right - left + 1);
+
+/** What of a block there is in a table that may have become smaller; undefined where nothing is left of it. */
+export const clipped = (block: Block, last: Place): Block | undefined =>
+  block.top > last.row || block.left > last.column
+    ? undefined
+    : { ...block, bottom: Math.min(block.bottom, last.row), right: Math.min(block.right, last.column) };
 
 /** Its cells, row by row. */
 export function placesIn({ top, left, bottom, right }: Block): Place[] {
@@ -46,7 +55,7 @@ export function stepFrom({ row, column }: Place, key: string, by: number, last: 
 }
 
 /** The place, or the nearest one that there is. */
-export const within = ({ row, column }: Place, last: Place): Place => ({
+const within = ({ row, column }: Place, last: Place): Place => ({
   row: Math.max(0, Math.min(last.row, row)),
   column: Math.max(0, Math.min(last.column, column)),
 });

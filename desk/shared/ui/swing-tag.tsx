@@ -1,10 +1,15 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
+import type { GroupShownStatus } from '../../../contract/groups';
 import type { ShownStatus } from '../../../contract/product';
 
-const lives: Record<ShownStatus, { words: string; look: keyof typeof looks }> = {
+/** Products and groups have most of what there is to say in common. */
+type AnyStatus = ShownStatus | GroupShownStatus;
+
+const statuses: Record<AnyStatus, { words: string; look: keyof typeof looks }> = {
   live: { words: 'Live', look: 'petrol' },
   changed: { words: 'Changed', look: 'marigold' },
+  new: { words: 'Not live yet', look: 'outline' },
   draft: { words: 'Draft', look: 'outline' },
   soldOut: { words: 'Sold out', look: 'rose' },
   waiting: { words: 'Waits for its day', look: 'sky' },
@@ -36,7 +41,7 @@ export function SwingTag({ look, children }: { look: keyof typeof looks; childre
 }
 
 /** `words`: instead of the usual ones, such as "from 3 May". */
-export function StatusTag({ shownStatus, words }: { shownStatus: ShownStatus; words?: string }) {
-  const usual = lives[shownStatus];
+export function StatusTag({ shownStatus, words }: { shownStatus: AnyStatus; words?: string }) {
+  const usual = statuses[shownStatus];
   return <SwingTag look={usual.look}>{words ?? usual.words}</SwingTag>;
 }

@@ -5,6 +5,7 @@ import { valueAt } from '../../../shared/autosave/step';
 import { cellKey } from './use-product-autosave';
 import {
   blockOf,
+  clipped,
   copiedText,
   filledDown,
   pastedCells,
@@ -28,6 +29,8 @@ export interface Cells {
   block: BlockStore;
   placeOf: (variantId: string, name: ColumnName) => Place;
   last: () => Place;
+  /** the block, where it is more than one cell */
+  picked: () => Block | undefined;
   /** empties the cells that are picked */
   empty: () => void;
   /** the cells that are picked, as a spreadsheet takes them */
@@ -70,10 +73,18 @@ export function useCells(product: Product, columns: readonly ColumnName[], save:
       const [variantId, name] = cellAt(place);
       return { variantId, name, text };
     };
-    /** the block that is picked, or the one cell */
+    const last = (): Place => ({
+      row: latest.current.product.variants.length - 1,
+      column: latest.current.columns.length - 1,
+    });
+    // Variants and columns may have gone since the block was picked.
+    const picked = () => {
+      const many = block.many();
+      return many && clipped(many, last());
+    };
     const pickedOr = (variantId: string, name: ColumnName): Block => {
       const place = placeOf(variantId, name);
-      return block.block ?? blockOf(place, place);
+      return picked() ?? blockOf(place, place);
     };
     return {
       save,
@@ -82,21 +93,21 @@ export function useCells(product: Product, columns: readonly ColumnName[], save:
       set: save.change,
       block,
       placeOf,
-      last: () => ({ row: latest.current.product.variants.length - 1, column: latest.current.columns.length - 1 }),
+      last,
+      picked,
       fillDown: (variantId, name) => {
-        const picked = pickedOr(variantId, name);
         save.change(
           Object.fromEntries(
-            filledDown(picked).map(({ to, from }) => {
+            filledDown(pickedOr(variantId, name)).map(({ to, from }) => {
               const [[id, of], [above]] = [cellAt(to), cellAt(from)];
               return [cellKey(id, of), valueOf(above, of)];
             }),
           ),
         );
       },
-      empty: () => take(placesIn(block.block!).map((place) => typedAt(place, ''))),
+      empty: () => take(placesIn(picked()!).map((place) => typedAt(place, ''))),
       copied: () =>
-        copiedText(block.block!, (place) => {
+        copiedText(picked()!, (place) => {
           const [id, name] = cellAt(place);
           return columnOf(name).show(valueOf(id, name), latest.current.product);
         }),

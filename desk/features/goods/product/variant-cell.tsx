@@ -55,12 +55,8 @@ export const VariantCell = memo(function VariantCell({ cells, variantId, name, l
   const [editing, setEditing] = useState<string | null>(null);
   const isPicked = useSyncExternalStore(cells.block.subscribe, () => {
     const { row, column: at } = cells.placeOf(variantId, name);
-    return cells.block.has(row, at);
+    return cells.block.isPicked(row, at);
   });
-  const extended = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (!cells.block.block) cells.block.begin(cells.placeOf(variantId, name));
-    return cells.block.extend(event.key, 1, cells.last());
-  };
   const isLow = name === 'stock' && typeof value === 'number' && value <= (warnAt ?? 0);
   return (
     <td
@@ -78,14 +74,20 @@ export const VariantCell = memo(function VariantCell({ cells, variantId, name, l
         value={editing ?? unread ?? column.show(value, pricedBy)}
         inputMode={column.isNumber ? 'decimal' : 'text'}
         placeholder={column.placeholder}
-        onFocus={(event) => event.target.select()}
-        onPointerDown={(event) => {
-          if (!event.shiftKey) return cells.block.begin(cells.placeOf(variantId, name));
+        onFocus={(event) => {
+          event.target.select();
+          cells.block.begin(cells.placeOf(variantId, name));
+        }}
+        onMouseDown={(event) => {
+          const place = cells.placeOf(variantId, name);
+          if (!event.shiftKey || !event.currentTarget.closest('table')!.contains(document.activeElement))
+            return cells.block.begin(place);
+          // The cursor stays where the block began.
           event.preventDefault();
-          cells.block.reach(cells.placeOf(variantId, name));
+          cells.block.reach(place);
         }}
         onCopy={(event) => {
-          if (!cells.block.block) return;
+          if (!cells.picked()) return;
           event.preventDefault();
           event.clipboardData.setData('text/plain', cells.copied());
         }}
@@ -93,21 +95,19 @@ export const VariantCell = memo(function VariantCell({ cells, variantId, name, l
           setEditing(event.target.value);
           cells.type(variantId, name, event.target.value);
         }}
-        onBlur={() => {
-          setEditing(null);
-          if (cells.block.block) cells.block.begin(cells.placeOf(variantId, name));
-        }}
+        onBlur={() => setEditing(null)}
         onPaste={(event) => {
           const pasted = event.clipboardData.getData('text/plain');
-          if (!cells.block.block && !/[\t\n]/.test(pasted.replace(/\n$/, ''))) return;
+          if (!cells.picked() && !/[\t\n]/.test(pasted.replace(/\n$/, ''))) return;
           event.preventDefault();
           setEditing(null);
           cells.paste(variantId, name, pasted);
         }}
         onKeyDown={(event) => {
           const isCommand = event.ctrlKey || event.metaKey;
-          if (event.shiftKey && !isCommand && isForBlock(event) && extended(event)) event.preventDefault();
-          else if (cells.block.block && (event.key === 'Delete' || event.key === 'Backspace')) {
+          if (event.shiftKey && !isCommand && isForBlock(event) && cells.block.extend(event.key, 1, cells.last()))
+            event.preventDefault();
+          else if (cells.picked() && (event.key === 'Delete' || event.key === 'Backspace')) {
             event.preventDefault();
             setEditing(null);
             cells.empty();

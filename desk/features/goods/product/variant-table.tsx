@@ -156,6 +156,9 @@ export function VariantTable({ answer, save, fields }: Props) {
       <div
         ref={scroller}
         className="max-h-[520px] overflow-auto contain-paint"
+        onBlur={({ currentTarget, relatedTarget }) => {
+          if (!currentTarget.contains(relatedTarget)) cells.block.single();
+        }}
         onFocus={({ target }) => {
           const id = target.dataset.row;
           setCursor(id === undefined ? -1 : variants.findIndex((variant) => variant.id === id));

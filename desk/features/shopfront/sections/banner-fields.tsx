@@ -1,19 +1,15 @@
 import { Choose } from '../../../shared/ui/choose';
-import { TextArea, TextField } from '../../../shared/ui/field';
+import { TextArea } from '../../../shared/ui/field';
 import { TargetChip } from '../target-chip';
 import { targetOf, useTargets } from '../targets';
 import type { SectionFieldsProps } from './section-fields';
+import { SectionTitle } from './section-title';
 
 export function BannerFields({ section, errors, change }: SectionFieldsProps<'banner'>) {
   const { choices, nameOf } = useTargets();
   return (
     <>
-      <TextField
-        label="Title"
-        value={section.title}
-        error={errors.title}
-        onChange={(event) => change({ ...section, title: event.target.value })}
-      />
+      <SectionTitle section={section} errors={errors} change={change} />
       <TextArea
         label="Text"
         rows={2}

@@ -1,22 +1,21 @@
 import { MAX_STRIP } from '../../../../core/model/sections/strip';
 import { Choose } from '../../../shared/ui/choose';
-import { TextField } from '../../../shared/ui/field';
 import { TargetChip } from '../target-chip';
 import { targetOf, useTargets } from '../targets';
 import type { SectionFieldsProps } from './section-fields';
+import { SectionTitle } from './section-title';
 
 export function StripFields({ section, errors, change }: SectionFieldsProps<'strip'>) {
   const { choices, nameOf } = useTargets();
   const { source } = section;
   return (
     <>
-      <TextField
-        label="Title"
+      <SectionTitle
+        section={section}
+        errors={errors}
+        change={change}
         placeholder={source ? nameOf(source) : 'the name of what it shows'}
         hint={section.title === '' ? 'Follows what the strip shows, until you type a title of your own.' : undefined}
-        value={section.title}
-        error={errors.title}
-        onChange={(event) => change({ ...section, title: event.target.value })}
       />
       <div className="flex flex-wrap items-center gap-2">
         <span className="font-semibold">Shows</span>

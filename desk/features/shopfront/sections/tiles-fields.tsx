@@ -1,20 +1,15 @@
 import { Choose } from '../../../shared/ui/choose';
-import { TextField } from '../../../shared/ui/field';
 import { TargetChip } from '../target-chip';
 import { targetOf, useTargets } from '../targets';
 import type { SectionFieldsProps } from './section-fields';
+import { SectionTitle } from './section-title';
 
 export function TilesFields({ section, errors, change }: SectionFieldsProps<'tiles'>) {
   const { choices, nameOf } = useTargets();
   const { categoryIds } = section;
   return (
     <>
-      <TextField
-        label="Title"
-        value={section.title}
-        error={errors.title}
-        onChange={(event) => change({ ...section, title: event.target.value })}
-      />
+      <SectionTitle section={section} errors={errors} change={change} />
       <div className="flex flex-wrap items-center gap-2">
         {categoryIds.map((id) => (
           <TargetChip
