@@ -14,16 +14,11 @@ import { sentenceOf } from '../rules/text/sentence';
 import type { ProductDocument, VariantDocument } from '../model/document';
 import { namesOf } from '../model/fields';
 import { variantFields } from '../model/variant-fields';
+import { taxClassNames } from '../pricing/tax';
 import { canonicalJson } from '../shared/canonical-json';
 
 /** The beginning of a long text. */
 export const short = (text: string) => (text.length > 160 ? `${text.slice(0, 157)}…` : text);
-
-const taxWords: Record<ProductDocument['taxClass'], string> = {
-  standard: 'standard',
-  reduced: 'reduced',
-  zero: 'none',
-};
 
 /** "Ember, S; Pine, L" */
 const excludedWords = ({ options, excludedCombinations }: ProductDocument) =>
@@ -69,7 +64,7 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   fields.set('Kind', kindParts[product.kind].name);
   fields.set('Featured', product.featured ? 'yes' : '');
   fields.set('Place among featured goods', product.featured ? String(product.featuredPlace) : '');
-  fields.set('Tax', taxWords[product.taxClass]);
+  fields.set('Tax', taxClassNames[product.taxClass]);
   fields.set('Combinations that are not sold', excludedWords(product));
   fields.set('Brand', shop.brands.get(product.brandId ?? '')?.name ?? '');
   fields.set('Categories', product.categoryIds.flatMap((id) => shop.categories.get(id)?.name ?? []).join(', '));

@@ -3,7 +3,8 @@ import { fold } from '../../../core/shared/identity';
 import { namedLike } from '../../../core/shared/same-name';
 import { kindParts } from '../../../core/products/kinds';
 import type { Variant } from '../../../core/model/product';
-import type { PackageSize } from '../../../core/model/product-values';
+import { taxClasses, type PackageSize } from '../../../core/model/product-values';
+import { taxClassNames } from '../../../core/pricing/tax';
 import { type Attribute, type SpecSheet, type SpecValue } from '../../../core/model/spec-sheet';
 import { specProblem, specWords } from '../../../core/products/spec-values';
 import { packageWords, readMeasure, readRange, readSize, weightWords } from '../../../core/shared/units';
@@ -194,11 +195,12 @@ export function sheetColumns({ brands, categories, tags, sheets }: SheetNames): 
     manyOf('categoryIds', 'Categories', categories, 'category'),
     manyOf('tagIds', 'Tags', tags, 'tag'),
     words('summary', 'Summary', 260, 500),
-    oneOf('taxClass', 'Tax', 80, [
-      ['standard', 'standard'],
-      ['reduced', 'reduced'],
-      ['zero', 'zero'],
-    ]),
+    oneOf(
+      'taxClass',
+      'Tax',
+      80,
+      taxClasses.map((key) => [key, taxClassNames[key].toLowerCase()]),
+    ),
     field('weight', 'Weight', 85, {
       isNumber: true,
       show: (value) => (typeof value === 'number' ? weightWords(value) : ''),

@@ -12,6 +12,7 @@ import {
 import { formatMoney } from '../../../../core/shared/money';
 import { effectivePrice, lessPercent, unitPricingWords } from '../../../../core/pricing/price';
 import type { Autosave } from '../../../shared/autosave/autosave';
+import { taxClassNames } from '../../../../core/pricing/tax';
 import { Button } from '../../../shared/ui/button';
 import { TextField } from '../../../shared/ui/field';
 import { MeasureField } from '../../../shared/ui/measure-field';
@@ -21,7 +22,6 @@ import { Select } from '../../../shared/ui/select';
 import { Tick } from '../../../shared/ui/tick';
 import { useProductField } from './use-product-autosave';
 
-const taxWords: Record<Product['taxClass'], string> = { standard: 'Standard', reduced: 'Reduced', zero: 'No tax' };
 const soldOutWords: Record<WhenSoldOut, string> = {
   keep: 'Keep showing it',
   last: 'Show it last',
@@ -145,7 +145,7 @@ export function PriceTermsPart({ answer, save }: { answer: ProductAnswer; save: 
           <Select
             label="Tax"
             value={tax.value}
-            choices={taxClasses.map((value) => ({ value, label: taxWords[value] }))}
+            choices={taxClasses.map((value) => ({ value, label: taxClassNames[value] }))}
             choose={(value) => tax.change(value as Product['taxClass'])}
             className="w-32 !py-[6px]"
           />
