@@ -1,6 +1,7 @@
 import { type Attribute } from '../model/spec-sheet';
 import { SPEC_SCALE } from '../products/spec-values';
 import { productKinds } from '../model/product-values';
+import { taxClassNames } from '../pricing/tax';
 import { kindParts } from '../products/kinds';
 import { fold } from '../shared/identity';
 import { plainText } from '../shared/plain-text';
@@ -225,6 +226,13 @@ function fixedFields(data: FieldData): Field[] {
       read: (facts) => (facts.supplier ? [facts.supplier] : []),
       choices: data.suppliers,
       mayLack: true,
+    },
+    {
+      key: 'taxClass',
+      label: 'Tax class',
+      type: 'choice',
+      read: ({ document }) => [document.taxClass],
+      choices: new Map(Object.entries(taxClassNames)),
     },
     { key: 'pictures', label: 'Pictures', type: 'number', read: (facts) => facts.pictures },
     { key: 'variants', label: 'Variants', type: 'number', read: (facts) => facts.variants.length },
