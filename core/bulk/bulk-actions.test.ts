@@ -65,6 +65,7 @@ const examples: { [Key in BulkKey]: Extract<BulkRequest, { do: Key }> } = {
   tags: { do: 'tags', how: 'set', ids: ['t_000002', 't_000001'] },
   brand: { do: 'brand', id: 'b_000001' },
   supplier: { do: 'supplier', name: 'Tern & Tackle' },
+  taxClass: { do: 'taxClass', taxClass: 'reduced' },
   specs: { do: 'specs', sheetId: kiteSheet.id, values: { a_span: 1_800 } },
   delivery: { do: 'delivery', weight: 350 },
   pictures: { do: 'pictures', fit: 'fits' },

@@ -15,6 +15,7 @@ import { status } from './actions/status';
 import { stock } from './actions/stock';
 import { supplier } from './actions/supplier';
 import { tags } from './actions/tags';
+import { taxClass } from './actions/tax-class';
 import type { BulkAction } from './bulk-action';
 import type { BulkPlan, BulkSources } from './plan';
 
@@ -30,6 +31,7 @@ export const bulkActions = {
   tags,
   brand,
   supplier,
+  taxClass,
   specs,
   delivery,
   pictures,

@@ -4,6 +4,7 @@ import type { Product, Variant } from '../model/product';
 import { type SpecSheet } from '../model/spec-sheet';
 import { specWords } from '../products/spec-values';
 import { statusWords } from '../products/status';
+import { taxClassNames } from '../pricing/tax';
 import { packageWords, weightWords } from '../shared/units';
 
 /** Words for what a product names by id. */
@@ -71,6 +72,7 @@ export function changeLines(before: Product, after: Product, names: NamesOf): Ch
   line('Tags', ({ tagIds }) => tagIds.map(names.tag).join(', '));
   line('Brand', ({ brandId }) => (brandId ? names.brand(brandId) : ''));
   line('Supplier', ({ supplier }) => supplier);
+  line('Tax class', ({ taxClass }) => taxClassNames[taxClass]);
   line('Spec sheet', ({ specSheetId }) => names.sheets.get(specSheetId ?? '')?.name ?? '');
   for (const attribute of names.sheets.get(after.specSheetId ?? '')?.attributes ?? [])
     line(attribute.name, ({ specs }) => specWords(attribute, specs[attribute.id]));

@@ -15,6 +15,7 @@ import { StatusForm } from './status-form';
 import { StockForm } from './stock-form';
 import { SupplierForm } from './supplier-form';
 import { TagsForm } from './tags-form';
+import { TaxClassForm } from './tax-class-form';
 
 /** By bulk action: the form in which it is filled in, or the request where nothing is left to say. */
 export const bulkForms: { [Key in BulkKey]: ComponentType<FormProps> | RequestInput } = {
@@ -28,6 +29,7 @@ export const bulkForms: { [Key in BulkKey]: ComponentType<FormProps> | RequestIn
   tags: TagsForm,
   brand: BrandForm,
   supplier: SupplierForm,
+  taxClass: TaxClassForm,
   specs: SpecsForm,
   delivery: DeliveryForm,
   pictures: PicturesForm,

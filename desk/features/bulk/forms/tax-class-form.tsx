@@ -1,0 +1,14 @@
+import { taxClasses } from '../../../../core/model/product-values';
+import { taxClassNames } from '../../../../core/pricing/tax';
+import type { FormProps } from '../form';
+import { OneOf } from './one-of';
+
+export function TaxClassForm({ change }: FormProps) {
+  return (
+    <OneOf
+      label="Tax them at"
+      choices={taxClasses.map((value) => ({ value, label: taxClassNames[value] }))}
+      choose={(taxClass) => change({ do: 'taxClass', taxClass })}
+    />
+  );
+}
