@@ -6,7 +6,7 @@ import { OneOf } from './one-of';
 export function TaxClassForm({ change }: FormProps) {
   return (
     <OneOf
-      label="Tax them at"
+      label="Change their tax class to"
       choices={taxClasses.map((value) => ({ value, label: taxClassNames[value] }))}
       choose={(taxClass) => change({ do: 'taxClass', taxClass })}
     />
