@@ -23,6 +23,17 @@ export const looseEnds: readonly LooseEnd[] = [
   },
   { key: 'belowCost', label: 'Sold below cost', node: { field: 'margin', is: 'below', value: 0 } },
   { key: 'noPrice', label: 'No price', node: { field: 'price', is: 'equals', value: 0 } },
+  {
+    key: 'featuredSoldOut',
+    label: 'Featured, but sold out',
+    node: {
+      match: 'all',
+      of: [
+        { field: 'featured', is: 'yes', value: null },
+        { field: 'status', is: 'anyOf', value: ['soldOut'] },
+      ],
+    },
+  },
   { key: 'noPicture', label: 'No picture', node: { field: 'pictures', is: 'equals', value: 0 } },
   { key: 'noCategory', label: 'In no category', node: { field: 'category', is: 'empty', value: null } },
   { key: 'noDescription', label: 'No description', node: { field: 'description', is: 'empty', value: null } },
