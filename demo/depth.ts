@@ -202,6 +202,7 @@ export function variantDepth(
     ...variantDefaults,
     barcode: isSent ? twelve + String(gtinCheckDigit(twelve)) : '',
     supplierNumber: isSent ? `H-${String(seed % 100_000).padStart(5, '0')}` : '',
+    customsCode: isSent ? '95030099' : '',
     warnAt: isSent && product.odd !== 'notCounted' ? 3 : null,
     content: ['Line', 'Sail cloth'].includes(product.category) ? content : null,
   };

@@ -135,6 +135,12 @@ export const barcodeSchema = z
   })
   .transform(plainBarcode);
 
+/** The number of goods in the tariff of customs, blanks and dots left out; '' when it is not known. */
+export const customsCodeSchema = z
+  .string()
+  .transform((code) => code.replace(/[\s.]/g, ''))
+  .refine((code) => /^(\d{6,12})?$/.test(code), 'A customs code has 6 to 12 digits.');
+
 export const customFieldSchema = z.object({
   label: z.string().trim().min(1, 'A field needs a name.').max(80, 'At most 80 characters.'),
   value: z.string().trim().max(1_000, 'At most 1,000 characters.'),

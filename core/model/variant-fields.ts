@@ -4,6 +4,7 @@ import { declare } from './fields';
 import {
   barcodeSchema,
   contentSchema,
+  customsCodeSchema,
   dispatchDaysSchema,
   moneySchema,
   packageSizeSchema,
@@ -92,6 +93,16 @@ export const variantFields = declare({
     usual: null,
     audience: 'shoppers',
     words: 'days to dispatch',
+    column: 'plain',
+    part: 'delivery',
+  },
+  /** under which customs know such goods; '' when it is not known */
+  customsCode: {
+    stored: z.string(),
+    typed: customsCodeSchema,
+    usual: '',
+    audience: 'seller',
+    words: 'customs code',
     column: 'plain',
     part: 'delivery',
   },

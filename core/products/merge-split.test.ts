@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { productArbitrary } from '../testing/shop';
 import { mergedProduct, refuseMerge, refuseSplit, splitProducts, type NewId } from './merge-split';
-import type { Product } from '../model/product';
+import { variantDefaults, type Product } from '../model/product';
 import { combinations } from './variants';
 
 const ids = (): NewId => {
@@ -13,11 +13,9 @@ const arbitrary = productArbitrary(fc.constantFrom('p_1')).map((product) => ({
   supplier: '',
   options: product.options.map((option) => ({ ...option, listId: null })),
   variants: product.variants.map((variant, i) => ({
+    ...variantDefaults,
     ...variant,
     stock: i,
-    cost: null,
-    warnAt: null,
-    supplierNumber: '',
     sku: `S${i}`,
   })),
 }));

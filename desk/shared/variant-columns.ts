@@ -4,7 +4,7 @@ import { barcodeProblem } from '../../core/shared/barcode';
 import { kindParts } from '../../core/products/kinds';
 import { plainAmount } from '../../core/shared/money';
 import type { Product } from '../../core/model/product';
-import type { PackageSize } from '../../core/model/product-values';
+import { customsCodeSchema, type PackageSize } from '../../core/model/product-values';
 import { packageWords, readMeasure, readSize, weightWords } from '../../core/shared/units';
 import { unitPricingWords } from '../../core/pricing/price';
 import { readAmount, readWeight } from './ui/readings';
@@ -113,7 +113,15 @@ const columns: { [K in ColumnName]: VariantColumn } = {
   },
   packageType: { ...words('packageType', 'Package type', 'w-28 min-w-28'), placeholder: 'as all' },
   dispatchDays: count('dispatchDays', 'Dispatch', 'as all', 'Type whole days, or nothing.'),
+  customsCode: {
+    ...words('customsCode', 'Customs code', 'w-28 min-w-28'),
+    read: (typed) => {
+      const { success, data, error } = customsCodeSchema.safeParse(typed);
+      return success ? { value: data } : { problem: error.issues[0]!.message };
+    },
+  },
 };
+
 /** All columns of the table of variants, in the order in which they stand. */
 export const variantColumns: readonly VariantColumn[] = Object.values(columns);
 

@@ -127,6 +127,8 @@ const oldNames = (json: string) =>
 const newNames = (json: string) =>
   json.replace('"standing":', '"status":').replace('"field":"standing"', '"field":"status"');
 
+const namesAt = (version: number) => (version < PLAIN_NAMES ? (json: string) => json : newNames);
+
 /** A document as a program of that version wrote it. */
 function textAt(version: number, kind: DocumentKind, key: string, body: object): string {
   let text = canonicalJson(body);
@@ -134,7 +136,7 @@ function textAt(version: number, kind: DocumentKind, key: string, body: object):
     text = oldNames(serialise({ kind, key, body: documentBody(kind, newNames(text)) } as ShopDocument).text);
   const hasSizes = kind === 'collection' && version >= SIZES && version < DONE;
   if (hasSizes) text = canonicalJson({ ...(JSON.parse(text) as object), fewest: 2 });
-  return version < PLAIN_NAMES ? text : newNames(text);
+  return namesAt(version)(text);
 }
 
 /** A database as a program of that version left it: goods, groups, a page, changes that can be undone, one edition. */
@@ -159,13 +161,14 @@ function fixture(folder: string, version: number): void {
       db.prepare(`DELETE FROM current_change`).run();
     })();
   const settings = canonicalJson(documents[0]![2]);
+  const named = namesAt(version);
   change(
     1,
     `INSERT INTO setting (key, value) VALUES ('shop', '${settings}');
      INSERT INTO brand (id, name, slug) VALUES ('b_tern00', 'Tern', 'tern');
      INSERT INTO tag (id, name, slug) VALUES ('t_windy0', 'Windy', 'windy');
      INSERT INTO category (id, parent_id, position, name, slug) VALUES ('c_kites0', NULL, 0, 'Kites', 'kites'), ('c_delta0', 'c_kites0', 0, 'Deltas', 'deltas');
-     INSERT INTO collection (id, position, name, slug, source, rule) VALUES ('k_light0', 0, 'Light', 'light', 'rule', '${canonicalJson((documentsOf(version)[6]![2] as { rule: object }).rule)}');
+     INSERT INTO collection (id, position, name, slug, source, rule) VALUES ('k_light0', 0, 'Light', 'light', 'rule', '${named(canonicalJson((documentsOf(version)[6]![2] as { rule: object }).rule))}');
      ${version < SIZES ? '' : 'UPDATE collection SET fewest = 2;'}
      INSERT INTO page (id, position, title, slug, home) VALUES ('g_home00', 0, 'Home', 'home', 1);
      INSERT INTO section (id, page_id, position, body) VALUES ('s_strip0', 'g_home00', 0, '{"count":4,"kind":"strip","source":{"id":"k_light0","kind":"collection"},"title":"Light"}');
@@ -174,7 +177,7 @@ function fixture(folder: string, version: number): void {
   );
   change(
     2,
-    `INSERT INTO product (id, kind, title, slug, standing, brand_id, created) VALUES ('p_delta0', 'physical', 'Harrir', 'harrier', 'live', 'b_tern00', '${AT}');
+    `INSERT INTO product (id, kind, title, slug, ${version < PLAIN_NAMES ? 'standing' : 'status'}, brand_id, created) VALUES ('p_delta0', 'physical', 'Harrir', 'harrier', 'live', 'b_tern00', '${AT}');
      INSERT INTO option (id, product_id, position, name) VALUES ('o_colour', 'p_delta0', 0, 'Colour');
      INSERT INTO option_value (id, product_id, option_id, position, name) VALUES ('w_ember0', 'p_delta0', 'o_colour', 0, 'Rosé');
      INSERT INTO variant (id, product_id, position, value_ids, sku, price, cost) VALUES ('v_ember0', 'p_delta0', 0, '["w_ember0"]', 'H-1', 5900, 3000);

@@ -1,0 +1,1 @@
+ALTER TABLE variant ADD COLUMN customs_code TEXT NOT NULL DEFAULT '';
