@@ -4,13 +4,15 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   publicDir: false,
   // React chooses between its checking and its quick form by NODE_ENV: built in, the quick one is used without it.
-  ssr: { noExternal: ['react', 'react-dom', 'react-router'] },
+  ssr: { noExternal: ['lucide-react', 'react', 'react-dom', 'react-router'] },
   build: {
     ssr: true,
     outDir: 'dist/server',
     emptyOutDir: true,
     target: 'node20',
     rollupOptions: {
+      // Icons say that they are for the browser too; they are.
+      onwarn: (warning, tell) => warning.code !== 'MODULE_LEVEL_DIRECTIVE' && tell(warning),
       input: {
         main: 'server/app/main.ts',
         seed: 'demo/seed.ts',

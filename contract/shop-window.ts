@@ -1,3 +1,5 @@
+import type { PageView } from '../core/storefront/pages/page-view';
+
 /** Said by the desk to the storefront in its frame, which then draws itself again from fresh data. */
 export const REDRAW = 'dispona:redraw';
 
@@ -14,7 +16,7 @@ export type Typed =
       prices: Readonly<Record<string, number>>;
     }
   | { of: 'listing'; /** address of its page in the shop */ url: string; fields: { title?: string; text?: string } }
-  | { of: 'page'; id: string; sections: Readonly<Record<string, { title?: string; text?: string }>> }
+  | { of: 'page'; id: string; /** the page as it would be drawn now */ drawn: PageView }
   | { of: 'shop'; fields: { name?: string; tagline?: string } };
 
 /** Carries what is typed now, as a whole; nothing when all of it is saved. */
@@ -25,3 +27,32 @@ export interface TypedMessage {
 
 export const isTypedMessage = (data: unknown): data is TypedMessage =>
   typeof data === 'object' && data !== null && (data as { dispona?: unknown }).dispona === 'typed';
+
+/** Said by the desk: sections can be pointed at, chosen and typed in; null ends it. */
+export interface BuildingMessage {
+  dispona: 'building';
+  /** id of the section that is chosen, with its name */
+  chosen: { id: string; name: string } | null;
+  /** what sections are called, by id */
+  names: Readonly<Record<string, string>>;
+}
+
+export const isBuildingMessage = (data: unknown): data is BuildingMessage =>
+  typeof data === 'object' && data !== null && (data as { dispona?: unknown }).dispona === 'building';
+
+/** Said by the storefront to the desk while a page is being built on it. */
+export type BuildingEvent =
+  | { dispona: 'chose'; id: string }
+  | { dispona: 'typed words'; id: string; field: string; words: string }
+  /** a section is to come before the one at this place */
+  | { dispona: 'add at'; at: number }
+  /** a section was dragged to another place */
+  | { dispona: 'moved'; id: string; to: number }
+  /** a key for the desk was pressed while the page had the focus */
+  | { dispona: 'key'; key: string; shift: boolean; meta: boolean }
+  /** products were dropped on a section */
+  | { dispona: 'dropped'; id: string; products: readonly string[] };
+
+const eventNames = new Set(['chose', 'typed words', 'add at', 'moved', 'key', 'dropped']);
+export const isBuildingEvent = (data: unknown): data is BuildingEvent =>
+  typeof data === 'object' && data !== null && eventNames.has((data as { dispona?: string }).dispona ?? '');

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { listingViewSchema, productViewSchema } from '../core/storefront/views';
+import { listingViewSchema, productCardSchema, productViewSchema } from '../core/storefront/views';
 import { route } from './route';
 
 /** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */
@@ -25,6 +25,25 @@ export const shopRoutes = {
     path: '/shop-api/products/:slug',
     summary: 'A product of the live shop with its options and variants',
     answer: productViewSchema,
+    open: true,
+  }),
+  cards: route({
+    method: 'GET',
+    path: '/shop-api/cards',
+    summary: 'Cards of products of the live shop by their addresses (slugs=a,b), in that order; at most 48',
+    query: z.object({ slugs: z.string().max(6_000).optional() }),
+    answer: z.object({ items: z.array(productCardSchema) }),
+    open: true,
+  }),
+  subscribe: route({
+    method: 'POST',
+    path: '/shop-api/subscribers',
+    summary: 'Put a mail address into the list of those who want to hear from the shop',
+    body: z.object({
+      email: z.email('This is not a mail address.').max(200, 'At most 200 characters.'),
+      page: z.string().max(300).optional().describe('path of the page where it was typed'),
+    }),
+    answer: z.object({ ok: z.literal(true) }),
     open: true,
   }),
   health: route({

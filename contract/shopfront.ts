@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/shared/identity';
-import { pageSchema } from '../core/model/page';
+import { patternKeys } from '../core/model/page-patterns';
+import { pageSchema, pageSettings } from '../core/model/page';
 import { sectionBodySchema } from '../core/model/sections/sections';
 import { settingsSchema } from '../core/model/settings';
 import { menuSchema } from '../core/model/menu';
@@ -12,21 +13,43 @@ const pageTitle = z.string().trim().min(1, 'A page needs a title.').max(120, 'At
 const newOrOld = idSchema.nullable();
 
 /** What a section shows now: faces of its goods, and anything odd about it. */
+const toldProduct = { id: z.string(), title: z.string(), thumbnail: z.string().nullable() };
 const sectionNoteSchema = z.object({
   id: z.string(),
+  name: z.string(),
+  says: z.string(),
+  /** why shoppers do not see it now */
+  unseen: z.string().nullable(),
+  /** in order, each with the reason */
+  goods: z.array(z.object({ ...toldProduct, why: z.enum(['pinned', 'picked', 'ordered', 'turn']) })),
+  /** who would stand here otherwise */
+  skipped: z.array(
+    z.object({
+      ...toldProduct,
+      why: z.enum(['above', 'soldOut', 'noPicture', 'leftOut']),
+      /** name of the section above that has it */
+      above: z.string().nullable(),
+    }),
+  ),
   thumbnails: z.array(z.string().nullable()),
   shown: z.number().int(),
   available: z.number().int(),
   warnings: z.array(z.string()),
 });
 
+const wantedSections = z
+  .array(z.intersection(sectionBodySchema, z.object({ id: newOrOld })))
+  .max(60, 'A page can have at most 60 sections.');
 const pageFields = {
   title: pageTitle,
   slug: slugSchema,
-  sections: z
-    .array(z.intersection(sectionBodySchema, z.object({ id: newOrOld })))
-    .max(60, 'A page can have at most 60 sections.'),
+  sections: wantedSections,
 };
+/** What a page says of itself, without what stands for a field that is not sent. */
+const settingFields = Object.fromEntries(
+  Object.entries(pageSettings).map(([name, schema]) => [name, schema.removeDefault()]),
+) as { [Name in keyof typeof pageSettings]: ReturnType<(typeof pageSettings)[Name]['removeDefault']> };
+const changeFields = { ...pageFields, ...settingFields };
 const menuItem = z.object({
   id: newOrOld,
   label: z.string().trim().max(60, 'At most 60 characters.'),
@@ -41,20 +64,52 @@ export const shopfrontRoutes = {
     method: 'GET',
     path: '/api/pages',
     summary: 'All pages with their sections, and what each section shows now',
-    answer: z.object({ pages: z.array(pageSchema), notes: z.array(sectionNoteSchema) }),
+    answer: z.object({
+      pages: z.array(pageSchema),
+      notes: z.array(sectionNoteSchema),
+      /** by id of a page: from where shoppers reach it */
+      ways: z.record(z.string(), z.array(z.string())),
+    }),
   }),
   createPage: route({
     method: 'POST',
     path: '/api/pages',
     summary: 'Add a page',
-    body: z.object({ title: pageTitle }),
+    body: z.object({ title: pageTitle, pattern: z.enum(patternKeys).default('blank') }),
     answer: pageSchema,
   }),
   updatePage: route({
     method: 'PATCH',
     path: '/api/pages/:id',
     summary: 'Change a page; `sections` is the whole list in order, a section with id null is new',
-    body: z.strictObject({ ...pageFields, was: wasOf(pageFields) }).partial(),
+    body: z.strictObject({ ...changeFields, was: wasOf(changeFields) }).partial(),
+    answer: pageSchema,
+  }),
+  drawPage: route({
+    method: 'POST',
+    path: '/api/pages/:id/drawn',
+    summary: 'A page as it would be drawn with these sections, and what each would show; nothing is saved',
+    body: z.object({
+      title: z.string().max(200).optional(),
+      showsTitle: z.boolean().optional(),
+      sections: wantedSections,
+      /** goods that take turns as they will be so many days later */
+      daysOn: z.number().int().min(0).max(400).optional(),
+    }),
+    answer: z.object({ page: z.record(z.string(), z.unknown()), notes: z.array(sectionNoteSchema) }),
+  }),
+  addPicture: route({
+    method: 'POST',
+    path: '/api/pages/pictures',
+    summary: 'Upload a picture for a section; it belongs to no page before a section names it',
+    files: true,
+    answer: z.object({ media: z.string(), width: z.number().int(), height: z.number().int() }),
+  }),
+  copyPage: route({
+    method: 'POST',
+    path: '/api/pages/:id/copy',
+    summary: 'Add a page with the same sections',
+    body: z.object({}).optional(),
     answer: pageSchema,
   }),
   deletePage: route({
@@ -70,6 +125,12 @@ export const shopfrontRoutes = {
     summary: 'Set the whole header menu; an item with id null is new',
     body: z.object({ items: menuItems, was: wasOf({ items: menuItems }) }),
     answer: menuSchema,
+  }),
+  subscribers: route({
+    method: 'GET',
+    path: '/api/subscribers',
+    summary: 'Those who asked on a page to hear from the shop, the last one first',
+    answer: z.object({ items: z.array(z.object({ email: z.string(), at: z.string(), page: z.string() })) }),
   }),
   settings: route({ method: 'GET', path: '/api/settings', summary: 'Settings of the shop', answer: settingsSchema }),
   setSettings: route({

@@ -456,7 +456,11 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       );
     });
     const home = [...catalog.working.shop.pages.values()].find((page) => page.home)!;
-    putStorefront(db, home, { category: ids.category, collection: (name) => collectionIds.get(name)! });
+    putStorefront(db, home, {
+      ...ids,
+      collection: (name) => collectionIds.get(name)!,
+      product: (title) => productIds.get(title)!,
+    });
   }
 
   const work = (title: string) => catalog.working.products.get(productIds.get(title)!)!;

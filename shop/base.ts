@@ -1,6 +1,12 @@
-import { createContext, useContext } from 'react';
+import { createContext, useCallback, useContext } from 'react';
 
-/** What stands before every address: nothing in the shop, "/preview" in the shop window. */
+/** What stands before every address of the shop: "" where shoppers are, "/preview" in the shop window. */
 export const BaseContext = createContext('');
 
 export const useBase = () => useContext(BaseContext);
+
+/** The address of a link as it is written in the page: those of the shop after the base, others as they are. */
+export function useHref(): (url: string) => string {
+  const base = useBase();
+  return useCallback((url: string) => (url.startsWith('/') ? base + url : url), [base]);
+}

@@ -1,6 +1,7 @@
 import type { PictureView } from '../core/storefront/views';
 import type { ListingView } from '../core/storefront/views';
 import type { MenuView, PageView } from '../core/storefront/pages/page-view';
+import type { SectionView } from '../core/storefront/pages/sections/sections';
 import type { LinkView } from '../core/storefront/pages/targets';
 import type { ProductView } from '../core/storefront/views';
 import type { RelationStrip } from '../core/storefront/relation-strips';
@@ -17,6 +18,9 @@ export interface ListingPageData {
   /** for a search: what was searched; null elsewhere */
   q: string | null;
   listing: ListingView;
+  /** sections that the seller put around the listing */
+  above: SectionView[];
+  below: SectionView[];
 }
 
 /** Instead of a page: why there is none. */

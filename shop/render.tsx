@@ -14,9 +14,10 @@ const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes
 function titleOf({ shop, page }: ShopData): string {
   switch (page.kind) {
     case 'page':
-      return page.page.title === 'Home'
-        ? [shop.name, shop.tagline].filter(Boolean).join(' · ')
-        : `${page.page.title} · ${shop.name}`;
+      return (
+        page.page.meta.title ||
+        (page.page.home ? [shop.name, shop.tagline].filter(Boolean).join(' · ') : `${page.page.title} · ${shop.name}`)
+      );
     case 'listing':
       return page.meta.title || `${page.title} · ${shop.name}`;
     case 'product':
@@ -28,6 +29,7 @@ function titleOf({ shop, page }: ShopData): string {
 
 function descriptionOf({ shop, page }: ShopData): string {
   if (page.kind === 'product') return page.product.meta.description;
+  if (page.kind === 'page') return page.page.meta.description || shop.tagline;
   return page.kind === 'listing' ? page.meta.description || page.text : shop.tagline;
 }
 
@@ -38,6 +40,7 @@ function isForSearchEngines({ base, url, page }: ShopData): boolean {
     page.kind !== 'missing' &&
     !(page.kind === 'product' && page.product.meta.noindex) &&
     !(page.kind === 'listing' && page.meta.noindex) &&
+    !(page.kind === 'page' && page.page.meta.noindex) &&
     (!url.includes('?') || page.kind === 'product') &&
     !url.startsWith('/search')
   );

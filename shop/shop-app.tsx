@@ -1,6 +1,8 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Typed } from '../contract/shop-window';
 import { BaseContext } from './base';
+import { tellDesk, useBuilding } from './building/use-building';
+import { EditingContext } from './ui/words';
 import type { ShopData } from './data';
 import { fetchShopData } from './fetch-data';
 import { Footer } from './frame/footer';
@@ -11,7 +13,11 @@ import { ProductPage } from './product/product-page';
 import { connectShopWindow } from './shop-window';
 import { stillDrawn, withTyped } from './typed';
 
+// Shoppers never load it.
+const BuildingLayer = lazy(() => import('./building/building-layer'));
+
 const SETTLE_MS = 150;
+const contained = 'mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10';
 
 function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
   const { page, url } = data;
@@ -19,9 +25,23 @@ function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
     case 'page':
       return (
         <>
-          {!isHeaded(page.page.sections) && <h1 className="sr-only">{page.page.title}</h1>}
+          {page.page.showsTitle ? (
+            <h1 className={`${contained} break-words font-display text-4xl font-bold tracking-tight text-ink`}>
+              {page.page.title}
+            </h1>
+          ) : (
+            !isHeaded(page.page.sections) && <h1 className="sr-only">{page.page.title}</h1>
+          )}
           {page.page.sections.length > 0 ? (
-            <Sections sections={page.page.sections} />
+            <div className={page.page.showsTitle ? '' : 'first-sections'}>
+              <Sections
+                sections={page.page.sections}
+                isBelowHeading={page.page.showsTitle || !isHeaded(page.page.sections)}
+                url={url}
+                currency={data.shop.currency}
+                go={go}
+              />
+            </div>
           ) : (
             <p className="py-24 text-center text-ink-soft">Nothing stands here yet.</p>
           )}
@@ -31,7 +51,9 @@ function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
       return <ListingPage page={page} url={url} currency={data.shop.currency} go={go} />;
     case 'product':
       return (
-        <ProductPage key={page.product.id} product={page.product} variantId={page.variantId} strips={page.strips} />
+        <div className={contained}>
+          <ProductPage key={page.product.id} product={page.product} variantId={page.variantId} strips={page.strips} />
+        </div>
       );
     case 'missing':
       return (
@@ -98,16 +120,31 @@ export function ShopApp({ initial }: { initial: ShopData }) {
     };
   }, [initial.base, show]);
 
+  const building = useBuilding(initial.base !== '');
+  const editing = useMemo(
+    () =>
+      building && {
+        type: (id: string, field: string, words: string) => tellDesk({ dispona: 'typed words', id, field, words }),
+      },
+    [building],
+  );
   return (
     <BaseContext value={data.base}>
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-white focus:p-3">
         To the content
       </a>
       <Header data={data} />
-      <main id="content" className="mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10">
-        <Body data={data} go={go} />
+      <main id="content">
+        <EditingContext value={editing}>
+          <Body data={data} go={go} />
+        </EditingContext>
       </main>
       <Footer data={data} />
+      {building && (
+        <Suspense>
+          <BuildingLayer building={building} drawn={data.page} />
+        </Suspense>
+      )}
     </BaseContext>
   );
 }

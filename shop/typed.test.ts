@@ -61,11 +61,17 @@ test('a group is known by its address, a section by its id, the shop on every pa
       }
     ).title;
   expect([over('/c/kites?sort=newest'), over('/c/reels')]).toEqual(['Wings', 'Kites']);
-  const sections = [{ id: 's_1', kind: 'banner', title: 'Fly', text: 'Now' }];
-  const page = { kind: 'page', page: { id: 'g_1', title: 'Home', sections } };
-  const typed = { of: 'page' as const, id: 'g_1', sections: { s_1: { title: 'Fly high', text: undefined } } };
-  const shown = withTyped(data(page), [typed]).page as never as { page: { sections: object[] } };
-  expect(shown.page.sections).toEqual([{ id: 's_1', kind: 'banner', title: 'Fly high', text: 'Now' }]);
+  const page = { kind: 'page', page: { id: 'g_1', title: 'Home', sections: [] } };
+  const drawn = { ...page.page, title: 'Being built' } as never;
+  const pageAs = (id: string) => (withTyped(data(page), [{ of: 'page', id, drawn }]).page as never as typeof page).page;
+  expect(pageAs('g_1')).toBe(drawn);
+  expect(pageAs('g_2')).toBe(page.page);
+  // The page that was drawn last is the one that stays.
+  const [still] = stillDrawn(
+    [{ of: 'page', id: 'g_1', drawn: page.page as never }],
+    [{ of: 'page', id: 'g_1', drawn }],
+  );
+  expect(still).toMatchObject({ drawn: { title: 'Being built' } });
   expect(withTyped(data(page), [{ of: 'shop', fields: { name: 'Lark' } }]).shop.name).toBe('Lark');
 });
 

@@ -39,17 +39,14 @@ function pageOver(data: ShopData, typed: Typed): ShopData['page'] {
       };
     if (page.kind === 'page') {
       const sections = page.page.sections.map((section) =>
-        'items' in section ? { ...section, items: section.items.map((card) => cardOver(card, typed)) } : section,
+        section.kind === 'strip' ? { ...section, items: section.items.map((card) => cardOver(card, typed)) } : section,
       );
       return { ...page, page: { ...page.page, sections } };
     }
   }
   if (typed.of === 'listing' && page.kind === 'listing' && data.url.split('?')[0] === typed.url)
     return over(page, typed.fields);
-  if (typed.of === 'page' && page.kind === 'page' && page.page.id === typed.id) {
-    const sections = page.page.sections.map((section) => over(section, typed.sections[section.id] ?? {}));
-    return { ...page, page: { ...page.page, sections } };
-  }
+  if (typed.of === 'page' && page.kind === 'page' && page.page.id === typed.id) return { ...page, page: typed.drawn };
   return page;
 }
 
@@ -65,6 +62,8 @@ export function withTyped(data: ShopData, typed: readonly Typed[]): ShopData {
 const subjectOf = (typed: Typed) => ('id' in typed ? typed.id : 'url' in typed ? typed.url : typed.of);
 
 function merged(before: Typed, now: Typed): Typed {
+  // A page is drawn as a whole.
+  if (now.of === 'page') return now;
   const known = before as unknown as Record<string, object>;
   const parts = Object.entries(now as unknown as Record<string, string | object>);
   return Object.fromEntries(

@@ -51,6 +51,7 @@ const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: str
   collectionFrozen: [{ did: 'collectionFrozen', name }, 'Froze collection “Light wind”'],
   collectionFilled: [{ did: 'collectionFilled', name }, 'Rule fills “Light wind” again'],
   collectionsOrdered: [{ did: 'collectionsOrdered' }, 'Put the shelves in order'],
+  pageCopied: [{ did: 'pageCopied', title }, 'Copied the page “Harrier delta”'],
   pageAdded: [{ did: 'pageAdded', title }, 'Added page “Harrier delta”'],
   pageChanged: [{ did: 'pageChanged', title }, 'Changed page “Harrier delta”'],
   pageDeleted: [{ did: 'pageDeleted', title }, 'Deleted page “Harrier delta”'],

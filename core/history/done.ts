@@ -91,6 +91,7 @@ const catalogue = {
   collectionFilled: ({ name }: Named) => `Rule fills “${name}” again`,
   collectionsOrdered: () => 'Put the shelves in order',
 
+  pageCopied: ({ title }: Titled) => `Copied the page “${title}”`,
   pageAdded: ({ title }: Titled) => `Added page “${title}”`,
   pageChanged: ({ title }: Titled) => `Changed page “${title}”`,
   pageDeleted: ({ title }: Titled) => `Deleted page “${title}”`,

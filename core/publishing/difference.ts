@@ -5,13 +5,15 @@ import type { Settings } from '../model/settings';
 import type { Target } from '../model/target';
 import { placeSet } from '../storefront/listing-view';
 import { addressPath, groupsOf, isOpen, type GroupRef } from '../shop/open-groups';
-import { sectionGoods, sectionName } from '../storefront/pages/sections/sections';
+import { sectionsOfPage } from '../storefront/pages/page-goods';
+import { hasGoods, sectionName } from '../storefront/pages/sections/sections';
 import { firstSlots } from '../storefront/pages/place-goods';
 import { targetName } from '../storefront/pages/targets';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { arrangementOf, groupFields } from './group-words';
+import { pageFields, sectionChanges } from './page-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
 type Bodies = ResolvedShop;
@@ -48,21 +50,12 @@ function joinPrices(changes: FieldChange[], variants: number): FieldChange[] {
   );
 }
 
-function pageFields(shop: ResolvedShop, page: Page): [string, string][] {
-  return [
-    ['Title', page.title],
-    ['Address', page.home ? '/' : `/page/${page.slug}`],
-    ['Sections', page.sections.map((section) => sectionName(shop, section)).join(', ')],
-    ['Section details', page.sections.map((section) => JSON.stringify(section)).join(' ')],
-  ];
-}
-
 function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<string, string> {
   switch (kind) {
     case 'product':
       return productFields(shop, body as ProductDocument);
     case 'page':
-      return new Map(pageFields(shop, body as Page));
+      return pageFields(shop, body as Page);
     case 'menu':
       return new Map([
         [
@@ -120,13 +113,7 @@ function labelOf(shop: ResolvedShop, item: { label: string; target: Target }): s
 }
 
 /** Fields whose values mean nothing to a reader: only that they changed is told. */
-const opaque: ReadonlySet<string> = new Set([
-  ...opaqueFields,
-  'Section details',
-  'Attribute details',
-  'Place',
-  'Picture',
-]);
+const opaque: ReadonlySet<string> = new Set([...opaqueFields, 'Attribute details', 'Place', 'Picture']);
 
 function fieldChanges(before: Map<string, string>, after: Map<string, string>): FieldChange[] {
   const changes: FieldChange[] = [];
@@ -166,8 +153,16 @@ export function documentChange(
   if (!before) return { kind, key, title, what: 'new', fields: [] };
   if (!after) return { kind, key, title, what: 'gone', fields: [] };
   const changes = fieldChanges(fieldsOf(live, kind, before), fieldsOf(work, kind, after));
-  const fields = kind === 'product' ? joinPrices(changes, (after as ProductDocument).variants.length) : changes;
-  return { kind, key, title, what: 'changed', fields };
+  if (kind === 'product')
+    return {
+      kind,
+      key,
+      title,
+      what: 'changed',
+      fields: joinPrices(changes, (after as ProductDocument).variants.length),
+    };
+  const sections = kind === 'page' ? sectionChanges([live, before as Page], [work, after as Page]) : [];
+  return { kind, key, title, what: 'changed', fields: [...changes, ...sections] };
 }
 
 const SHOWN = 12;
@@ -194,10 +189,9 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
   };
   const sectionsOf = (shop: ResolvedShop) =>
     [...shop.pages.values()].flatMap((page) =>
-      page.sections.flatMap((section) => {
-        const goods = sectionGoods(shop, section, now);
-        return goods ? [{ page, section, ids: ids(shop, goods.slots) }] : [];
-      }),
+      sectionsOfPage(shop, page, now)
+        .filter(({ section }) => hasGoods(section))
+        .map(({ section, goods }) => ({ page, section, ids: ids(shop, goods.slots) })),
     );
   const before = new Map(sectionsOf(live).map(({ section, ids }) => [section.id, ids]));
   for (const { page, section, ids } of sectionsOf(work)) {

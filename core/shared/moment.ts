@@ -65,3 +65,7 @@ export function localOfMoment(moment: string, timeZone: string): string {
   const at = Date.parse(moment);
   return new Date(at + aheadOfUtc(at, timeZone) * 60_000).toISOString().slice(0, 16);
 }
+
+/** Days between 1 January 1970 and the day that a time zone has at a moment (ms since 1970). */
+export const localDay = (at: number, timeZone: string): number =>
+  Math.floor((at + aheadOfUtc(at, timeZone) * 60_000) / 86_400_000);

@@ -1,4 +1,4 @@
-import { collectionOf, productOf, shopOf, put } from '../testing/shop';
+import { collectionOf, pageOf, productOf, put, sectionOf, shopOf } from '../testing/shop';
 import type { Rule } from '../model/rule';
 import { usesOf } from './uses';
 
@@ -7,17 +7,30 @@ const inTag = (id: string): Rule => ({ match: 'all', of: [{ field: 'tag', is: 'a
 function shop() {
   const made = shopOf([productOf('p_1', { categoryIds: ['c_deltas'] })]);
   put(made, 'collection', 'k_night', collectionOf('k_night', { rule: inTag('t_night') }));
-  put(made, 'page', 'g_home', {
-    id: 'g_home',
-    title: 'Home',
-    slug: 'home',
-    home: true,
-    sections: [
-      { id: 's_1', kind: 'strip', title: '', source: { kind: 'collection', id: 'k_night' }, count: 4 },
-      { id: 's_2', kind: 'banner', title: 'Deltas', text: '', link: { kind: 'category', id: 'c_deltas' } },
-      { id: 's_3', kind: 'tiles', title: '', categoryIds: ['c_deltas', 'c_line'] },
-    ],
-  });
+  const deltas = { kind: 'category' as const, id: 'c_deltas' };
+  put(
+    made,
+    'page',
+    'g_home',
+    pageOf({
+      sections: [
+        sectionOf({ id: 's_1', kind: 'strip', title: '', source: { kind: 'collection', id: 'k_night' }, count: 4 }),
+        sectionOf({
+          id: 's_2',
+          kind: 'banner',
+          slides: [{ title: 'Deltas', text: '', picture: null, pictureOf: null, buttons: [{ words: '', to: deltas }] }],
+        }),
+        sectionOf({ id: 's_3', kind: 'tiles', title: '', targets: [deltas, { kind: 'category', id: 'c_line' }] }),
+        sectionOf({
+          id: 's_4',
+          kind: 'strip',
+          title: 'By night',
+          source: { kind: 'rule', rule: inTag('t_night') },
+          count: 4,
+        }),
+      ],
+    }),
+  );
   put(made, 'menu', 'shop', {
     items: [{ id: 'm_1', label: 'Wings', target: { kind: 'category', id: 'c_deltas' }, items: [] }],
   });
@@ -31,7 +44,7 @@ test('menu items, banners and tiles that lead to a category are its uses', () =>
   expect(told('category', 'c_deltas')).toEqual([
     ['menu', 'Wings'],
     ['page', 'Home › Deltas'],
-    ['page', 'Home › Category tiles'],
+    ['page', 'Home › Tiles'],
   ]);
 });
 
@@ -40,7 +53,10 @@ test('a strip is told by the title that shoppers read', () => {
 });
 
 test('rules that name a tag are its uses, and those of products too', () => {
-  expect(told('tag', 't_night')).toEqual([['collection', 'k_night']]);
+  expect(told('tag', 't_night')).toEqual([
+    ['page', 'Home › By night'],
+    ['collection', 'k_night'],
+  ]);
   const relation = { how: 'rule' as const, rule: inTag('t_night') };
   const product = {
     ...productOf('p_2', { title: 'Lamp' }),

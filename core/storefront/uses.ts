@@ -2,12 +2,12 @@ import type { Use } from './views';
 import type { Product } from '../model/product';
 import { replaceValue } from '../rules/replace-value';
 import type { Rule } from '../model/rule';
-import { targetsOf } from '../model/sections/sections';
+import { rulesOf, targetsOf } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { sectionName } from './pages/sections/sections';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
-const rulesOf = ({ relations, bundle }: Product): Rule[] => [
+const rulesOfProduct = ({ relations, bundle }: Product): Rule[] => [
   ...Object.values(relations).flatMap((relation) => (relation.how === 'rule' ? [relation.rule] : [])),
   ...(bundle?.slots ?? []).flatMap(({ from }) => (from.how === 'rule' ? [from.rule] : [])),
 ];
@@ -19,14 +19,14 @@ const rulesOf = ({ relations, bundle }: Product): Rule[] => [
 export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Product>): Use[] {
   const { kind, id } = target;
   const isIt = (to: Target) => to.kind === kind && to.id === id;
-  const inRule = (rule: Rule) => kind !== 'page' && replaceValue(rule, kind, id, '') !== rule;
+  const inRule = (rule: Rule) => kind !== 'page' && kind !== 'product' && replaceValue(rule, kind, id, '') !== rule;
   const uses: Use[] = [];
   for (const item of shop.menu.items)
     for (const each of [item, ...item.items])
       if (isIt(each.target)) uses.push({ in: 'menu', id: '', label: each.label || 'Header menu' });
   for (const page of shop.pages.values())
     for (const section of page.sections)
-      if (targetsOf(section).some(({ to }) => isIt(to)))
+      if (targetsOf(section).some(({ to }) => isIt(to)) || rulesOf(section).some(inRule))
         uses.push({
           in: 'page',
           id: page.id,
@@ -36,6 +36,6 @@ export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Pr
     if (!(kind === 'collection' && collection.id === id) && inRule(collection.rule))
       uses.push({ in: 'collection', id: collection.id, label: collection.name });
   for (const product of products)
-    if (rulesOf(product).some(inRule)) uses.push({ in: 'product', id: product.id, label: product.title });
+    if (rulesOfProduct(product).some(inRule)) uses.push({ in: 'product', id: product.id, label: product.title });
   return uses;
 }

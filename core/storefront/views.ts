@@ -24,7 +24,7 @@ export type PricingShown = z.infer<typeof pricingShownSchema>;
 const unitPriceSchema = z.object({ amount: whole, words: z.string() });
 
 /** A product as it stands in a grid or a strip. Prices in minor units. */
-const productCardSchema = z.object({
+export const productCardSchema = z.object({
   id: z.string(),
   slug: z.string(),
   title: z.string(),

@@ -1,15 +1,10 @@
-import { collectionOf, NOW, productOf, shopOf, put } from '../testing/shop';
+import { collectionOf, NOW, pageOf, productOf, sectionOf, shopOf, put } from '../testing/shop';
 import type { Section } from '../model/sections/sections';
 import { pageView } from './pages/page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
 
-const strip = (id: string, kind: 'category' | 'collection', source: string, count: number) => ({
-  id,
-  kind: 'strip' as const,
-  title: id,
-  source: { kind, id: source },
-  count,
-});
+const strip = (id: string, kind: 'category' | 'collection', source: string, count: number) =>
+  sectionOf({ id, kind: 'strip', title: id, source: { kind, id: source }, count });
 
 function placed() {
   const shop = shopOf([
@@ -20,13 +15,13 @@ function placed() {
   ]);
   put(shop, 'collection', 'k_1', collectionOf('k_1', { source: 'picked', picked: ['p_c', 'p_gone', 'p_d', 'p_b'] }));
   const sections = [strip('s_1', 'collection', 'k_1', 5), strip('s_2', 'category', 'c_deltas', 1)];
-  put(shop, 'page', 'g_home', { id: 'g_home', title: 'Home', slug: 'home', home: true, sections });
+  put(shop, 'page', 'g_home', pageOf({ sections }));
   return shop;
 }
 
 test('a strip shows live goods in the order of its source, at most as many as it should', () => {
   const shop = placed();
-  const [first, second] = pageView(shop, shop.pages.get('g_home')!, NOW).sections;
+  const [first, second] = pageView(shop, shop.pages.get('g_home')!, { now: NOW }).sections;
   const ids = (section: typeof first) => (section?.kind === 'strip' ? section.items.map(({ id }) => id) : []);
   expect(ids(first)).toEqual(['p_c', 'p_b']);
   expect(ids(second)).toEqual(['p_a']);
@@ -58,7 +53,7 @@ test('a category without menu item, tile or strip has no way in; one below a lin
 test('pages that nobody can reach, and groups that are off or not open now, are no places', () => {
   const shop = placed();
   const page = (id: string, sections: Section[]) =>
-    put(shop, 'page', id, { id, title: id, slug: id.slice(2), home: false, sections });
+    put(shop, 'page', id, pageOf({ id, title: id, slug: id.slice(2), home: false, sections }));
   const places = () => whereItShows(shop, 'p_c', NOW).map(({ label }) => label);
   const before = places();
   page('g_hidden', [strip('s_3', 'category', 'c_line', 5)]);

@@ -2,16 +2,17 @@ import type { PlaceOfProduct } from './views';
 import { cachedByVersion } from '../shop/cached-by-version';
 import { placeSet } from './listing-view';
 import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
-import type { Page } from '../model/page';
+import { isPageOpen, type Page } from '../model/page';
 import { targetsOf, type Section } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { firstSlots } from './pages/place-goods';
-import { sectionGoods, sectionName } from './pages/sections/sections';
+import { sectionsOfPage } from './pages/page-goods';
+import { sectionName } from './pages/sections/sections';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** What the sections of a page lead to. */
-const linksOfPage = ({ sections }: Page): Target[] =>
-  sections.flatMap((section) => targetsOf(section).map(({ to }) => to));
+const linksOfPage = (shop: ResolvedShop, page: Page): Target[] =>
+  sectionsOfPage(shop, page, shop.now).flatMap(({ section }) => targetsOf(section).map(({ to }) => to));
 
 const menuTargets = (shop: ResolvedShop): Target[] =>
   shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
@@ -20,9 +21,9 @@ const menuTargets = (shop: ResolvedShop): Target[] =>
 const reachablePages = cachedByVersion((shop): Page[] => {
   const met = new Set<Page>();
   const reach = (page: Page | undefined) => {
-    if (!page || met.has(page)) return;
+    if (!page || met.has(page) || !isPageOpen(page, shop.now * 1000)) return;
     met.add(page);
-    for (const { kind, id } of linksOfPage(page)) if (kind === 'page') reach(shop.pages.get(id));
+    for (const { kind, id } of linksOfPage(shop, page)) if (kind === 'page') reach(shop.pages.get(id));
   };
   for (const page of shop.pages.values()) if (page.home) reach(page);
   for (const { kind, id } of menuTargets(shop)) if (kind === 'page') reach(shop.pages.get(id));
@@ -32,10 +33,7 @@ const reachablePages = cachedByVersion((shop): Page[] => {
 /** The sections of pages that show products, each with their slots in order. */
 function goodsOnPages(shop: ResolvedShop, now: number): { page: Page; section: Section; slots: number[] }[] {
   return reachablePages(shop).flatMap((page) =>
-    page.sections.flatMap((section) => {
-      const goods = sectionGoods(shop, section, now);
-      return goods ? [{ page, section, slots: goods.slots }] : [];
-    }),
+    sectionsOfPage(shop, page, now).map(({ section, goods }) => ({ page, section, slots: goods.slots })),
   );
 }
 
@@ -43,7 +41,7 @@ function goodsOnPages(shop: ResolvedShop, now: number): { page: Page; section: S
 function links(shop: ResolvedShop): { to: Target; from: string }[] {
   return [
     ...menuTargets(shop).map((to) => ({ to, from: 'Menu' })),
-    ...reachablePages(shop).flatMap((page) => linksOfPage(page).map((to) => ({ to, from: page.title }))),
+    ...reachablePages(shop).flatMap((page) => linksOfPage(shop, page).map((to) => ({ to, from: page.title }))),
   ];
 }
 
@@ -58,7 +56,7 @@ export const reachableListings = cachedByVersion((shop): GroupRef[] => {
   };
   for (const { to } of links(shop)) {
     if (to.kind === 'category') for (const { id } of shop.tree.branch(to.id)) reach('category', id);
-    else if (to.kind !== 'page') reach(to.kind, to.id);
+    else if (to.kind !== 'page' && to.kind !== 'product') reach(to.kind, to.id);
   }
   for (const id of shop.brands.keys()) reach('brand', id);
   return [...met.values()];
@@ -114,7 +112,7 @@ const waysByGroup = cachedByVersion((shop) => {
   return ways;
 });
 
-/** Where a group can be met: menu items, pages that link to it, its parent; empty means nobody finds it. */
-export function waysTo(shop: ResolvedShop, kind: GroupKind, id: string): string[] {
+/** Where a group or a page can be met: menu items, pages that link to it, its parent; empty means nobody finds it. */
+export function waysTo(shop: ResolvedShop, kind: GroupKind | 'page', id: string): string[] {
   return [...(waysByGroup(shop).get(`${kind}:${id}`) ?? [])];
 }

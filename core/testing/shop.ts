@@ -8,6 +8,8 @@ import type { Attribute, SpecSheet, SpecValue } from '../model/spec-sheet';
 import type { DaySales } from '../shop/facts';
 import { ResolvedShop } from '../shop/resolved-shop';
 import { EMPTY_RULE } from '../model/rule';
+import { usualPage, type Page } from '../model/page';
+import { wholeSection, type SectionKind, type SectionOf } from '../model/sections/sections';
 
 /** Seconds since 1970 that the tests call now. */
 export const NOW = 1_800_000_000;
@@ -206,3 +208,19 @@ export function put<K extends DocumentKind>(
 ): void {
   shop.take({ documents: [{ kind, key, body }] });
 }
+
+/** A page; the home page unless `over` says otherwise. */
+export const pageOf = (over: Partial<Page>): Page => ({
+  ...usualPage,
+  id: 'g_home',
+  title: 'Home',
+  slug: 'home',
+  home: true,
+  sections: [],
+  ...over,
+});
+
+/** A section with what is as usual left out. */
+export const sectionOf = <Kind extends SectionKind>(
+  section: Partial<SectionOf<Kind>> & { id: string; kind: Kind },
+): SectionOf<Kind> => wholeSection(section) as unknown as SectionOf<Kind>;

@@ -176,3 +176,14 @@ export function useViewWrites() {
     remove: useMutation({ mutationFn: (id: string) => call(routes.views.remove, { params: { id } }) }),
   };
 }
+
+/** Titles of products by id; those that are gone are not in it. */
+export function useTitles(ids: readonly string[]): ReadonlyMap<string, string> {
+  const { data } = useQuery({
+    queryKey: ['goods', 'titles', ids],
+    queryFn: () => call(routes.bulk.which, { body: { ids: [...ids], limit: 500 } }),
+    enabled: ids.length > 0,
+    placeholderData: (before) => before,
+  });
+  return new Map(data?.rows.map(({ id, title }) => [id, title]));
+}

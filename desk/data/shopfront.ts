@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { routes } from '../../contract';
 import type { AnswerOf, BodyInput } from '../../contract/route';
+import type { Section } from '../../core/model/sections/sections';
 import { call } from './api';
 import { setShopLocale } from './shop-locale';
 
 export type WantedPage = BodyInput<typeof routes.shopfront.updatePage>;
-export type WantedSection = NonNullable<WantedPage['sections']>[number];
+/** A section as it is built: with an id from the start, and all its fields. */
+export type WantedSection = Section;
 export type WantedMenu = BodyInput<typeof routes.shopfront.setMenu>;
-
-type Pages = AnswerOf<typeof routes.shopfront.pages>;
 
 export function useSettings() {
   return useQuery({
@@ -18,6 +18,26 @@ export function useSettings() {
       setShopLocale(settings.locale);
       return settings;
     },
+  });
+}
+
+export type PagesAnswer = AnswerOf<typeof routes.shopfront.pages>;
+export type SectionNote = PagesAnswer['notes'][number];
+export type PageDraft = { title: string; showsTitle: boolean; sections: WantedSection[]; daysOn: number };
+
+/** Draws a page as it would be, without saving it. */
+export const drawPage = (id: string, body: PageDraft, signal: AbortSignal) =>
+  call(routes.shopfront.drawPage, { params: { id }, body, signal });
+
+/** Stores a picture for a section. */
+export const useSectionPicture = () =>
+  useMutation({ mutationFn: (files: File[]) => call(routes.shopfront.addPicture, { files }) });
+
+export function useSubscribers(isWanted: boolean) {
+  return useQuery({
+    queryKey: ['subscribers'],
+    queryFn: () => call(routes.shopfront.subscribers),
+    enabled: isWanted,
   });
 }
 
@@ -34,7 +54,7 @@ export function useShopfrontWrites() {
   const refreshPages = () => client.invalidateQueries({ queryKey: ['pages'] });
   return {
     createPage: useMutation({
-      mutationFn: (title: string) => call(routes.shopfront.createPage, { body: { title } }),
+      mutationFn: (body: BodyInput<typeof routes.shopfront.createPage>) => call(routes.shopfront.createPage, { body }),
       onSuccess: refreshPages,
     }),
     updatePage: useMutation({
@@ -45,11 +65,15 @@ export function useShopfrontWrites() {
         await client.cancelQueries({ queryKey: ['pages'] });
         client.setQueryData(
           ['pages'],
-          (now: Pages | undefined) =>
+          (now: PagesAnswer | undefined) =>
             now && { ...now, pages: now.pages.map((each) => (each.id === page.id ? page : each)) },
         );
         void refreshPages();
       },
+    }),
+    copyPage: useMutation({
+      mutationFn: (id: string) => call(routes.shopfront.copyPage, { params: { id }, body: {} }),
+      onSuccess: refreshPages,
     }),
     deletePage: useMutation({
       mutationFn: (id: string) => call(routes.shopfront.deletePage, { params: { id } }),

@@ -7,7 +7,12 @@ import { useUses } from '../data/groups';
 const SHOWN = 6;
 
 const addressOf = ({ in: where, id }: Use): string =>
-  ({ menu: '/shopfront', page: `/shopfront?page=${id}`, collection: `/groups/${id}`, product: `/goods/${id}` })[where];
+  ({
+    menu: '/shopfront?view=menu',
+    page: `/shopfront?page=${id}`,
+    collection: `/groups/${id}`,
+    product: `/goods/${id}`,
+  })[where];
 
 const sorts: Record<Use['in'], string> = {
   menu: 'menu',

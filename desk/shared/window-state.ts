@@ -10,6 +10,8 @@ export interface WindowState {
   /** why shoppers cannot see what is shown */
   unseen: string | null;
   setUnseen: (words: string | null) => void;
+  /** what is on screen is the shop itself */
+  setTaken: (isTaken: boolean) => void;
 }
 
 export const WindowContext = createContext<WindowState>({
@@ -19,7 +21,17 @@ export const WindowContext = createContext<WindowState>({
   setNote: () => undefined,
   unseen: null,
   setUnseen: () => undefined,
+  setTaken: () => undefined,
 });
+
+/** No shop window beside this: it shows the shop itself. */
+export function useWindowTaken(): void {
+  const { setTaken } = useContext(WindowContext);
+  useEffect(() => {
+    setTaken(true);
+    return () => setTaken(false);
+  }, [setTaken]);
+}
 
 /** Turns the shop window to a page of the storefront while this is on screen. */
 export function useShopWindow(

@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { carryDocuments, carryJournal } from './upgrade/carry-over';
 import { completeEditions } from './upgrade/complete-editions';
 import { OLD_NAMES, renameInDocuments } from './upgrade/plain-names';
+import { OLD_SECTIONS, reshapeSections } from './upgrade/section-shapes';
 import type { Db } from './db';
 import { installJournal } from './journal-triggers';
 
@@ -38,6 +39,7 @@ function migrate(db: Db): void {
   const isNew = current === 0;
   db.transaction(() => {
     if (!isNew && current <= OLD_NAMES) renameInDocuments(db);
+    if (!isNew && current <= OLD_SECTIONS) reshapeSections(db);
     for (const { version, sql } of steps) {
       if (version <= current) continue;
       db.exec(sql);

@@ -21,7 +21,11 @@ test('what named a tag names the one that it was merged into, everywhere, and un
   const page = await post('/api/pages', { title: 'Beach week' });
   const target = { kind: 'tag', id: gusty };
   const sections = [
-    { id: 's_000001', kind: 'banner', title: 'Fly', text: '', link: target },
+    {
+      id: 's_000001',
+      kind: 'banner',
+      slides: [{ title: 'Fly', text: '', pictureOf: target, buttons: [{ words: '', to: target }] }],
+    },
     { id: 's_000002', kind: 'strip', title: '', source: target, count: 4 },
   ];
   await shop.call('PATCH', `/api/pages/${page}`, { sections });
@@ -54,9 +58,11 @@ test('what named a tag names the one that it was merged into, everywhere, and un
 test('tiles that name both categories name the one that stays once', async () => {
   const [a, b] = [await post('/api/categories', { name: 'Deltas' }), await post('/api/categories', { name: 'Kites' })];
   const page = await post('/api/pages', { title: 'Beach week' });
-  const sections = [{ id: 's_000001', kind: 'tiles', title: '', categoryIds: [a, b] }];
+  const sections = [
+    { id: 's_000001', kind: 'tiles', title: '', targets: [a, b].map((id) => ({ kind: 'category', id })) },
+  ];
   await shop.call('PATCH', `/api/pages/${page}`, { sections });
   await shop.call('POST', `/api/categories/${a}/merge`, { into: b });
   const [section] = shop.catalog.working.shop.pages.get(page)!.sections;
-  expect(section).toMatchObject({ kind: 'tiles', categoryIds: [b] });
+  expect(section).toMatchObject({ kind: 'tiles', targets: [{ kind: 'category', id: b }] });
 });

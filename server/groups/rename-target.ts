@@ -1,5 +1,6 @@
 import type { Product } from '../../core/model/product';
 import type { Relation } from '../../core/model/product-values';
+import { eachOf } from '../../core/model/sections/section-type';
 import { typeOfSection } from '../../core/model/sections/sections';
 import type { Target } from '../../core/model/target';
 import type { GroupRef } from '../../core/shop/open-groups';
@@ -39,8 +40,13 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
   };
   writeMenu(db, menu);
   for (const page of shop.pages.values()) {
-    const sections = page.sections.map((section) => typeOfSection(section).follow(section, target));
-    if (sections.some((section, i) => section !== page.sections[i])) putPage(db, { ...page, sections }, 0);
+    const sections = eachOf(page.sections, (section) => {
+      const { follow, followRules } = typeOfSection(section);
+      const followed = follow(section, target);
+      return followRules?.(followed, inRule) ?? followed;
+    });
+    const standsOn = eachOf(page.standsOn, (to) => target(to) as typeof to);
+    if (sections !== page.sections || standsOn !== page.standsOn) putPage(db, { ...page, sections, standsOn }, 0);
   }
 }
 

@@ -1,5 +1,4 @@
 import { Router } from 'express';
-import multer from 'multer';
 import { refusals } from '../shared/refusals';
 import { groupRoutes } from '../../contract/groups';
 import type { Catalog } from '../state/catalog';
@@ -16,12 +15,11 @@ import {
 import { setGroupPicture } from './group-pictures';
 import { collectionOverlap, groupKindOf, groupsOverview, shelf, usesOfTarget, wholeCategory } from './queries';
 import { changeNamed, mergeNamed, namedKindOrRefuse, namedOrNew, removeNamed } from './named-writes';
-import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture } from '../media/picture-store';
-import { invalidField, notFound } from '../shared/problem';
+import { takesPicture, uploadedPicture } from '../media/upload';
+import { notFound } from '../shared/problem';
 import { answer } from '../http/answer';
 
 const ok = { ok: true as const };
-const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: MAX_PICTURE_BYTES * 2, files: 1 } });
 
 export function groupsApi(catalog: Catalog): Router {
   const router = Router();
@@ -36,20 +34,10 @@ export function groupsApi(catalog: Catalog): Router {
     async ({ params, user, request }) => {
       const kind = groupKindOf(params.kind);
       if (!kind) throw notFound(refusals.noSuchGroupKind);
-      const [file] = (request.files as Express.Multer.File[] | undefined) ?? [];
-      if (!file) throw invalidField(['files'], refusals.choosePicture);
-      const name = Buffer.from(file.originalname, 'latin1').toString('utf8');
-      try {
-        const at = catalog.clock().toISOString();
-        const stored = await storePicture(catalog.db, catalog.mediaFolder, file.buffer, name, at);
-        setGroupPicture(catalog, user, kind, params.id!, stored);
-      } catch (error) {
-        if (error instanceof RefusedPictureError) throw invalidField(['files'], error.message);
-        throw error;
-      }
+      setGroupPicture(catalog, user, kind, params.id!, await uploadedPicture(catalog, request));
       return ok;
     },
-    upload.array('files', 1),
+    takesPicture,
   );
   return router;
 }

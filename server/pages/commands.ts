@@ -1,6 +1,7 @@
 import { refusals } from '../shared/refusals';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
-import type { Page } from '../../core/model/page';
+import { pagePatterns, type PagePattern } from '../../core/model/page-patterns';
+import { usualPage, type Page } from '../../core/model/page';
 import { targetsOf, typeOfSection, type Section } from '../../core/model/sections/sections';
 import { settingsWords, type Settings } from '../../core/model/settings';
 import type { Menu } from '../../core/model/menu';
@@ -9,6 +10,7 @@ import { targetName } from '../../core/storefront/pages/targets';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { FieldError } from '../../contract/problem';
 import type { BodyOf } from '../../contract/route';
+import { cleanSection } from './clean-section';
 import { isSlugTaken } from '../store/groups';
 import { deletePage, putPage, writeMenu, writeSettings } from '../store/pages';
 import { keepRedirect } from '../store/redirects';
@@ -21,7 +23,18 @@ import type { UserId } from '../state/product-or-refuse';
 type PageChange = BodyOf<typeof shopfrontRoutes.updatePage>;
 type WantedMenu = BodyOf<typeof shopfrontRoutes.setMenu>;
 
-const pageWords = { title: 'title', slug: 'address', sections: 'list of sections' };
+const pageWords = {
+  title: 'title',
+  slug: 'address',
+  sections: 'list of sections',
+  showsTitle: 'choice about the title',
+  from: 'first day',
+  until: 'last day',
+  metaTitle: 'meta title',
+  metaDescription: 'meta description',
+  noindex: 'choice about search engines',
+  standsOn: 'list of groups',
+};
 
 function pageOrRefuse(catalog: Catalog, id: string): Page {
   const page = catalog.working.shop.pages.get(id);
@@ -29,9 +42,10 @@ function pageOrRefuse(catalog: Catalog, id: string): Page {
   return page;
 }
 
-export function createPage(catalog: Catalog, user: UserId, title: string): Page {
+export function createPage(catalog: Catalog, user: UserId, title: string, pattern: PagePattern = 'blank'): Page {
   const slug = freeSlug(slugFrom(title, 'page'), (wanted) => isSlugTaken(catalog.db, 'page', wanted));
-  const page: Page = { id: newId('page'), title, slug, home: false, sections: [] };
+  const sections = pagePatterns[pattern].sections().map((body): Section => ({ ...body, id: newId('section') }));
+  const page: Page = { id: newId('page'), title, slug, home: false, ...usualPage, sections };
   catalog.journal.change({ did: 'pageAdded', title }, catalog.actor(user), () =>
     putPage(catalog.db, page, catalog.working.shop.pages.size),
   );
@@ -52,7 +66,7 @@ function sectionErrors(catalog: Catalog, sections: NonNullable<PageChange['secti
 
 export function changePage(catalog: Catalog, user: UserId, id: string, { was, ...wanted }: PageChange): Page {
   const page = pageOrRefuse(catalog, id);
-  const { title, slug, sections } = mergedFields(page, wanted, was, pageWords);
+  const { title, slug, sections, ...settings } = mergedFields(page, wanted, was, pageWords);
   if (slug && isSlugTaken(catalog.db, 'page', slug, id)) throw invalidField(['slug'], refusals.takenAddress('page'));
   const errors = sections ? sectionErrors(catalog, sections) : [];
   if (errors.length > 0) throw invalid(errors);
@@ -66,13 +80,35 @@ export function changePage(catalog: Catalog, user: UserId, id: string, { was, ..
     ...page,
     title: title ?? page.title,
     slug: slug ?? page.slug,
-    sections: sections?.map((section): Section => ({ ...section, id: freeId(section.id) })) ?? page.sections,
+    ...settings,
+    sections:
+      sections?.map((section): Section => ({ ...cleanSection(section), id: freeId(section.id) })) ?? page.sections,
   };
   catalog.journal.change({ did: 'pageChanged', title: next.title }, catalog.actor(user), () => {
     putPage(catalog.db, next, 0);
     if (next.slug !== page.slug) keepRedirect(catalog.db, 'page', page.slug, next.slug, id);
   });
   return pageOrRefuse(catalog, id);
+}
+
+/** Another page with the same sections and settings, under a title and an address of its own. */
+export function copyPage(catalog: Catalog, user: UserId, id: string): Page {
+  const page = pageOrRefuse(catalog, id);
+  const title = `${page.title.slice(0, 110)}, copy`;
+  const copy: Page = {
+    ...page,
+    id: newId('page'),
+    title,
+    slug: freeSlug(slugFrom(title, 'page'), (wanted) => isSlugTaken(catalog.db, 'page', wanted)),
+    home: false,
+    // A listing shows the sections of one page.
+    standsOn: [],
+    sections: page.sections.map((section) => ({ ...section, id: newId('section') })),
+  };
+  catalog.journal.change({ did: 'pageCopied', title: page.title }, catalog.actor(user), () =>
+    putPage(catalog.db, copy, catalog.working.shop.pages.size),
+  );
+  return copy;
 }
 
 export function removePage(catalog: Catalog, user: UserId, id: string): void {

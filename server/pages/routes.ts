@@ -1,21 +1,35 @@
 import { Router } from 'express';
 import { shopfrontRoutes } from '../../contract/shopfront';
 import type { Catalog } from '../state/catalog';
-import { pagesOverview } from './queries';
-import { changeMenu, changePage, changeSettings, createPage, removePage } from './commands';
+import { pageDraft, pagesOverview } from './queries';
+import { changeMenu, changePage, changeSettings, copyPage, createPage, removePage } from './commands';
+import { readSubscribers } from '../store/subscribers';
+import { takesPicture, uploadedPicture } from '../media/upload';
 import { answer } from '../http/answer';
 
 export function shopfrontApi(catalog: Catalog): Router {
   const router = Router();
   answer(router, shopfrontRoutes.pages, () => pagesOverview(catalog));
-  answer(router, shopfrontRoutes.createPage, ({ body, user }) => createPage(catalog, user, body.title));
+  answer(router, shopfrontRoutes.createPage, ({ body, user }) => createPage(catalog, user, body.title, body.pattern));
   answer(router, shopfrontRoutes.updatePage, ({ params, body, user }) => changePage(catalog, user, params.id!, body));
+  answer(router, shopfrontRoutes.drawPage, ({ params, body }) => pageDraft(catalog, params.id!, body));
+  answer(
+    router,
+    shopfrontRoutes.addPicture,
+    async ({ request }) => {
+      const { media, width, height } = await uploadedPicture(catalog, request);
+      return { media, width, height };
+    },
+    takesPicture,
+  );
+  answer(router, shopfrontRoutes.copyPage, ({ params, user }) => copyPage(catalog, user, params.id!));
   answer(router, shopfrontRoutes.deletePage, ({ params, user }) => {
     removePage(catalog, user, params.id!);
     return { ok: true as const };
   });
   answer(router, shopfrontRoutes.menu, () => catalog.working.shop.menu);
   answer(router, shopfrontRoutes.setMenu, ({ body, user }) => changeMenu(catalog, user, body));
+  answer(router, shopfrontRoutes.subscribers, () => ({ items: readSubscribers(catalog.db) }));
   answer(router, shopfrontRoutes.settings, () => catalog.working.shop.settings);
   answer(router, shopfrontRoutes.setSettings, ({ body, user }) => changeSettings(catalog, user, body));
   return router;

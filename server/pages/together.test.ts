@@ -13,12 +13,12 @@ describe('twenty people who add to the same list at once lose nothing', () => {
   test('sections of a page', async () => {
     const { pages } = (await call<{ pages: { id: string; sections: object[] }[] }>('GET', '/api/pages')).body;
     const { id, sections } = pages[0]!;
-    const section = (i: number) => ({ id: null, kind: 'banner', title: `Banner ${i}`, text: '', link: null });
+    const section = (i: number) => ({ id: null, kind: 'line', label: `Line ${i}` });
     await Promise.all(
       many.map((i) => call('PATCH', `/api/pages/${id}`, { sections: [...sections, section(i)], was: { sections } })),
     );
-    const after = (await call<{ pages: { sections: { title: string }[] }[] }>('GET', '/api/pages')).body.pages[0]!;
-    expect(after.sections.map(({ title }) => title).sort()).toEqual(many.map((i) => `Banner ${i}`).sort());
+    const after = (await call<{ pages: { sections: { label: string }[] }[] }>('GET', '/api/pages')).body.pages[0]!;
+    expect(after.sections.map(({ label }) => label).sort()).toEqual(many.map((i) => `Line ${i}`).sort());
   });
 
   test('items of the menu', async () => {

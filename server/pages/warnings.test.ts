@@ -25,7 +25,7 @@ async function noteOf(section: object): Promise<Note> {
   const [{ id }] = body.pages.find((each) => each.id === page)!.sections as [{ id: string }];
   return body.notes.find((note) => note.id === id)!;
 }
-const strip = (source: object | null, count = 4) => ({ kind: 'strip', title: 'Kites', source, count });
+const strip = (source: object | null, count = 4) => ({ kind: 'strip', title: 'Kites', source, count, columns: 2 });
 
 async function shelfOf(...titles: string[]) {
   const id = await post('/api/collections', { name: 'Light wind', source: 'picked' });
@@ -44,11 +44,15 @@ test('a strip with too few goods, without pictures, some sold out, says each of 
   const { body } = await shop.call<{ product: { variants: { id: string }[] } }>('GET', `/api/products/${ids[0]}`);
   const changes = [{ id: body.product.variants[0]!.id, fields: { stock: 0 } }];
   await shop.call('PATCH', `/api/products/${ids[0]}/variants`, { seen: Number.MAX_SAFE_INTEGER, changes });
-  expect(await noteOf(strip(source))).toMatchObject({
+  expect(await noteOf({ ...strip(source), columns: 4 })).toMatchObject({
     shown: 2,
     available: 2,
     thumbnails: [null, null],
-    warnings: ['2 of 4: nothing more to show.', '2 products have no picture.', 'One product is sold out.'],
+    warnings: [
+      '2 goods in a row of 4: nothing more to show.',
+      '2 products have no picture.',
+      'One product is sold out.',
+    ],
   });
 });
 
@@ -71,9 +75,12 @@ test('a strip that has enough says nothing but that pictures are missing', async
 });
 
 test('tiles without a category say so, and count those that are left', async () => {
-  expect((await noteOf({ kind: 'tiles', title: '', categoryIds: [] })).warnings).toEqual([
-    'No category chosen yet, so shoppers see nothing here.',
+  expect((await noteOf({ kind: 'tiles', title: '', targets: [] })).warnings).toEqual([
+    'Nothing chosen yet, so shoppers see nothing here.',
   ]);
   const category = await post('/api/categories', { name: 'Kites' });
-  expect(await noteOf({ kind: 'tiles', title: '', categoryIds: [category] })).toMatchObject({ shown: 1, warnings: [] });
+  expect(await noteOf({ kind: 'tiles', title: '', targets: [{ kind: 'category', id: category }] })).toMatchObject({
+    shown: 1,
+    warnings: [],
+  });
 });

@@ -1,3 +1,4 @@
+import { usualPage } from '../../core/model/page';
 import { refusals } from '../shared/refusals';
 import type { Db } from '../database/connection';
 import { countUsers, insertUser } from '../store/people';
@@ -26,7 +27,7 @@ export async function setUp(catalog: Catalog, { shopName, name, email, password 
   catalog.journal.change({ did: 'shopSetUp' }, catalog.actor(null), () => {
     writeSettings(db, { ...catalog.working.shop.settings, name: shopName });
     if (catalog.working.shop.pages.size === 0)
-      putPage(db, { id: newId('page'), title: 'Home', slug: 'home', home: true, sections: [] }, 0);
+      putPage(db, { id: newId('page'), title: 'Home', slug: 'home', home: true, ...usualPage, sections: [] }, 0);
   });
   return id;
 }

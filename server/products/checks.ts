@@ -17,7 +17,7 @@ import type { Catalog } from '../state/catalog';
 import { productWords, variantColumn, variantWords } from '../store/field-words';
 import { fileProblems } from './file-writes';
 import { clash, notFound } from '../shared/problem';
-import { cleanRichText } from './rich-text';
+import { cleanRichText } from '../shared/rich-text';
 
 export type VariantChanges = BodyOf<typeof goodsRoutes.setVariants>['changes'];
 export type Fields = BodyOf<typeof goodsRoutes.update>['fields'];

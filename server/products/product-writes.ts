@@ -19,7 +19,7 @@ import {
 import { keepRedirect } from '../store/redirects';
 import { newId } from '../shared/ids';
 import { clash, invalid, invalidField, needsConfirmation } from '../shared/problem';
-import { cleanRichText } from './rich-text';
+import { cleanRichText } from '../shared/rich-text';
 import { refuseBecomingBundle } from './bundle-checks';
 import type { Catalog } from '../state/catalog';
 import { clashesOf, mergedProductFields, misfitsOf, unknownOf, type Fields } from './checks';

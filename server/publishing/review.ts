@@ -74,10 +74,9 @@ function worries(catalog: Catalog, changes: Review['changes']): string[] {
       found.push(`${product.title} is a download, but has no file for buyers.`);
   }
   const { pages, notes } = pagesOverview(catalog);
-  for (const note of notes) {
-    const page = pages.find(({ sections }) => sections.some(({ id }) => id === note.id))!;
-    const section = page.sections.find(({ id }) => id === note.id)!;
-    for (const warning of note.warnings) found.push(`“${section.title || section.kind}” on ${page.title}: ${warning}`);
+  for (const { id, name, warnings } of notes) {
+    const page = pages.find(({ sections }) => sections.some((section) => section.id === id))!;
+    for (const warning of warnings) found.push(`“${name}” on ${page.title}: ${warning}`);
   }
   for (const collection of shop.collections.values()) {
     const { id, name } = collection;

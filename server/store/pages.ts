@@ -1,9 +1,21 @@
-import { type Page } from '../../core/model/page';
-import { type Section, type SectionBody } from '../../core/model/sections/sections';
+import { type Page, type PageSettings } from '../../core/model/page';
+import { leanSection, wholeSection, type Section, type SectionBody } from '../../core/model/sections/sections';
 import { settingsOf, type Settings } from '../../core/model/settings';
 import { type Menu, type MenuItem } from '../../core/model/menu';
 import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from '../database/connection';
+
+/** Columns of what a page says of itself, by field. */
+const columns: Record<keyof PageSettings, string> = {
+  showsTitle: 'shows_title',
+  from: 'seen_from',
+  until: 'seen_until',
+  metaTitle: 'meta_title',
+  metaDescription: 'meta_description',
+  noindex: 'noindex',
+  standsOn: 'stands_on',
+};
+const settingNames = Object.keys(columns) as (keyof PageSettings)[];
 
 /** All pages, the home page first. */
 export function readPages(db: Db): Page[] {
@@ -12,26 +24,29 @@ export function readPages(db: Db): Page[] {
     pageId: string;
     body: string;
   }[];
-  const pages = db.prepare(`SELECT id, title, slug, home FROM page ORDER BY home DESC, position, id`).all() as {
-    id: string;
-    title: string;
-    slug: string;
-    home: number;
-  }[];
+  const settings = settingNames.map((name) => `${columns[name]} AS "${name}"`).join(', ');
+  const pages = db
+    .prepare(`SELECT id, title, slug, home, ${settings} FROM page ORDER BY home DESC, position, id`)
+    .all() as (Record<keyof PageSettings, never> & { id: string; title: string; slug: string; home: number })[];
   return pages.map((page) => ({
     ...page,
     home: page.home === 1,
+    showsTitle: page.showsTitle === 1,
+    noindex: page.noindex === 1,
+    standsOn: JSON.parse(page.standsOn) as Page['standsOn'],
     sections: sections
       .filter((section) => section.pageId === page.id)
-      .map(({ id, body }): Section => ({ id, ...(JSON.parse(body) as SectionBody) })),
+      .map(({ id, body }): Section => ({ id, ...wholeSection(JSON.parse(body) as SectionBody) })),
   }));
 }
 
 export function putPage(db: Db, page: Page, position: number): void {
+  const set = ['title', 'slug', ...settingNames.map((name) => columns[name])];
+  const values = [page.title, page.slug, ...settingNames.map((name) => stored(page[name]))];
   db.prepare(
-    `INSERT INTO page (id, position, title, slug, home) VALUES (@id, @position, @title, @slug, @home)
-     ON CONFLICT (id) DO UPDATE SET title = @title, slug = @slug`,
-  ).run({ id: page.id, title: page.title, slug: page.slug, home: Number(page.home), position });
+    `INSERT INTO page (id, position, home, ${set.join(', ')}) VALUES (?, ?, ?${', ?'.repeat(set.length)})
+     ON CONFLICT (id) DO UPDATE SET ${set.map((column) => `${column} = excluded.${column}`).join(', ')}`,
+  ).run(page.id, position, Number(page.home), ...values);
   db.prepare(`DELETE FROM section WHERE page_id = ? AND id NOT IN (SELECT value FROM json_each(?))`).run(
     page.id,
     JSON.stringify(page.sections.map((section) => section.id)),
@@ -40,8 +55,11 @@ export function putPage(db: Db, page: Page, position: number): void {
     `INSERT INTO section (id, page_id, position, body) VALUES (?, ?, ?, ?)
      ON CONFLICT DO UPDATE SET position = excluded.position, body = excluded.body`,
   );
-  page.sections.forEach(({ id, ...body }, place) => put.run(id, page.id, place, canonicalJson(body)));
+  page.sections.forEach(({ id, ...body }, place) => put.run(id, page.id, place, canonicalJson(leanSection(body))));
 }
+
+const stored = (value: PageSettings[keyof PageSettings]) =>
+  typeof value === 'boolean' ? Number(value) : Array.isArray(value) ? canonicalJson(value) : value;
 
 export function deletePage(db: Db, id: string): void {
   db.prepare(`DELETE FROM page WHERE id = ?`).run(id);

@@ -2,9 +2,21 @@ import { refusals } from '../shared/refusals';
 import { statusAt } from '../../core/products/status';
 import { redirectKey, type AddressedKind, type ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
-import { addressPath, groupPath, groupsOf, isOpen, urlOfGroup, type GroupKind } from '../../core/shop/open-groups';
+import {
+  addressPath,
+  groupPath,
+  groupsOf,
+  isOpen,
+  urlOfGroup,
+  type GroupKind,
+  type GroupRef,
+} from '../../core/shop/open-groups';
+import { isPageOpen } from '../../core/model/page';
+import type { Scene } from '../../core/storefront/pages/scene';
 import { menuView, pageView } from '../../core/storefront/pages/page-view';
 import { groupPicture } from '../../core/storefront/pages/place-goods';
+import { targetLink } from '../../core/storefront/pages/targets';
+import { pageOfGroup } from '../../core/storefront/pages/page-of-group';
 import { productView } from '../../core/storefront/product-view';
 import { relationStrips } from '../../core/storefront/relation-strips';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
@@ -122,7 +134,18 @@ function groupPage(context: PageContext, kind: GroupKind, slug: string, query: R
     crumbs,
     q: null,
     listing: listingView(shop, listingRequest(query, at), now),
+    ...around(context, at, query),
   };
+}
+
+/** The sections that stand above and below the listing of a group: those of a page that stands on it. */
+function around(context: PageContext, at: GroupRef, query: Record<string, unknown>) {
+  const { shop } = context;
+  const page = pageOfGroup(shop, at);
+  if (!page) return { above: [], below: [] };
+  const { sections } = pageView(shop, page, sceneOf(context, query));
+  const own = sections.findIndex(({ kind }) => kind === 'listing');
+  return own < 0 ? { above: sections, below: [] } : { above: sections.slice(0, own), below: sections.slice(own + 1) };
 }
 
 function searchPage({ shop, now }: PageContext, query: Record<string, unknown>): PageData {
@@ -137,29 +160,35 @@ function searchPage({ shop, now }: PageContext, query: Record<string, unknown>):
     crumbs: [],
     q: request.q,
     listing: listingView(shop, request, now),
+    above: [],
+    below: [],
   };
 }
 
-function plainPage(context: PageContext, slug: string | null): Found {
+/** How the sections of a page are looked at: listings among them are narrowed by what the address asks. */
+const sceneOf = ({ now }: PageContext, query: Record<string, unknown>): Scene => ({
+  now,
+  listingAt: (at) => listingRequest(query, at),
+});
+
+function plainPage(context: PageContext, slug: string | null, query: Record<string, unknown>): Found {
   const { shop, now } = context;
   const found = [...shop.pages.values()].find((page) => (slug === null ? page.home : !page.home && page.slug === slug));
-  if (found) return { kind: 'page', page: pageView(shop, found, now) };
+  const isThere = found && (context.showsDrafts || (found.standsOn.length === 0 && isPageOpen(found, now * 1000)));
+  if (isThere) return { kind: 'page', page: pageView(shop, found, sceneOf(context, query)) };
   if (slug === null) return never('This shop is not open yet.');
-  return elsewhere(context, 'page', slug, (id) => {
-    const target = shop.pages.get(id);
-    return target && (target.home ? '/' : `/page/${target.slug}`);
-  });
+  return elsewhere(context, 'page', slug, (id) => targetLink(shop, { kind: 'page', id })?.url);
 }
 
 function pageAt(context: PageContext, { path, query }: PageRequest): Found {
   const [, kind = '', slug = '', ...rest] = path.split('/');
-  if (path === '/') return plainPage(context, null);
+  if (path === '/') return plainPage(context, null, query);
   if (path === '/search') return searchPage(context, query);
   if (rest.length > 0 || slug === '') return never('There is no such page.');
   if (kind === 'p') return productPage(context, slug, query);
   const group = kindOfPath.get(kind);
   if (group) return groupPage(context, group, slug, query);
-  return kind === 'page' ? plainPage(context, slug) : never('There is no such page.');
+  return kind === 'page' ? plainPage(context, slug, query) : never('There is no such page.');
 }
 
 const headings = { 400: 'This cannot be shown', 404: 'Nothing here', 410: 'Not here any more' };

@@ -1,4 +1,8 @@
 import { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { MAX_STRIP } from '../../core/model/sections/strip';
+import { cardOf } from '../../core/storefront/card';
+import { putSubscriber } from '../store/subscribers';
 import { refusals } from '../shared/refusals';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
@@ -33,6 +37,27 @@ export function shopApi(catalog: Catalog): Router {
     if (!product || statusAt(product, live.shop.now) !== 'live') throw notFound(refusals.noSuchProduct);
     return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
   });
+  answer(router, shopRoutes.cards, ({ query }) => {
+    const slots = (query.slugs ?? '')
+      .split(',')
+      .slice(0, MAX_STRIP)
+      .flatMap((slug) => {
+        const slot = live.shop.index.slot(live.shop.bySlug('product', slug) ?? '');
+        return slot !== undefined && live.shop.listed.has(slot) ? [slot] : [];
+      });
+    return { items: slots.map((slot) => cardOf(live.shop, slot)) };
+  });
+  answer(
+    router,
+    shopRoutes.subscribe,
+    ({ body }) => {
+      const at = new Date(catalog.now * 1000).toISOString();
+      putSubscriber(catalog.db, { email: body.email.toLowerCase(), at, page: body.page ?? '' });
+      return { ok: true as const };
+    },
+    // Whoever fills the list by machine is slowed down.
+    rateLimit({ windowMs: 10 * 60_000, limit: 20, standardHeaders: true, legacyHeaders: false }),
+  );
   answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));
   let described: object | undefined;
   router.get('/api/openapi.json', (_request, response) => {

@@ -1,3 +1,5 @@
+import type { Slide } from '../../core/model/sections/banner';
+import { sectionTypes } from '../../core/model/sections/sections';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -575,13 +577,31 @@ export class ShopWalk {
         'a page',
         () => {
           const at = this.#target();
+          const [blank] = sectionTypes.banner.fresh().slides as [Slide];
           const page = this.#pick(shop.pages.values());
           changePage(catalog, user, page.id, {
             ...(page.home ? {} : { slug: this.#slug() }),
             sections: [
-              { id: null, kind: 'strip', title: 'Strip', source: at, count: 6 },
-              { id: null, kind: 'banner', title: 'Banner', text: '', link: this.#target() },
-              { id: null, kind: 'tiles', title: 'Tiles', categoryIds: this.#some(shop.categories.keys(), 3) },
+              {
+                ...sectionTypes.strip.fresh(),
+                id: null,
+                source: at,
+                count: 6,
+                skipAbove: this.#below(2) === 0,
+                pins: this.#some(shop.products.keys(), 2),
+              },
+              {
+                ...sectionTypes.banner.fresh(),
+                id: null,
+                slides: [{ ...blank, pictureOf: this.#target(), buttons: [{ words: '', to: this.#target() }] }],
+              },
+              {
+                ...sectionTypes.tiles.fresh(),
+                id: null,
+                targets: this.#some(shop.categories.keys(), 3).map((id) => ({ kind: 'category', id })),
+              },
+              { ...sectionTypes.strip.fresh(), id: null, source: { kind: 'newest' }, skipAbove: true, daily: 5 },
+              { ...sectionTypes.quotes.fresh(), id: null },
             ],
           });
         },

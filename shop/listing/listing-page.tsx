@@ -1,12 +1,8 @@
-import { useState } from 'react';
-import type { FacetView } from '../../core/storefront/views';
-import { useBase } from '../base';
+import { Sections } from '../home/sections/sections';
 import type { ListingPageData } from '../data';
 import { Crumbs } from '../ui/crumbs';
 import { Picture } from '../ui/picture';
-import { ProductCard } from '../ui/product-card';
-import { hasFilters, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
-import { Filters, rangeWords } from './filters';
+import { ListingGoods } from './listing-goods';
 
 interface Props {
   page: ListingPageData;
@@ -16,204 +12,32 @@ interface Props {
   go: (url: string) => void;
 }
 
-/** "Wingspan 80 cm to 120 cm", "from €20.00" */
-function selectedWords(facet: Extract<FacetView, { type: 'range' }>, currency: string): string {
-  const { min, max } = facet.selected!;
-  const words = (x: number) => rangeWords(facet, x, currency);
-  const span =
-    min === null ? `up to ${words(max!)}` : max === null ? `from ${words(min)}` : `${words(min)} to ${words(max)}`;
-  return facet.key === 'price' ? span : `${facet.label} ${span}`;
-}
-
-/** Chosen filters as words that can be taken away one by one. */
-function Chosen({ page, url, currency, go }: Props) {
-  const chips = page.listing.facets.flatMap((facet) => {
-    if (facet.type === 'range')
-      return facet.selected
-        ? [
-            {
-              key: facet.key,
-              label: selectedWords(facet, currency),
-              without: withSpan(url, facet.key, null),
-            },
-          ]
-        : [];
-    return facet.values
-      .filter((value) => value.selected)
-      .map((value) => ({
-        key: `${facet.key} ${value.value}`,
-        label: value.label,
-        without: withValue(url, facet.key, value.value, false),
-      }));
-  });
-  if (chips.length === 0) return null;
-  return (
-    <ul className="mb-5 flex flex-wrap items-center gap-2" aria-label="Chosen filters">
-      {chips.map((chip) => (
-        <li key={chip.key}>
-          <button
-            type="button"
-            onClick={() => go(chip.without)}
-            className="rounded-full bg-mist px-3 py-1.5 text-sm text-ink hover:bg-line"
-          >
-            {chip.label} <span aria-hidden="true">×</span>
-            <span className="sr-only">, remove</span>
-          </button>
-        </li>
-      ))}
-      <li>
-        <button type="button" onClick={() => go(withoutFilters(url))} className="px-2 text-sm text-sea hover:underline">
-          Remove all
-        </button>
-      </li>
-    </ul>
-  );
-}
-
-function Pages({ page, url, go }: Pick<Props, 'page' | 'url' | 'go'>) {
-  const base = useBase();
-  const { total, pageSize, page: current } = page.listing;
-  const last = Math.ceil(total / pageSize);
-  if (last <= 1) return null;
-  const near = Array.from({ length: last }, (_, i) => i + 1).filter(
-    (n) => n === 1 || n === last || Math.abs(n - current) <= 2,
-  );
-  return (
-    <nav aria-label="Pages" className="mt-12 flex justify-center">
-      <ul className="flex items-center gap-1">
-        {near.map((n, i) => (
-          <li key={n} className="flex items-center">
-            {i > 0 && n - near[i - 1]! > 1 && <span className="px-2 text-ink-soft">…</span>}
-            <a
-              href={base + withPage(url, n)}
-              aria-current={n === current ? 'page' : undefined}
-              onClick={(event) => {
-                event.preventDefault();
-                go(withPage(url, n));
-                window.scrollTo({ top: 0 });
-              }}
-              className="flex size-10 items-center justify-center rounded-full text-sm tabular-nums text-ink hover:bg-mist aria-[current]:bg-deep aria-[current]:text-white"
-            >
-              {n}
-            </a>
-          </li>
-        ))}
-      </ul>
-    </nav>
-  );
-}
-
+/** The page of a group or a search: its words, the sections that the seller put around it, and the goods. */
 export function ListingPage({ page, url, currency, go }: Props) {
-  const [isDrawerOpen, setDrawerOpen] = useState(false);
-  const { listing } = page;
-  const isFiltered = hasFilters(url);
-  const filters = <Filters facets={listing.facets} url={url} currency={currency} go={go} />;
+  const isFirstPage = page.listing.page === 1;
   return (
     <>
-      <Crumbs crumbs={page.crumbs} />
-      <div className={page.picture ? 'grid items-center gap-6 md:grid-cols-[1fr_18rem]' : ''}>
-        <div>
-          <h1 className="font-display text-3xl font-bold tracking-tight text-ink md:text-4xl">{page.title}</h1>
-          {page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>}
-        </div>
-        {page.picture && (
-          <div className="aspect-[3/2] overflow-hidden rounded-2xl max-md:order-first">
-            <Picture picture={page.picture} sizes="(min-width: 768px) 18rem, 100vw" eager />
+      <div className="mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10">
+        <Crumbs crumbs={page.crumbs} />
+        <div className={page.picture ? 'grid items-center gap-6 md:grid-cols-[1fr_18rem]' : ''}>
+          <div className="min-w-0">
+            <h1 className="break-words font-display text-3xl font-bold tracking-tight text-ink md:text-4xl">
+              {page.title}
+            </h1>
+            {page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>}
           </div>
-        )}
-      </div>
-      <div className="mt-8 lg:grid lg:grid-cols-[15rem_1fr] lg:gap-10">
-        <aside className="max-lg:hidden" aria-label="Filters">
-          {filters}
-        </aside>
-        <div>
-          <div className="mb-5 flex flex-wrap items-center justify-between gap-3">
-            <p className="text-sm text-ink-soft" aria-live="polite">
-              <strong className="tabular-nums text-ink">{listing.total}</strong>{' '}
-              {listing.total === 1 ? 'product' : 'products'}
-            </p>
-            <div className="flex items-center gap-3">
-              <button
-                type="button"
-                onClick={() => setDrawerOpen(true)}
-                className="rounded-full border border-line px-4 py-2 text-sm font-medium text-ink lg:hidden"
-              >
-                Filter
-              </button>
-              <label className="flex items-center gap-2 text-sm text-ink-soft">
-                Sort
-                <select
-                  value={listing.sort}
-                  onChange={(event) => go(withSort(url, event.target.value))}
-                  className="rounded-full border border-line bg-white px-3 py-2 text-sm text-ink"
-                >
-                  {listing.sorts.map(({ key, label }) => (
-                    <option key={key} value={key}>
-                      {label}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            </div>
-          </div>
-          <Chosen page={page} url={url} currency={currency} go={go} />
-          {listing.items.length > 0 ? (
-            <ul className="grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-3 lg:gap-x-6 xl:grid-cols-4">
-              {listing.items.map((card, i) => (
-                <li key={card.id}>
-                  <ProductCard card={card} eager={i < 4} />
-                </li>
-              ))}
-            </ul>
-          ) : (
-            <div className="rounded-2xl bg-mist px-6 py-16 text-center">
-              <p className="font-display text-xl font-bold text-ink">
-                {isFiltered || page.q ? 'Nothing matches' : 'Nothing here yet'}
-              </p>
-              <p className="mt-2 text-ink-soft">
-                {isFiltered
-                  ? page.q
-                    ? `No product here has the words “${page.q}” with these filters.`
-                    : 'No product here passes all these filters.'
-                  : page.q
-                    ? `No product has the words “${page.q}”.`
-                    : 'There are no goods in this part of the shop at the moment.'}
-              </p>
-              {isFiltered && (
-                <button
-                  type="button"
-                  onClick={() => go(withoutFilters(url))}
-                  className="mt-5 rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white"
-                >
-                  Show without filters
-                </button>
-              )}
+          {page.picture && (
+            <div className="aspect-[3/2] overflow-hidden rounded-2xl max-md:order-first">
+              <Picture picture={page.picture} sizes="(min-width: 768px) 18rem, 100vw" eager />
             </div>
           )}
-          <Pages page={page} url={url} go={go} />
         </div>
       </div>
-      {isDrawerOpen && (
-        <div
-          className="fixed inset-0 z-50 flex justify-end bg-black/40 lg:hidden"
-          role="dialog"
-          aria-modal="true"
-          aria-label="Filters"
-        >
-          <div className="flex h-full w-[min(22rem,90vw)] flex-col bg-white">
-            <div className="flex-1 overflow-y-auto px-5 py-4">{filters}</div>
-            <div className="border-t border-line p-4">
-              <button
-                type="button"
-                onClick={() => setDrawerOpen(false)}
-                className="w-full rounded-full bg-deep px-5 py-3 font-semibold text-white"
-              >
-                Show {listing.total}
-              </button>
-            </div>
-          </div>
-        </div>
-      )}
+      {isFirstPage && <Sections sections={page.above} isBelowHeading url={url} currency={currency} go={go} />}
+      <div className="mx-auto max-w-7xl px-4 pt-8 lg:px-8">
+        <ListingGoods listing={page.listing} q={page.q ?? ''} url={url} currency={currency} go={go} />
+      </div>
+      {isFirstPage && <Sections sections={page.below} isBelowHeading url={url} currency={currency} go={go} />}
     </>
   );
 }

@@ -7,9 +7,12 @@ import { ProductCard } from '../ui/product-card';
 import { BundleChooser } from './bundle-chooser';
 import { FileLinks } from './file-links';
 import { Gallery } from './gallery';
+import { Picker } from './picker';
 import { SpecTable } from './spec-table';
+import { Stock } from './stock';
 import { VariantPrice } from './variant-price';
-import { firstVariant, isAvailable, variantWith } from './pick';
+import { useNoteSeen } from '../seen';
+import { firstVariant } from './pick';
 
 type Variant = ProductView['variants'][number];
 
@@ -19,73 +22,9 @@ interface Props {
   strips: readonly RelationStrip[];
 }
 
-function Picker({
-  product,
-  current,
-  choose,
-}: {
-  product: ProductView;
-  current: Variant;
-  choose: (variant: Variant) => void;
-}) {
-  return product.options.map((option) => {
-    const chosen = option.values.find(({ key }) => key === current.options[option.key]);
-    return (
-      <fieldset key={option.key} className="mt-6">
-        <legend className="mb-2 text-sm text-ink-soft">
-          {option.label}: <span className="font-semibold text-ink">{chosen?.label}</span>
-        </legend>
-        <div className="flex flex-wrap gap-2">
-          {option.values.map((value) => {
-            const canBeHad = isAvailable(product, current, option.key, value.key);
-            return (
-              <button
-                key={value.key}
-                type="button"
-                aria-pressed={value === chosen}
-                title={canBeHad || product.orderDelay !== null ? value.label : `${value.label}, sold out`}
-                onClick={() => choose(variantWith(product, current, option.key, value.key))}
-                className={`flex items-center gap-2 rounded-full border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
-              >
-                {value.picture ? (
-                  <img src={value.picture} alt="" className="size-5 rounded-full object-cover ring-1 ring-black/10" />
-                ) : (
-                  value.colour && (
-                    <span className="size-4 rounded-full ring-1 ring-black/10" style={{ background: value.colour }} />
-                  )
-                )}
-                {value.label}
-              </button>
-            );
-          })}
-        </div>
-      </fieldset>
-    );
-  });
-}
-
-/** Stock in the words of what is sold. */
-const stockWords = {
-  goods: { none: 'Sold out in this version', few: 'In stock, only a few left', some: 'In stock' },
-  service: { none: 'Fully booked', few: 'Only a few places left', some: 'Places are free' },
-  digital: { none: 'Sold out', few: 'Only a few left', some: 'To download at once' },
-  bundle: {
-    none: 'Sold out: one of its parts is missing',
-    few: 'Can be had only a few times',
-    some: 'All parts in stock',
-  },
-};
-
-function Stock({ variant, product: { kind, orderDelay } }: { variant: Variant; product: ProductView }) {
-  const words = stockWords[kind === 'physical' || kind === 'giftCard' ? 'goods' : kind];
-  if (!variant.inStock && orderDelay !== null) return <p className="mt-4 font-medium text-ink">{orderDelay}</p>;
-  if (!variant.inStock) return <p className="mt-4 font-medium text-sale">{words.none}</p>;
-  if (variant.few) return <p className="mt-4 font-medium text-ink">{words.few}</p>;
-  return <p className="mt-4 font-medium text-sea">{words.some}</p>;
-}
-
 export function ProductPage({ product, variantId, strips }: Props) {
   const base = useBase();
+  useNoteSeen(product.slug);
   const [wanted, setWanted] = useState(variantId);
   const [shownPicture, setShownPicture] = useState<string | null>(null);
   const current = firstVariant(product, wanted);

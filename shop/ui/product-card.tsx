@@ -9,12 +9,15 @@ interface Props {
   card: Card;
   sizes?: string;
   eager?: boolean;
+  /** parts that are not shown */
+  without?: readonly string[];
 }
 
 /** A product in a grid or strip. With a variant filter on, it shows and opens the variant that matched. */
-export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', eager }: Props) {
+export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', eager, without = [] }: Props) {
   const base = useBase();
   const { price, swatches } = card;
+  const has = (part: string) => !without.includes(part);
   return (
     <a href={base + card.url} className="group flex flex-col gap-3 rounded-2xl" data-product={card.id}>
       <span className="relative block overflow-hidden rounded-2xl">
@@ -37,17 +40,19 @@ export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', e
         )}
       </span>
       <span className="flex flex-col gap-1 px-0.5">
-        {card.brand && <span className="text-xs text-ink-soft">{card.brand}</span>}
+        {card.brand && has('brand') && <span className="text-xs text-ink-soft">{card.brand}</span>}
         <span className="line-clamp-2 font-medium leading-snug text-ink decoration-1 underline-offset-4 group-hover:underline">
           {card.title}
         </span>
         <span className="flex items-center justify-between gap-2">
-          {card.pricing === 'shown' ? (
+          {!has('price') ? (
+            <span />
+          ) : card.pricing === 'shown' ? (
             <Price price={price.min} upTo={price.max} wasPrice={card.wasPrice} currency={price.currency} />
           ) : (
             <span className="text-sm text-ink-soft">{untoldPrice[card.pricing]}</span>
           )}
-          {swatches.length > 1 && (
+          {swatches.length > 1 && has('swatches') && (
             <span className="flex shrink-0 items-center gap-1" title={swatches.map(({ label }) => label).join(', ')}>
               {swatches.slice(0, MAX_SWATCHES).map(({ label, colour }) => (
                 <span key={label} className="size-3 rounded-full ring-1 ring-black/10" style={{ background: colour }} />
@@ -58,7 +63,9 @@ export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', e
             </span>
           )}
         </span>
-        {card.unitPrice && <UnitPrice of={card.unitPrice} currency={price.currency} />}
+        {card.unitPrice && has('unitPrice') && has('price') && (
+          <UnitPrice of={card.unitPrice} currency={price.currency} />
+        )}
       </span>
     </a>
   );

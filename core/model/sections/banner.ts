@@ -1,22 +1,49 @@
 import { z } from 'zod';
-import { targetSchema } from '../target';
-import { sectionTitle, sectionType } from './section-type';
+import { linkSchema, targetSchema } from '../target';
+import { placedPictureSchema } from './picture';
+import { eachOf, followLink, sectionTitle, sectionType, withFields } from './section-type';
+
+const buttonSchema = z.object({
+  /** empty: the name of what it leads to */
+  words: z.string().trim().max(60, 'A button can have at most 60 characters.'),
+  to: linkSchema,
+});
+
+const slideSchema = z.object({
+  title: sectionTitle,
+  text: z.string().trim().max(400, 'A banner can have at most 400 characters.'),
+  picture: placedPictureSchema.nullable().default(null),
+  /** whose picture it shows while it has none of its own */
+  pictureOf: targetSchema.nullable().default(null),
+  buttons: z.array(buttonSchema).max(2, 'At most two buttons.').default([]),
+});
+export type Slide = z.infer<typeof slideSchema>;
 
 export const banner = sectionType(
   'banner',
   {
-    title: sectionTitle.min(1, 'A banner needs a title.'),
-    text: z.string().trim().max(400, 'A banner can have at most 400 characters.'),
-    link: targetSchema.nullable(),
+    slides: z
+      .array(slideSchema)
+      .min(1, 'A banner shows at least one thing.')
+      .max(8, 'At most eight, one after the other.'),
+    place: z.enum(['beside', 'behind', 'above']).default('beside'),
+    height: z.enum(['low', 'usual', 'tall']).default('usual'),
   },
   {
     name: 'Banner',
-    fresh: () => ({ kind: 'banner', title: 'New banner', text: '', link: null }),
-    words: ['title', 'text'],
-    follow: (section, follow) => {
-      const link = section.link && follow(section.link, 'link');
-      return link === section.link ? section : { ...section, link };
-    },
-    gone: { link: 'What this banner leads to was deleted. Choose another.' },
+    about: 'A picture with a heading and up to two buttons; several take turns.',
+    start: { slides: [{ title: 'New banner', text: '' }] },
+    follow: (section, follow) =>
+      withFields(section, {
+        slides: eachOf(section.slides, (slide) =>
+          withFields(slide, {
+            pictureOf: followLink(slide.pictureOf, follow, 'slides'),
+            buttons: eachOf(slide.buttons, (button) =>
+              withFields(button, { to: followLink(button.to, follow, 'slides') }),
+            ),
+          }),
+        ),
+      }),
+    gone: { slides: 'What a button or picture of this banner belongs to was deleted. Choose another.' },
   },
 );

@@ -1,4 +1,4 @@
-import { collectionOf, NOW, productOf, shopOf, put } from '../../testing/shop';
+import { collectionOf, NOW, pageOf, productOf, sectionOf, shopOf, put } from '../../testing/shop';
 import { pageView } from './page-view';
 
 test('a strip takes the name of what it shows, whatever that is called now, until it has a title of its own', () => {
@@ -6,9 +6,9 @@ test('a strip takes the name of what it shows, whatever that is called now, unti
   const source = { kind: 'collection' as const, id: 'k_1' };
   const titleAfter = (name: string, title: string) => {
     put(shop, 'collection', 'k_1', collectionOf('k_1', { name, source: 'picked', picked: ['p_a'] }));
-    const sections = [{ id: 's_1', kind: 'strip' as const, title, source, count: 4 }];
-    const page = { id: 'g_1', title: 'Home', slug: 'home', home: true, sections };
-    return pageView(shop, page, NOW).sections[0];
+    const sections = [sectionOf({ id: 's_1', kind: 'strip', title, source, count: 4 })];
+    const page = pageOf({ sections });
+    return pageView(shop, page, { now: NOW }).sections[0];
   };
   expect(titleAfter('Light wind', '')).toMatchObject({ title: 'Light wind' });
   expect(titleAfter('Calm days', '')).toMatchObject({ title: 'Calm days' });

@@ -1,12 +1,18 @@
 import type { Page } from '../../model/page';
 import type { Target } from '../../model/target';
 import type { ResolvedShop } from '../../shop/resolved-shop';
-import { sectionView, type SectionView } from './sections/sections';
+import { filledSections } from './page-goods';
+import type { Scene } from './scene';
+import { sectionView, whyUnseen, type SectionView } from './sections/sections';
 import { targetLink, type LinkView } from './targets';
 
 export interface PageView {
   id: string;
   title: string;
+  home: boolean;
+  showsTitle: boolean;
+  /** what search engines are told */
+  meta: { title: string; description: string; noindex: boolean };
   sections: SectionView[];
 }
 
@@ -14,9 +20,16 @@ export interface MenuView {
   items: (LinkView & { items: LinkView[] })[];
 }
 
-/** A page with every section filled, as shoppers see it at `now` (seconds since 1970). */
-export function pageView(shop: ResolvedShop, page: Page, now: number): PageView {
-  return { id: page.id, title: page.title, sections: page.sections.map((section) => sectionView(shop, section, now)) };
+/** A page with every section filled, as it is seen in a scene. */
+export function pageView(shop: ResolvedShop, page: Page, scene: Scene): PageView {
+  const { id, title, home, showsTitle, metaTitle, metaDescription, noindex } = page;
+  return {
+    ...{ id, title, home, showsTitle },
+    meta: { title: metaTitle, description: metaDescription, noindex },
+    sections: filledSections(shop, page, scene)
+      .filter(({ section }) => scene.showsUnseen || whyUnseen(shop, section, scene.now) === undefined)
+      .map(({ section, goods }) => sectionView(shop, section, scene, goods)),
+  };
 }
 
 /** The header menu; items whose target is gone are left out. */

@@ -1,4 +1,6 @@
-import type { Target } from '../../model/target';
+import { isPageOpen } from '../../model/page';
+import type { Link, Target } from '../../model/target';
+import { statusAt } from '../../products/status';
 import { groupsOf, urlOfGroup } from '../../shop/open-groups';
 import type { ResolvedShop } from '../../shop/resolved-shop';
 
@@ -9,6 +11,7 @@ export interface LinkView {
 
 /** What a link leads to is called; undefined when it is gone. */
 export function targetName(shop: ResolvedShop, { kind, id }: Target): string | undefined {
+  if (kind === 'product') return shop.products.get(id)?.title;
   return kind === 'page' ? shop.pages.get(id)?.title : groupsOf(shop, kind).get(id)?.name;
 }
 
@@ -16,10 +19,26 @@ export function targetName(shop: ResolvedShop, { kind, id }: Target): string | u
 export function targetLink(shop: ResolvedShop, target: Target): LinkView | undefined {
   const label = targetName(shop, target);
   if (label === undefined) return undefined;
-  if (target.kind !== 'page') {
-    const url = urlOfGroup(shop, { kind: target.kind, id: target.id });
-    return url === undefined ? undefined : { label, url };
+  if (target.kind === 'product') {
+    const product = shop.products.get(target.id)!;
+    return statusAt(product, shop.now) === 'live' ? { label, url: `/p/${product.slug}` } : undefined;
   }
-  const { home, slug } = shop.pages.get(target.id)!;
-  return { label, url: home ? '/' : `/page/${slug}` };
+  if (target.kind === 'page') {
+    const page = shop.pages.get(target.id)!;
+    const isThere = page.standsOn.length === 0 && isPageOpen(page, shop.now * 1000);
+    return isThere ? { label, url: page.home ? '/' : `/page/${page.slug}` } : undefined;
+  }
+  const url = urlOfGroup(shop, { kind: target.kind, id: target.id });
+  return url === undefined ? undefined : { label, url };
 }
+
+/** The same for a link that may have an address of its own, with these words instead of a name where there are any. */
+export function linkView(shop: ResolvedShop, link: Link, words: string): LinkView | undefined {
+  if (link.kind === 'address') return { label: words || link.url, url: link.url };
+  const found = targetLink(shop, link);
+  return found && { ...found, label: words || found.label };
+}
+
+/** Where a link leads, in words. */
+export const linkWords = (shop: ResolvedShop, link: Link): string =>
+  link.kind === 'address' ? link.url : (targetName(shop, link) ?? 'something deleted');

@@ -42,7 +42,11 @@ export function Frame() {
   const [path, setPath] = useState('/');
   const [note, setNote] = useState<string | null>(null);
   const [unseen, setUnseen] = useState<string | null>(null);
-  const windowState = useMemo(() => ({ path, setPath, note, setNote, unseen, setUnseen }), [path, note, unseen]);
+  const [isTaken, setTaken] = useState(false);
+  const windowState = useMemo(
+    () => ({ path, setPath, note, setNote, unseen, setUnseen, setTaken }),
+    [path, note, unseen],
+  );
   const areDragged = useGoodsAreDragged();
   useLiveUpdates();
   useLeftBehind();
@@ -120,7 +124,7 @@ export function Frame() {
               <Outlet context={{ newProduct: () => setNewOpen(true), orderFeatured: () => setOrdering(true) }} />
             </ErrorBoundary>
           </main>
-          {isWindowOpen && !isNarrow && <ShopWindow putAway={toggleWindow} />}
+          {isWindowOpen && !isNarrow && !isTaken && <ShopWindow putAway={toggleWindow} />}
         </div>
         <JobStrip />
         <Tray />

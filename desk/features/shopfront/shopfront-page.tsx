@@ -1,51 +1,78 @@
+import clsx from 'clsx';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import clsx from 'clsx';
+import { useMenu, usePages, useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
+import { Choose } from '../../shared/ui/choose';
 import { Failed, Loading } from '../../shared/ui/states';
-import { MenuEditor } from './menu-editor';
-import { PageEditor } from './page-editor';
-import { useMenu, usePages, useSettings, useShopfrontWrites } from '../../data/shopfront';
-import { ShopSettings } from './shop-settings';
 import { useTitle } from '../../shared/ui/use-title';
+import { PageBuilder } from './builder/page-builder';
+import { MenuEditor } from './menu-editor';
+import { NewPage } from './new-page';
+import { ShopSettings } from './shop-settings';
 
-/** Pages as their sections, and the menu that leads to them. */
+/** So many pages stand side by side; the others are found by name. */
+const IN_SIGHT = 6;
+
+/** Pages, built on the pages themselves, and the menu that leads to them. */
 export function ShopfrontPage() {
   useTitle('Shopfront');
   const { data, error, refetch } = usePages();
   const { data: menu } = useMenu();
-  const { createPage } = useShopfrontWrites();
   const [params, setParams] = useSearchParams();
   const { data: settings } = useSettings();
   const [isSetting, setSetting] = useState(false);
+  const [isMaking, setMaking] = useState(false);
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
+  const isMenu = params.get('view') === 'menu';
   const current = data.pages.find((page) => page.id === params.get('page')) ?? data.pages[0];
+  const inSight = data.pages.slice(0, IN_SIGHT);
+  const shown = current && !inSight.includes(current) ? [...inSight.slice(0, -1), current] : inSight;
+  const tab = (isOn: boolean) =>
+    clsx(
+      'max-w-44 truncate rounded-lg px-3 py-1.5 font-semibold',
+      isOn ? 'bg-ink text-sheet' : 'bg-sunk text-ink hover:bg-line',
+    );
   return (
-    <div className="relative min-h-0 flex-1 overflow-y-auto">
-      <div className="flex flex-wrap items-center gap-2 px-4 py-2.5">
+    <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto">
+      <div className="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
         <h1 className="mr-2 font-display text-2xl font-bold">Shopfront</h1>
-        <div role="tablist" aria-label="Pages" className="flex flex-wrap gap-1.5">
-          {data.pages.map((page) => (
+        <div role="tablist" aria-label="Pages and menu" className="flex min-w-0 flex-wrap gap-1.5">
+          {shown.map((page) => (
             <button
               key={page.id}
               type="button"
               role="tab"
-              aria-selected={page === current}
+              aria-selected={page === current && !isMenu}
+              title={page.title}
               onClick={() => setParams({ page: page.id })}
-              className={clsx(
-                'rounded-lg px-3 py-1.5 font-semibold',
-                page === current ? 'bg-ink text-sheet' : 'bg-sunk text-ink hover:bg-line',
-              )}
+              className={tab(page === current && !isMenu)}
             >
               {page.title}
             </button>
           ))}
+          <button
+            type="button"
+            role="tab"
+            aria-selected={isMenu}
+            onClick={() => setParams({ view: 'menu' })}
+            className={tab(isMenu)}
+          >
+            Menu
+          </button>
         </div>
+        {data.pages.length > IN_SIGHT && (
+          <Choose
+            label={`Find one of ${data.pages.length} pages`}
+            choices={data.pages.map(({ id, title }) => ({ value: id, label: title }))}
+            choose={(id) => setParams({ page: id })}
+          />
+        )}
         <button
           type="button"
-          onClick={() => createPage.mutate('New page', { onSuccess: (page) => setParams({ page: page.id }) })}
+          onClick={() => setMaking(true)}
           className="inline-flex items-center gap-1 rounded-lg border border-dashed border-ink-3 px-2.5 py-1.5 text-ink-2 hover:border-ink hover:text-ink"
         >
           <Plus size={13} aria-hidden="true" /> New page
@@ -54,11 +81,23 @@ export function ShopfrontPage() {
           The shop…
         </Button>
         {isSetting && settings && <ShopSettings settings={settings} close={() => setSetting(false)} />}
+        {isMaking && <NewPage close={() => setMaking(false)} open={(id) => setParams({ page: id })} />}
       </div>
-      <div className="flex items-start gap-4 px-4 pb-6 max-md:flex-col">
-        <MenuEditor menu={menu} />
-        {current && <PageEditor key={current.id} page={current} notes={data.notes} onDeleted={() => setParams({})} />}
-      </div>
+      {isMenu ? (
+        <div className="min-h-0 flex-1 overflow-y-auto p-4">
+          <MenuEditor menu={menu} />
+        </div>
+      ) : (
+        current && (
+          <PageBuilder
+            key={current.id}
+            page={current}
+            pages={data.pages}
+            ways={data.ways[current.id] ?? []}
+            open={(id) => setParams(id === null ? {} : { page: id })}
+          />
+        )
+      )}
     </div>
   );
 }

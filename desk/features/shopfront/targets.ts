@@ -1,9 +1,13 @@
+import { useQuery } from '@tanstack/react-query';
+import { routes } from '../../../contract';
 import type { NamedRow } from '../../../contract/groups';
 import type { Target } from '../../../core/model/target';
-import { categoryChoices } from '../../shared/pickers/category-choices';
+import { call } from '../../data/api';
+import { useTitles } from '../../data/goods';
 import { useGroups } from '../../data/groups';
-import type { Choice } from '../../shared/ui/choose';
 import { usePages } from '../../data/shopfront';
+import { categoryChoices } from '../../shared/pickers/category-choices';
+import type { Choice } from '../../shared/ui/choose';
 
 const targetKey = ({ kind, id }: Target) => `${kind}:${id}`;
 
@@ -12,10 +16,23 @@ export function targetOf(key: string): Target {
   return { kind, id };
 }
 
-/** Everything a link can lead to, with what it is; and its name by key. */
-export function useTargets(): { choices: Choice[]; nameOf: (target: Target) => string | undefined } {
+/**
+ * Everything that a link can lead to, with what it is, and its name. Products are many and are found by what is typed; the
+ * names of those in `products` are looked up.
+ */
+export function useTargets(
+  typed = '',
+  products: readonly string[] = [],
+): { choices: Choice[]; nameOf: (target: Target) => string | undefined } {
   const { data: groups } = useGroups();
   const { data: pages } = usePages();
+  const { data: goods } = useQuery({
+    queryKey: ['goods', 'pick', typed],
+    queryFn: ({ signal }) => call(routes.goods.list, { body: { text: typed, limit: 8, need: 'rows' }, signal }),
+    enabled: typed.trim() !== '',
+    placeholderData: (before) => before,
+  });
+  const titles = useTitles(products);
   const of = (kind: Target['kind'], things: readonly { id: string; name: string }[] = []): Choice[] =>
     things.map(({ id, name }) => ({ value: targetKey({ kind, id }), label: name, note: kind }));
   const groupChoices = (isOffered: (named: NamedRow) => boolean) => [
@@ -32,8 +49,18 @@ export function useTargets(): { choices: Choice[]; nameOf: (target: Target) => s
       pages?.pages.map(({ id, title }) => ({ id, name: title })),
     ),
   ];
-  const choices = groupChoices(({ listed }) => listed);
+  const found = typed.trim() === '' ? [] : (goods?.rows ?? []);
+  const choices = [
+    ...groupChoices(({ listed }) => listed),
+    ...of(
+      'product',
+      found.map(({ id, title }) => ({ id, name: title })),
+    ),
+  ];
   // What is no longer offered, since it is not listed any more, still has its name.
   const names = new Map(groupChoices(() => true).map(({ value, label }) => [value, label]));
-  return { choices, nameOf: (target) => names.get(targetKey(target)) };
+  return {
+    choices,
+    nameOf: (target) => (target.kind === 'product' ? titles.get(target.id) : names.get(targetKey(target))),
+  };
 }

@@ -1,32 +1,51 @@
-import { useBase } from '../../base';
+import { useHref } from '../../base';
 import { Picture } from '../../ui/picture';
+import { wideColumns } from './columns';
+import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 
-export function Tiles({ section }: SectionProps<'tiles'>) {
-  const base = useBase();
+const shapes = {
+  landscape: '!aspect-[4/3]',
+  square: '!aspect-square',
+  portrait: '!aspect-[3/4]',
+  round: '!aspect-square rounded-full',
+};
+
+export function Tiles({ section, isFirst }: SectionProps<'tiles'>) {
+  const href = useHref();
   if (section.tiles.length === 0) return null;
+  const isRound = section.shape === 'round';
   return (
-    <section data-section={section.id}>
-      {section.title && (
-        <h2 className="mb-5 font-display text-2xl font-bold tracking-tight text-ink">{section.title}</h2>
-      )}
-      <ul className="grid grid-cols-2 gap-4 md:grid-cols-3 lg:grid-cols-4 lg:gap-6">
+    <>
+      <Heading section={section} isFirst={isFirst} />
+      <ul className={`grid grid-cols-2 gap-4 lg:gap-6 ${wideColumns[section.columns]}`}>
         {section.tiles.map((tile) => (
           <li key={tile.url}>
-            <a href={base + tile.url} className="group relative block overflow-hidden rounded-2xl">
+            <a
+              href={href(tile.url)}
+              className={`group relative block ${isRound ? 'text-center' : 'overflow-hidden rounded-2xl'}`}
+            >
               <Picture
                 picture={tile.picture}
                 sizes="(min-width: 1024px) 280px, 45vw"
-                className="aspect-[4/3] transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none"
+                className={`${shapes[section.shape]} transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none`}
               />
-              <span className="absolute inset-x-0 bottom-0 flex items-baseline justify-between gap-2 bg-gradient-to-t from-black/70 to-transparent px-4 pb-3 pt-10 text-white">
-                <span className="font-display text-lg font-bold">{tile.label}</span>
-                <span className="text-sm tabular-nums">{tile.count}</span>
+              <span
+                className={
+                  isRound
+                    ? 'mt-3 flex flex-col font-display text-lg font-bold'
+                    : 'absolute inset-x-0 bottom-0 flex items-baseline justify-between gap-2 bg-gradient-to-t from-black/70 to-transparent px-4 pb-3 pt-10 font-display text-lg font-bold text-white'
+                }
+              >
+                <span className="min-w-0 break-words">{tile.label}</span>
+                {tile.count !== null && (
+                  <span className="font-sans text-sm font-normal tabular-nums">{tile.count}</span>
+                )}
               </span>
             </a>
           </li>
         ))}
       </ul>
-    </section>
+    </>
   );
 }

@@ -1,42 +1,78 @@
+import type { SectionOf } from '../../../model/sections/sections';
+import type { Target } from '../../../model/target';
+import { countWords } from '../../../shared/count-words';
 import { isOpen } from '../../../shop/open-groups';
+import type { ResolvedShop } from '../../../shop/resolved-shop';
 import type { PictureView } from '../../views';
 import { placeSet } from '../../listing-view';
-import { faceOfPlace, firstSlots, groupPicture } from '../place-goods';
-import type { LinkView } from '../targets';
+import { faceSlot, pictureFor } from '../place-goods';
+import { targetLink, targetName, type LinkView } from '../targets';
 import type { SectionPart } from './section-part';
 
-interface TilesView {
+type Tiles = SectionOf<'tiles'>;
+
+interface TilesView extends Pick<Tiles, 'shape' | 'columns'> {
   kind: 'tiles';
   title: string;
-  tiles: (LinkView & { count: number; picture: PictureView | null })[];
+  /** `count`: goods behind it; null where it is not told, or there are none to count */
+  tiles: (LinkView & { count: number | null; picture: PictureView | null })[];
+}
+
+/** What the tiles lead to: those chosen, or all open children of a category, in the order of the tree. */
+function targetsOfTiles(shop: ResolvedShop, { childrenOf, targets }: Tiles): Target[] {
+  if (childrenOf === null) return targets;
+  return shop.tree
+    .children(childrenOf)
+    .filter(({ id }) => isOpen(shop, { kind: 'category', id }))
+    .map(({ id }) => ({ kind: 'category', id }));
+}
+
+function countOf(shop: ResolvedShop, to: Target, now: number): number | null {
+  return to.kind === 'page' || to.kind === 'product' ? null : placeSet(shop, { kind: to.kind, id: to.id }, now).count();
 }
 
 export const tiles: SectionPart<'tiles', TilesView> = {
-  view: (shop, section, now) => ({
+  view: (shop, section, { now }) => ({
     kind: 'tiles',
     title: section.title,
-    tiles: section.categoryIds.flatMap((id) => {
-      const at = { kind: 'category', id } as const;
-      const category = shop.categories.get(id);
-      if (!category || !isOpen(shop, at)) return [];
+    shape: section.shape,
+    columns: section.columns,
+    tiles: targetsOfTiles(shop, section).flatMap((to) => {
+      const link = targetLink(shop, to);
+      if (!link) return [];
       return [
-        {
-          label: category.name,
-          url: `/c/${category.slug}`,
-          count: placeSet(shop, at, now).count(),
-          picture: groupPicture(category.picture) ?? faceOfPlace(shop, at, now),
-        },
+        { ...link, count: section.counts ? countOf(shop, to, now) : null, picture: pictureFor(shop, null, to, now) },
       ];
     }),
   }),
   title: (_shop, { title }) => title,
-  summary: (shop, { categoryIds }, now) => {
-    const found = categoryIds.filter((id) => shop.categories.has(id));
+  summary: (shop, section, { now }) => {
+    const targets = targetsOfTiles(shop, section);
+    const open = targets.filter((to) => targetLink(shop, to));
+    const shut = targets.length - open.length;
     return {
-      faces: found.map((id) => firstSlots(shop, { kind: 'category', id }, 1, now).slots[0]),
-      shown: found.length,
-      available: found.length,
-      warnings: found.length === 0 ? ['No category chosen yet, so shoppers see nothing here.'] : [],
+      faces: open.map((to) => faceSlot(shop, to, now)),
+      shown: open.length,
+      available: targets.length,
+      says: countWords(open.length, 'tile', 'tiles'),
+      warnings: [
+        ...(open.length === 0 ? ['Nothing chosen yet, so shoppers see nothing here.'] : []),
+        ...(shut > 0 && open.length > 0
+          ? [`${countWords(shut, 'tile leads', 'tiles lead')} to what shoppers cannot see now, and does not show.`]
+          : []),
+      ],
     };
   },
+  fields: (shop, { title, targets, childrenOf, shape, columns, counts }) => [
+    ['Title', title],
+    [
+      'Tiles',
+      childrenOf
+        ? `all below ${shop.categories.get(childrenOf)?.name ?? 'something deleted'}`
+        : targets.map((to) => targetName(shop, to) ?? 'something deleted').join(', '),
+    ],
+    ['Shape', shape],
+    ['Columns', String(columns)],
+    ['Number of goods', counts ? 'shown' : 'not shown'],
+  ],
 };

@@ -6,7 +6,7 @@ import { TextArea, TextField } from '../../../shared/ui/field';
 import { Part } from './part';
 import { useProductField, useProductText } from './use-product-autosave';
 
-const RichField = lazy(() => import('./rich-field'));
+const RichField = lazy(() => import('../../../shared/rich/rich-field'));
 
 interface Props {
   answer: ProductAnswer;
@@ -39,6 +39,7 @@ export function Words({ answer: { product }, save }: Props) {
           <span className="mb-1 block font-semibold">Description</span>
           <Suspense fallback={<div className="field h-40 animate-pulse" />}>
             <RichField
+              label="Description"
               html={description.value}
               pictures={product.pictures}
               isUnsaved={description.unsaved}

@@ -1,9 +1,11 @@
-import type { SectionKind } from '../../../../core/model/sections/sections';
-import type { WantedSection } from '../../../data/shopfront';
+import type { SectionKind, SectionOf } from '../../../../core/model/sections/sections';
+import type { SectionNote, WantedSection } from '../../../data/shopfront';
 
 /** What the fields of every sort of section are given. */
 export interface SectionFieldsProps<Kind extends SectionKind> {
-  section: Extract<WantedSection, { kind: Kind }>;
+  section: SectionOf<Kind>;
+  /** what it shows now */
+  note: SectionNote | undefined;
   /** in words, by field of the section */
   errors: Record<string, string>;
   change: (section: WantedSection) => void;

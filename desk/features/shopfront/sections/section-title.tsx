@@ -1,16 +1,21 @@
-import { TextField } from '../../../shared/ui/field';
 import type { WantedSection } from '../../../data/shopfront';
+import { TextField } from '../../../shared/ui/field';
 
-interface Props<Section extends WantedSection> {
-  section: Section;
+interface Props<S extends WantedSection & { title: string }> {
+  section: S;
   errors: Record<string, string>;
-  change: (section: Section) => void;
+  change: (section: S) => void;
   placeholder?: string;
   hint?: string;
 }
 
-/** The title of a section, which every sort has. */
-export const SectionTitle = <Section extends WantedSection>({ section, errors, change, ...more }: Props<Section>) => (
+/** The title that most sorts of section have. */
+export const SectionTitle = <S extends WantedSection & { title: string }>({
+  section,
+  errors,
+  change,
+  ...more
+}: Props<S>) => (
   <TextField
     label="Title"
     value={section.title}

@@ -2,8 +2,8 @@ import type { Editor } from '@tiptap/react';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { PenLine } from 'lucide-react';
 import { useState } from 'react';
-import { points, shorten, tidy, type HelperTask } from '../../../../core/writing/helper';
-import { Button } from '../../../shared/ui/button';
+import { points, shorten, tidy, type HelperTask } from '../../../core/writing/helper';
+import { Button } from '../ui/button';
 
 const tasks: { task: HelperTask; words: string; run: (text: string) => string[] }[] = [
   { task: 'tidy', words: 'Tidy it', run: (text) => [tidy(text)] },

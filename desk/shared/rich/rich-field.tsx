@@ -4,11 +4,13 @@ import { EditorContent, useEditor, useEditorState } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { Bold, Heading2, Italic, List, ListOrdered, Quote } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import type { Picture } from '../../../../core/model/product-values';
+import type { Picture } from '../../../core/model/product-values';
 import { LinkTool, PictureTool, TableTool } from './rich-tools';
 import { WritingHelper } from './writing-helper';
 
 interface Props {
+  /** what the text is, for whoever hears it read */
+  label: string;
   html: string;
   /** pictures that can be put into the text */
   pictures: readonly Picture[];
@@ -20,7 +22,7 @@ interface Props {
 const plainHtml = (html: string) => html.replace(/<colgroup>.*?<\/colgroup>/g, '').replace(/ style="[^"]*"/g, '');
 
 /** Rich text that is typed as it will look. Pasted text is cut down to what the shop shows. */
-export default function RichField({ html, pictures, isUnsaved, change }: Props) {
+export default function RichField({ label, html, pictures, isUnsaved, change }: Props) {
   /** what the editor was given last, or gave last */
   const known = useRef(html);
   const editor = useEditor({
@@ -37,7 +39,7 @@ export default function RichField({ html, pictures, isUnsaved, change }: Props) 
     ],
     content: html,
     injectCSS: false,
-    editorProps: { attributes: { 'aria-label': 'Description', role: 'textbox', 'aria-multiline': 'true' } },
+    editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: changed }) => {
       known.current = changed.isEmpty ? '' : plainHtml(changed.getHTML());
       change(known.current);

@@ -2,10 +2,10 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useEditorState, type Editor } from '@tiptap/react';
 import { ImagePlus, Link2, Table2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { mediaUrl } from '../../../../core/storefront/card';
-import type { Picture } from '../../../../core/model/product-values';
-import { Button } from '../../../shared/ui/button';
-import { TextField } from '../../../shared/ui/field';
+import { mediaUrl } from '../../../core/storefront/card';
+import type { Picture } from '../../../core/model/product-values';
+import { Button } from '../ui/button';
+import { TextField } from '../ui/field';
 
 interface ToolProps {
   words: string;

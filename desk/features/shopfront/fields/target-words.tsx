@@ -1,0 +1,9 @@
+import type { Target } from '../../../../core/model/target';
+import { TargetChip } from '../target-chip';
+import { useTargets } from '../targets';
+
+/** The chip of something of the shop, by its name. */
+export function TargetName({ to, title, remove }: { to: Target; title?: string; remove: () => void }) {
+  const { nameOf } = useTargets('', to.kind === 'product' ? [to.id] : []);
+  return <TargetChip label={nameOf(to)} title={title} remove={remove} />;
+}

@@ -1,0 +1,37 @@
+import { useHref } from '../../base';
+import { Picture } from '../../ui/picture';
+import { wideColumns } from './columns';
+import { Heading } from './heading';
+import type { SectionProps } from './section-props';
+
+const shapes = { own: '!aspect-auto', landscape: '!aspect-[4/3]', square: '', portrait: '!aspect-[3/4]' };
+
+export function Pictures({ section, isFirst }: SectionProps<'pictures'>) {
+  const href = useHref();
+  if (section.pictures.length === 0) return null;
+  const columns = Math.min(section.columns, section.pictures.length);
+  return (
+    <>
+      <Heading section={section} isFirst={isFirst} />
+      <ul className={`grid gap-4 lg:gap-6 ${columns > 1 ? 'grid-cols-2' : ''} ${wideColumns[columns]}`}>
+        {section.pictures.map(({ picture, caption, url }, i) => {
+          const drawn = (
+            <Picture
+              picture={picture}
+              sizes={`(min-width: 768px) ${Math.round(100 / columns)}vw, 100vw`}
+              className={`rounded-2xl ${shapes[section.shape]}`}
+            />
+          );
+          return (
+            <li key={i}>
+              <figure>
+                {url ? <a href={href(url)}>{drawn}</a> : drawn}
+                {caption && <figcaption className="mt-2 text-sm text-ink-soft">{caption}</figcaption>}
+              </figure>
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}

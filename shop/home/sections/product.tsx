@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { useBase } from '../../base';
+import { BundleChooser } from '../../product/bundle-chooser';
+import { Gallery } from '../../product/gallery';
+import { firstVariant } from '../../product/pick';
+import { Picker } from '../../product/picker';
+import { Stock } from '../../product/stock';
+import { VariantPrice } from '../../product/variant-price';
+import { Words } from '../../ui/words';
+import type { SectionProps } from './section-props';
+
+/** A product right on the page: pictures, words, price and choices. */
+export function Product({ section, isFirst }: SectionProps<'product'>) {
+  const base = useBase();
+  const [wanted, setWanted] = useState<string | null>(null);
+  const [shown, setShown] = useState<string | null>(null);
+  const { product } = section;
+  if (!product) return null;
+  const current = firstVariant(product, wanted);
+  const pictures = section.pictures === 'all' ? product.pictures : product.pictures.slice(0, 1);
+  return (
+    <div className="grid gap-8 lg:grid-cols-2 lg:gap-14" data-card={product.id}>
+      <div className={section.side === 'right' ? 'lg:order-last' : ''}>
+        <Gallery pictures={pictures} shown={shown ?? current?.pictureId ?? null} show={setShown} />
+      </div>
+      <div className="min-w-0 self-center">
+        {product.brand && <p className="text-sm opacity-75">{product.brand}</p>}
+        <Words
+          as={isFirst ? 'h1' : 'h2'}
+          section={section.id}
+          field="title"
+          text={section.title || product.title}
+          hint="Title"
+          className="mt-1 break-words font-display text-3xl font-bold leading-tight tracking-tight md:text-4xl"
+        />
+        <Words
+          as="p"
+          section={section.id}
+          field="text"
+          text={section.text || product.summary}
+          hint="Words about it"
+          className="mt-4 text-lg leading-relaxed opacity-80"
+        />
+        {current && (
+          <>
+            <VariantPrice product={product} variant={current} />
+            {product.bundle ? (
+              <BundleChooser bundle={product.bundle} fixed={current.price} currency={product.currency} />
+            ) : (
+              <Picker product={product} current={current} choose={({ id }) => (setWanted(id), setShown(null))} />
+            )}
+            <Stock variant={current} product={product} />
+            <a
+              href={`${base}${product.url}${current.id === product.variants[0]?.id ? '' : `?v=${current.id}`}`}
+              className="mt-6 inline-block rounded-full bg-deep px-6 py-3 font-semibold text-white hover:bg-ink"
+            >
+              See all about it
+            </a>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+import { useId, useState } from 'react';
+import { Heading } from './heading';
+import type { SectionProps } from './section-props';
+import { Words } from '../../ui/words';
+
+/** Takes a mail address. Without script it is a plain form that answers with a page. */
+export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) {
+  const [state, setState] = useState<'open' | 'sending' | 'done'>('open');
+  const [problem, setProblem] = useState<string | null>(null);
+  const field = useId();
+  const send = async (email: string) => {
+    setState('sending');
+    setProblem(null);
+    const answer = await fetch('/shop-api/subscribers', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email, page: url.split('?')[0] }),
+    }).catch(() => undefined);
+    if (answer?.ok) return setState('done');
+    setState('open');
+    const said = answer && ((await answer.json()) as { errors?: { message: string }[] });
+    setProblem(said?.errors?.[0]?.message ?? 'That did not work. Please try again in a moment.');
+  };
+  return (
+    <div className={section.align === 'centre' ? 'text-center' : ''}>
+      <Heading section={section} isFirst={isFirst} className="!mb-2" />
+      <Words
+        as="p"
+        section={section.id}
+        field="text"
+        text={section.text}
+        hint="What they will hear"
+        className="mb-5 max-w-prose opacity-85"
+      />
+      {state === 'done' ? (
+        <p role="status" className="font-medium">
+          {section.thanks}
+        </p>
+      ) : (
+        <form
+          noValidate
+          className={`flex max-w-xl flex-wrap gap-2 ${section.align === 'centre' ? 'mx-auto' : ''}`}
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send(String(new FormData(event.currentTarget).get('email')));
+          }}
+        >
+          <label htmlFor={field} className="sr-only">
+            Your mail address
+          </label>
+          <input
+            id={field}
+            type="email"
+            name="email"
+            autoComplete="email"
+            placeholder="you@example.com"
+            aria-invalid={problem !== null}
+            aria-describedby={problem ? `${field}-problem` : undefined}
+            className="min-w-0 grow basis-56 rounded-full border border-line bg-white px-5 py-3 text-ink placeholder:text-ink-soft"
+          />
+          <button
+            type="submit"
+            disabled={state === 'sending'}
+            className="rounded-full bg-sea px-6 py-3 font-semibold text-white hover:bg-ink"
+          >
+            {section.button}
+          </button>
+          {problem && (
+            <p id={`${field}-problem`} role="alert" className="basis-full text-sm text-sale">
+              {problem}
+            </p>
+          )}
+        </form>
+      )}
+    </div>
+  );
+}
