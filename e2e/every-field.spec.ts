@@ -179,13 +179,22 @@ test('pages, the menu and the shop itself', async ({ page }) => {
   const call = await enter(page, shop);
   const { id: shelf } = await call('POST', '/api/collections', { name: 'Beach', source: 'picked' });
   const { id } = await call('POST', '/api/pages', { title: 'Workshop' });
-  const banner = { id: 's_1', kind: 'banner', title: 'Fly', text: 'Now', link: null };
-  const strip = { id: 's_2', kind: 'strip', title: 'Beach', source: { kind: 'collection', id: shelf }, count: 4 };
-  await call('PATCH', `/api/pages/${id}`, { sections: [banner, strip] });
+  const sections = [
+    { id: 's_000001', kind: 'banner', slides: [{ title: 'Fly', text: 'Now' }] },
+    { id: 's_000002', kind: 'strip', title: 'Beach', source: { kind: 'collection', id: shelf }, count: 4 },
+    { id: 's_000003', kind: 'quotes', title: 'Said', quotes: [{ words: 'It flies', who: 'Kim' }] },
+    { id: 's_000004', kind: 'facts', title: 'Known', facts: [{ title: 'Sent soon', words: 'Within days' }] },
+    { id: 's_000005', kind: 'subscribe', title: 'Hear', text: 'Now and then', button: 'Tell', thanks: 'Thanks' },
+  ];
+  await call('PATCH', `/api/pages/${id}`, { sections });
   await call('PUT', '/api/menu', {
     items: [{ id: null, label: 'Sand', target: { kind: 'collection', id: shelf }, items: [] }],
   });
-  await typeEverywhere(page, `${shop.url}/desk/shopfront?page=${id}`, 'main', { seed: 15 });
+  const address = `${shop.url}/desk/shopfront?page=${id}`;
+  await typeEverywhere(page, address, '[aria-label="What is chosen"]', { seed: 15 });
+  for (const [i, section] of sections.entries())
+    await typeEverywhere(page, `${address}&section=${section.id}`, '[aria-label="What is chosen"]', { seed: 20 + i });
+  await typeEverywhere(page, `${shop.url}/desk/shopfront?view=menu`, 'main', { seed: 17 });
   await typeEverywhere(page, `${shop.url}/desk/shopfront`, '[role=dialog] .sheet', {
     seed: 16,
     open: () => page.getByRole('button', { name: 'The shop…' }).click(),

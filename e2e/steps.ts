@@ -39,3 +39,12 @@ export async function choose(page: Page, label: string, option: string): Promise
     await page.getByRole('option', { name: option }).first().click({ timeout: 5_000 });
   }).toPass({ timeout: 30_000 });
 }
+
+/** Adds a section to the page that is being built; its fields are open then. */
+export async function addSection(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Add a section' }).click();
+  await page.getByRole('dialog').getByRole('button', { name }).click();
+  await expect(
+    page.getByRole('complementary', { name: 'What is chosen' }).getByRole('heading', { name }),
+  ).toBeVisible();
+}

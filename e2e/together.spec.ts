@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { startShop, type RunningShop } from './server';
-import { enter, saved } from './steps';
+import { addSection, enter, saved } from './steps';
 
 let shop: RunningShop;
 test.beforeAll(async () => void (shop = await startShop()));
@@ -17,11 +17,11 @@ test('two tabs add to the same page: both sections stay, and the same name typed
   await other.route('**/api/events', (route) => route.abort());
   for (const tab of [page, other]) {
     await tab.goto(`${shop.url}/desk/shopfront`);
-    await expect(tab.getByText('This page is empty')).toBeVisible();
+    await expect(tab.getByText('This page is empty.')).toBeVisible();
   }
-  await page.getByRole('button', { name: 'Banner' }).click();
+  await addSection(page, 'Banner');
   await saved(page);
-  await other.getByRole('button', { name: 'Category tiles' }).click();
+  await addSection(other, 'Tiles');
   await saved(other);
   const { pages } = await call<{ pages: { sections: { kind: string }[] }[] }>('GET', '/api/pages');
   expect(pages[0]!.sections.map(({ kind }) => kind).sort()).toEqual(['banner', 'tiles']);

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { plainPicture } from './pictures';
 import { startShop, type RunningShop } from './server';
-import { choose, noSeriousFault, saved } from './steps';
+import { addSection, choose, noSeriousFault, saved } from './steps';
 
 let shop: RunningShop;
 test.beforeAll(async () => void (shop = await startShop()));
@@ -134,9 +134,10 @@ test('from an empty folder to a product that a shopper finds, and back', async (
 
   await test.step('place it on the home page and in the menu', async () => {
     await page.getByRole('link', { name: 'Shopfront', exact: true }).click();
-    await page.getByRole('button', { name: 'Strip of goods' }).click();
+    await addSection(page, 'Strip of goods');
     await choose(page, 'Choose a collection or category', 'Whisper wind');
     await saved(page);
+    await page.getByRole('tab', { name: 'Menu' }).click();
     await choose(page, 'Add to the menu', 'Whisper wind');
     await expect(page.getByLabel('Words in the menu for Whisper wind')).toBeVisible();
     await choose(page, 'Add to the menu', 'Kites');

@@ -45,6 +45,7 @@ export default function BuildingLayer({ building, drawn }: { building: BuildingM
   const chosen = building.chosen?.id ?? null;
 
   useEffect(() => {
+    document.body.toggleAttribute('data-being-built', true);
     const observer = new ResizeObserver(measure);
     observer.observe(document.body);
     window.addEventListener('load', measure, true);

@@ -3,7 +3,6 @@ import { EyeOff, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { sectionTypes, typeOfSection, type SectionKind } from '../../../../core/model/sections/sections';
 import type { SectionNote, WantedSection } from '../../../data/shopfront';
-import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';
 import { SortableRows } from '../../../shared/ui/sortable-rows';
 import { SectionDrawing } from './section-drawing';
@@ -50,6 +49,9 @@ export function Outline({ sections, notes, chosen, choose, reorder, add, isAddin
   };
   return (
     <div className="flex flex-col gap-2">
+      {sections.length === 0 && (
+        <p className="px-2 py-1 text-ink-2">This page is empty. Begin with a banner, or with a strip of goods.</p>
+      )}
       <SortableRows
         items={sections}
         keyOf={({ id }) => id}
@@ -91,12 +93,13 @@ export function Outline({ sections, notes, chosen, choose, reorder, add, isAddin
           );
         }}
       />
-      <Button
-        className="w-full justify-center !border-dashed !border-ink-3 !bg-transparent hover:!border-ink"
+      <button
+        type="button"
         onClick={() => setOpen(true)}
+        className="flex items-center justify-center gap-1.5 rounded-[10px] border border-dashed border-ink-3 py-2 font-semibold hover:border-ink"
       >
         <Plus size={14} aria-hidden="true" /> Add a section
-      </Button>
+      </button>
       <Dialog title="Add a section" isOpen={isOpen || isAdding} close={close} width="max-w-xl">
         <Kinds
           add={(kind) => {

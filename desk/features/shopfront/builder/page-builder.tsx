@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { BuildingEvent } from '../../../../contract/shop-window';
 import { lookFields } from '../../../../core/model/sections/frame';
@@ -53,7 +54,10 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
     keyOf: (path) => String(path[0]),
   });
   const { sections, drawable, errorsOf, set, change } = usePageSections(save);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [params, setParams] = useSearchParams();
+  const chosen = params.get('section');
+  const setChosen = (id: string | null) =>
+    setParams({ page: page.id, ...(id !== null && { section: id }) }, { replace: true });
   const [daysOn, setDaysOn] = useState(0);
   const title = useValue<string>(save, 'title');
   const showsTitle = useValue<boolean>(save, 'showsTitle');
@@ -140,10 +144,6 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
     }
   };
 
-  useEffect(() => {
-    if (chosen !== null && !sections.some(({ id }) => id === chosen)) setChosen(null);
-  }, [chosen, sections]);
-
   return (
     <div className="flex min-h-0 flex-1 max-lg:flex-col max-lg:overflow-y-auto">
       <aside
@@ -152,7 +152,7 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
       >
         <button
           type="button"
-          aria-pressed={chosen === null}
+          aria-pressed={section === undefined}
           onClick={() => setChosen(null)}
           className="rounded-[10px] px-2 py-1.5 text-left hover:bg-sunk"
         >

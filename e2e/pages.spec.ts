@@ -1,0 +1,198 @@
+import { expect, test, type FrameLocator, type Page } from '@playwright/test';
+import { Hands } from './hands';
+import { startShop, type RunningShop } from './server';
+import { addSection, choose, enter, noSeriousFault, saved, type Call } from './steps';
+
+let shop: RunningShop;
+let call: Call;
+test.beforeAll(async () => void (shop = await startShop()));
+test.afterAll(() => shop.stop());
+test.setTimeout(180_000);
+
+const built = (page: Page) => page.frameLocator('iframe[title="The page that is being built"]');
+const panel = (page: Page) => page.getByRole('complementary', { name: 'What is chosen' });
+const outline = (page: Page) => page.getByRole('complementary', { name: 'Sections of the page' });
+const sectionNames = (page: Page) => outline(page).locator('li button[aria-pressed] .font-semibold').allTextContents();
+const titlesIn = (frame: FrameLocator, nth: number) =>
+  frame.locator('[data-section]').nth(nth).locator('[data-card] .font-medium').allTextContents();
+
+const seen = Number.MAX_SAFE_INTEGER;
+async function kite(title: string, price: number): Promise<string> {
+  const { product } = await call('POST', '/api/products', { title, price });
+  await call('PATCH', `/api/products/${product.id}`, { seen, fields: { status: 'live' } });
+  return product.id;
+}
+
+test('a landing page is built from nothing, put into the menu, seen wide and on a phone, put live and undone', async ({
+  page,
+}) => {
+  call = await enter(page, shop);
+  const { id: kites } = await call('POST', '/api/categories', { name: 'Kites' });
+  for (const [i, title] of ['Avocet', 'Bittern', 'Curlew', 'Dunlin', 'Eider', 'Fulmar'].entries()) {
+    const id = await kite(title, 1_000 + i);
+    await call('PATCH', `/api/products/${id}`, { seen, fields: { categoryIds: [kites] } });
+  }
+  await call('PUT', '/api/menu', {
+    items: [{ id: null, label: '', target: { kind: 'category', id: kites }, items: [] }],
+  });
+  const before = await call<{ undo: { id: number } | null }>('GET', '/api/status');
+  const hands = new Hands(page, 3);
+
+  await page.goto(`${shop.url}/desk/shopfront`);
+  await page.getByRole('button', { name: 'New page' }).click();
+  await hands.type('Beach week', 60);
+  await page.getByRole('button', { name: /^Empty page/ }).click();
+  await expect(outline(page).getByText('nothing leads here')).toBeVisible();
+
+  await test.step('a hero, typed right on the page', async () => {
+    await addSection(page, 'Banner');
+    const heading = built(page).getByRole('textbox', { name: 'Heading' });
+    await hands.replace(heading, 'One week one bag');
+    await expect(panel(page).getByLabel('Heading')).toHaveValue('One week one bag');
+    await choose(page, 'A button that leads to', 'Kites');
+    await expect(built(page).getByRole('link', { name: 'Kites' }).last()).toBeVisible();
+  });
+
+  await test.step('two goods picked by hand, then a rule that skips them', async () => {
+    await addSection(page, 'Strip of goods');
+    await hands.replace(panel(page).getByLabel('Title', { exact: true }), 'Two to start with');
+    await panel(page)
+      .getByRole('button', { name: /^Goods from/ })
+      .click();
+    await page.getByRole('option', { name: 'picked by hand' }).click();
+    await choose(page, 'Add a product', 'Bittern');
+    await choose(page, 'Add a product', 'Avocet');
+    await expect.poll(() => titlesIn(built(page), 1)).toEqual(['Bittern', 'Avocet']);
+
+    await addSection(page, 'Strip of goods');
+    await panel(page)
+      .getByRole('button', { name: /^Goods from/ })
+      .click();
+    await page.getByRole('option', { name: 'a rule' }).click();
+    await choose(page, 'Add a condition', 'Category');
+    await choose(page, 'Value of Category', 'Kites');
+    await panel(page).getByLabel('Title', { exact: true }).fill('Also good');
+    await panel(page).getByLabel('Skip what stands above').check();
+    await expect(panel(page).getByText('stands in “Two to start with”').first()).toBeVisible();
+    const shown = await titlesIn(built(page), 2);
+    expect(shown).not.toContain('Avocet');
+    expect(shown).not.toContain('Bittern');
+    expect(shown.length).toBeGreaterThan(0);
+  });
+
+  await test.step('quotes and a note to subscribe; a second strip by copying', async () => {
+    await addSection(page, 'Quotes');
+    await addSection(page, 'Note to subscribe');
+    await outline(page)
+      .getByRole('button', { name: /^Also good/ })
+      .click();
+    await panel(page).getByRole('button', { name: 'Copy below' }).click();
+    await expect(panel(page).getByLabel('Title', { exact: true })).toHaveValue('Also good');
+    await hands.replace(panel(page).getByLabel('Title', { exact: true }), 'All of them');
+    await panel(page)
+      .getByRole('button', { name: /^Goods from/ })
+      .click();
+    await page.getByRole('option', { name: 'newest goods' }).click();
+    await panel(page).getByLabel('Skip what stands above').uncheck();
+    await expect
+      .poll(() => sectionNames(page))
+      .toEqual([
+        'One week one bag',
+        'Two to start with',
+        'Also good',
+        'All of them',
+        '“What somebody said.…”',
+        'Hear from us',
+      ]);
+    await saved(page);
+    await noSeriousFault(page, 'page builder');
+  });
+
+  await test.step('put into the menu below Kites', async () => {
+    await page.getByRole('tab', { name: 'Menu' }).click();
+    await page.getByRole('button', { name: 'Add an item below it' }).click();
+    await choose(page, 'Add below', 'Beach week');
+    await expect(page.getByLabel('Words in the menu for Beach week')).toBeVisible();
+    await page.getByRole('tab', { name: 'Beach week' }).click();
+    await expect(outline(page).getByText('found from Menu')).toBeVisible();
+  });
+
+  await test.step('wide and phone', async () => {
+    const wide = () =>
+      built(page)
+        .locator('body')
+        .evaluate((body) => body.clientWidth);
+    expect(await wide()).toBeGreaterThan(1_200);
+    await page.getByRole('radio', { name: 'Phone' }).click();
+    await expect.poll(wide).toBeLessThanOrEqual(390);
+    const overflow = await built(page)
+      .locator('html')
+      .evaluate((html) => html.scrollWidth - html.clientWidth);
+    expect(overflow).toBeLessThanOrEqual(0);
+  });
+
+  await test.step('live', async () => {
+    await call('POST', '/api/editions', {});
+    const html = await (await page.request.get(`${shop.url}/page/beach-week`)).text();
+    for (const words of ['One week one bag', 'Two to start with', 'Also good', 'Hear from us'])
+      expect(html).toContain(words);
+  });
+
+  await test.step('undone back to nothing', async () => {
+    for (let steps = 0; steps < 60; steps++) {
+      const { undo } = await call<{ undo: { id: number } | null }>('GET', '/api/status');
+      if (undo?.id === before.undo?.id) break;
+      await call('POST', '/api/undo');
+    }
+    const { pages } = await call<{ pages: { title: string }[] }>('GET', '/api/pages');
+    expect(pages.map(({ title }) => title)).toEqual(['Home']);
+  });
+});
+
+test('sections are chosen, moved and added on the page, undo works there, and shoppers sign up', async ({ page }) => {
+  call = await enter(page, shop);
+  const { pages } = await call<{ pages: { id: string }[] }>('GET', '/api/pages');
+  const text = (id: string, title: string) => ({ id, kind: 'text', title, html: '<p>Words.</p>' });
+  await call('PATCH', `/api/pages/${pages[0]!.id}`, {
+    sections: [
+      text('s_aaaaaa', 'First'),
+      text('s_bbbbbb', 'Second'),
+      { id: 's_cccccc', kind: 'subscribe', title: 'Hear', text: '', button: 'Tell me', thanks: 'You are on the list.' },
+    ],
+  });
+  await page.goto(`${shop.url}/desk/shopfront`);
+  const frame = built(page);
+  await expect(frame.locator('[data-building]')).toBeAttached();
+  await frame.getByText('Words.').nth(1).click();
+  await expect(panel(page).getByLabel('Title', { exact: true })).toHaveValue('Second');
+  // Dragged by its grip above the first one.
+  const grip = frame.getByRole('button', { name: 'Move Second: drag' });
+  const from = (await grip.boundingBox())!;
+  const to = (await frame.locator('[data-section="s_aaaaaa"]').boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 40, to.y + 30, { steps: 6 });
+  await page.mouse.move(to.x + 40, to.y + 4);
+  await page.mouse.up();
+  await expect.poll(() => sectionNames(page)).toEqual(['Second', 'First', 'Hear']);
+  await saved(page);
+  // Undo of the desk, though the page has the focus.
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect.poll(() => sectionNames(page)).toEqual(['First', 'Second', 'Hear']);
+  // The plus between two sections adds there.
+  await frame.locator('[data-section="s_aaaaaa"]').hover();
+  await frame.getByRole('button', { name: 'Add a section here' }).nth(1).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Line and space' }).click();
+  await expect.poll(() => sectionNames(page)).toEqual(['First', 'Line and space', 'Second', 'Hear']);
+  await saved(page);
+
+  await call('POST', '/api/editions', {});
+  await page.goto(shop.url);
+  await page.getByLabel('Your mail address').fill('no address');
+  await page.getByRole('button', { name: 'Tell me' }).click();
+  await expect(page.getByText('This is not a mail address.')).toBeVisible();
+  await page.getByLabel('Your mail address').fill('shopper@example.com');
+  await page.getByRole('button', { name: 'Tell me' }).click();
+  await expect(page.getByText('You are on the list.')).toBeVisible();
+  await noSeriousFault(page, 'home');
+});
