@@ -18,6 +18,8 @@ export interface ListingPageData {
   /** for a search: what was searched; null elsewhere */
   q: string | null;
   listing: ListingView;
+  /** the categories right below it */
+  children: LinkView[];
   /** sections that the seller put around the listing */
   above: SectionView[];
   below: SectionView[];

@@ -13,7 +13,7 @@ import { isOpen, type GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { sheetsInOrder } from '../shop/shop-fields';
 
-const PAGE_SIZE = 24;
+export const PAGE_SIZE = 24;
 /** Deepest page that is answered; beyond it a page is empty. */
 export const MAX_PAGE = 10_000;
 

@@ -4,6 +4,7 @@ import { membersOf } from '../rules/members';
 import { cardOf } from './card';
 import { type ProductCard } from './views';
 import { firstSlots } from './pages/place-goods';
+import { cachedByVersion } from '../shop/cached-by-version';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** A strip of products on the page of another. */
@@ -36,9 +37,20 @@ function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKin
   }
   const main = product.categoryIds[0];
   if (relation.how === 'none' || main === undefined) return [];
-  return firstSlots(shop, { kind: 'category', id: main }, MOST_OF_CATEGORY + 1, now)
-    .slots.filter((slot) => slot !== own)
-    .slice(0, MOST_OF_CATEGORY);
+  const known = firstOfCategory(shop);
+  let first = known.get(main);
+  if (!first)
+    known.set(main, (first = firstSlots(shop, { kind: 'category', id: main }, MOST_OF_CATEGORY + 1, now).slots));
+  return first.filter((slot) => slot !== own).slice(0, MOST_OF_CATEGORY);
+}
+
+/** First goods of each category, until the shop changes: most products ask for those of theirs. */
+const firstOfCategory = cachedByVersion(() => new Map<string, readonly number[]>());
+
+/** All products on the page of the one in a slot. */
+export function relatedSlots(shop: ResolvedShop, slot: number, now: number): number[] {
+  const product = shop.products.get(shop.index.id(slot))!;
+  return relationKinds.flatMap((kind) => slotsOf(shop, product, kind, now).slice(0, MOST));
 }
 
 /** The strips of a product page, those without products left out. */

@@ -1,66 +1,42 @@
 import type { PlaceOfProduct } from './views';
 import { cachedByVersion } from '../shop/cached-by-version';
 import { placeSet } from './listing-view';
-import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
-import { isPageOpen, type Page } from '../model/page';
-import { targetsOf, type Section } from '../model/sections/sections';
+import { groupsOf, type GroupKind } from '../shop/open-groups';
+import type { Page } from '../model/page';
+import type { Section } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { firstSlots } from './pages/place-goods';
 import { sectionsOfPage } from './pages/page-goods';
-import { sectionName } from './pages/sections/sections';
+import { sectionLinks, sectionName } from './pages/sections/sections';
+import { openTarget } from './pages/targets';
+import { pagesOnListings, reachableListings, reachablePages } from './reach';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-/** What the sections of a page lead to. */
-const linksOfPage = (shop: ResolvedShop, page: Page): Target[] =>
-  sectionsOfPage(shop, page, shop.now).flatMap(({ section }) => targetsOf(section).map(({ to }) => to));
 
 const menuTargets = (shop: ResolvedShop): Target[] =>
   shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
 
-/** Pages that a shopper can walk to: the home page, those in the menu, and what such pages link to. */
-const reachablePages = cachedByVersion((shop): Page[] => {
-  const met = new Set<Page>();
-  const reach = (page: Page | undefined) => {
-    if (!page || met.has(page) || !isPageOpen(page, shop.now * 1000)) return;
-    met.add(page);
-    for (const { kind, id } of linksOfPage(shop, page)) if (kind === 'page') reach(shop.pages.get(id));
-  };
-  for (const page of shop.pages.values()) if (page.home) reach(page);
-  for (const { kind, id } of menuTargets(shop)) if (kind === 'page') reach(shop.pages.get(id));
-  return [...met];
-});
-
 /** The sections of pages that show products, each with their slots in order. */
 function goodsOnPages(shop: ResolvedShop, now: number): { page: Page; section: Section; slots: number[] }[] {
-  return reachablePages(shop).flatMap((page) =>
+  return [...reachablePages(shop), ...pagesOnListings(shop)].flatMap((page) =>
     sectionsOfPage(shop, page, now).map(({ section, goods }) => ({ page, section, slots: goods.slots })),
   );
 }
 
-/** Everything that shoppers meet and that leads to a listing, with the words for where it stands. */
+/** Everything that shoppers meet and that leads to a page or a listing, with the words for where it stands. */
 function links(shop: ResolvedShop): { to: Target; from: string }[] {
+  const ofPage = (page: Page, from: string) =>
+    sectionsOfPage(shop, page, shop.now).flatMap(({ section, goods }) =>
+      sectionLinks(shop, section, goods).flatMap((link) => {
+        const to = openTarget(shop, link);
+        return to ? [{ to, from }] : [];
+      }),
+    );
   return [
     ...menuTargets(shop).map((to) => ({ to, from: 'Menu' })),
-    ...reachablePages(shop).flatMap((page) => linksOfPage(shop, page).map((to) => ({ to, from: page.title }))),
+    ...reachablePages(shop).flatMap((page) => ofPage(page, page.title)),
+    ...pagesOnListings(shop).flatMap((page) => ofPage(page, page.title)),
   ];
 }
-
-/**
- * Listings that a shopper can walk to: those in the menu, linked from a page, or below such a category; and listed brands,
- * which their products link to. A listing without a way in is not a place where anything shows.
- */
-export const reachableListings = cachedByVersion((shop): GroupRef[] => {
-  const met = new Map<string, GroupRef>();
-  const reach = (kind: GroupRef['kind'], id: string) => {
-    if (isOpen(shop, { kind, id })) met.set(`${kind}:${id}`, { kind, id });
-  };
-  for (const { to } of links(shop)) {
-    if (to.kind === 'category') for (const { id } of shop.tree.branch(to.id)) reach('category', id);
-    else if (to.kind !== 'page' && to.kind !== 'product') reach(to.kind, to.id);
-  }
-  for (const id of shop.brands.keys()) reach('brand', id);
-  return [...met.values()];
-});
 
 /** In how many places each product shows, by index slot. Cost: the sum of what all places hold. */
 export function placeCounts(shop: ResolvedShop, now: number): Uint16Array {

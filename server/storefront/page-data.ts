@@ -134,9 +134,14 @@ function groupPage(context: PageContext, kind: GroupKind, slug: string, query: R
     crumbs,
     q: null,
     listing: listingView(shop, listingRequest(query, at), now),
+    children: kind === 'category' ? openChildren(shop, group.id) : [],
     ...around(context, at, query),
   };
 }
+
+/** The open categories right below one, as links. */
+const openChildren = (shop: ResolvedShop, id: string) =>
+  shop.tree.children(id).flatMap((child) => targetLink(shop, { kind: 'category', id: child.id }) ?? []);
 
 /** The sections that stand above and below the listing of a group: those of a page that stands on it. */
 function around(context: PageContext, at: GroupRef, query: Record<string, unknown>) {
@@ -160,6 +165,7 @@ function searchPage({ shop, now }: PageContext, query: Record<string, unknown>):
     crumbs: [],
     q: request.q,
     listing: listingView(shop, request, now),
+    children: [],
     above: [],
     below: [],
   };

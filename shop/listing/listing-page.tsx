@@ -1,3 +1,4 @@
+import { useBase } from '../base';
 import { Sections } from '../home/sections/sections';
 import type { ListingPageData } from '../data';
 import { Crumbs } from '../ui/crumbs';
@@ -14,6 +15,7 @@ interface Props {
 
 /** The page of a group or a search: its words, the sections that the seller put around it, and the goods. */
 export function ListingPage({ page, url, currency, go }: Props) {
+  const base = useBase();
   const isFirstPage = page.listing.page === 1;
   return (
     <>
@@ -25,6 +27,22 @@ export function ListingPage({ page, url, currency, go }: Props) {
               {page.title}
             </h1>
             {page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>}
+            {page.children.length > 0 && (
+              <nav aria-label={`In ${page.title}`} className="mt-4">
+                <ul className="flex flex-wrap gap-2">
+                  {page.children.map(({ url: to, label }) => (
+                    <li key={to}>
+                      <a
+                        href={base + to}
+                        className="block rounded-full border border-line px-3.5 py-1.5 text-sm text-ink hover:border-ink"
+                      >
+                        {label}
+                      </a>
+                    </li>
+                  ))}
+                </ul>
+              </nav>
+            )}
           </div>
           {page.picture && (
             <div className="aspect-[3/2] overflow-hidden rounded-2xl max-md:order-first">

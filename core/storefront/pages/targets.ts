@@ -1,7 +1,7 @@
 import { isPageOpen } from '../../model/page';
 import type { Link, Target } from '../../model/target';
 import { statusAt } from '../../products/status';
-import { groupsOf, urlOfGroup } from '../../shop/open-groups';
+import { addressPath, groupsOf, urlOfGroup } from '../../shop/open-groups';
 import type { ResolvedShop } from '../../shop/resolved-shop';
 
 export interface LinkView {
@@ -42,3 +42,31 @@ export function linkView(shop: ResolvedShop, link: Link, words: string): LinkVie
 /** Where a link leads, in words. */
 export const linkWords = (shop: ResolvedShop, link: Link): string =>
   link.kind === 'address' ? link.url : (targetName(shop, link) ?? 'something deleted');
+
+/** Where the links of a rich text lead. */
+export const linksInHtml = (html: string): Link[] =>
+  [...html.matchAll(/<a [^>]*href="([^"]*)"/g)].map(([, url]) => ({
+    kind: 'address',
+    url: url!.replace(/&amp;/g, '&'),
+  }));
+
+const kindOfPath = new Map(Object.entries(addressPath).map(([kind, path]) => [path, kind as Target['kind']]));
+
+/** What an address of the shop leads to; undefined for addresses elsewhere, and for those of nothing. */
+export function targetAt(shop: ResolvedShop, url: string): Target | undefined {
+  const [path = ''] = url.split(/[?#]/);
+  if (path === '/') {
+    const home = [...shop.pages.values()].find((page) => page.home);
+    return home && { kind: 'page', id: home.id };
+  }
+  const [, first = '', slug = ''] = path.split('/');
+  const kind = kindOfPath.get(first);
+  const id = kind && shop.bySlug(kind, slug);
+  return id === undefined ? undefined : { kind: kind!, id };
+}
+
+/** The thing of the shop that a link leads to, where shoppers meet it now. */
+export function openTarget(shop: ResolvedShop, link: Link): Target | undefined {
+  const target = link.kind === 'address' ? targetAt(shop, link.url) : link;
+  return target && targetLink(shop, target) ? target : undefined;
+}

@@ -43,6 +43,7 @@ export const banner: SectionPart<'banner', BannerView> = {
     })),
   }),
   title: (_shop, { slides }) => slides[0]?.title ?? '',
+  links: (_shop, { slides }) => slides.flatMap(({ buttons }) => buttons.map(({ to }) => to)),
   summary: (_shop, section) =>
     saysOnly(
       section.slides.length > 1 ? `${countWords(section.slides.length, 'banner', 'banners')} in turn` : 'banner',

@@ -40,6 +40,7 @@ export const listing: SectionPart<'listing', ListingSectionView> = {
     };
   },
   title: titleOf,
+  place: (shop, section) => (isShut(shop, section) ? undefined : placeOf(section)),
   summary: (shop, section, { now }) => {
     const count = isShut(shop, section) ? 0 : placeSet(shop, placeOf(section), now).count();
     return {

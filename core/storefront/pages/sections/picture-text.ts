@@ -1,7 +1,7 @@
 import { plainText } from '../../../shared/plain-text';
 import type { PictureView } from '../../views';
 import { pictureFor } from '../place-goods';
-import { linkView, linkWords, type LinkView } from '../targets';
+import { linksInHtml, linkView, linkWords, type LinkView } from '../targets';
 import { saysOnly, type SectionPart } from './section-part';
 
 interface PictureTextView {
@@ -25,6 +25,7 @@ export const pictureText: SectionPart<'pictureText', PictureTextView> = {
     button: (button && linkView(shop, button.to, button.words)) ?? null,
   }),
   title: (_shop, { title, html }) => title || plainText(html).slice(0, 40),
+  links: (_shop, { html, button }) => [...linksInHtml(html), ...(button ? [button.to] : [])],
   summary: (_shop, { picture, pictureOf }) =>
     saysOnly('picture and text', picture || pictureOf ? [] : ['It has no picture yet.']),
   fields: (shop, { title, html, picture, pictureOf, side, share, button }) => [

@@ -24,6 +24,7 @@ export const pictures: SectionPart<'pictures', PicturesView> = {
     })),
   }),
   title: (_shop, { title }) => title,
+  links: (_shop, { pictures }) => pictures.flatMap(({ to }) => to ?? []),
   summary: (_shop, { pictures }) =>
     saysOnly(
       countWords(pictures.length, 'picture', 'pictures'),

@@ -1,4 +1,6 @@
 import type { SectionKind, SectionOf } from '../../../model/sections/sections';
+import type { Link } from '../../../model/target';
+import type { ListingPlace } from '../../listing-view';
 import type { ResolvedShop } from '../../../shop/resolved-shop';
 import type { Scene } from '../scene';
 
@@ -37,6 +39,10 @@ export interface SectionPart<Kind extends SectionKind, View extends object> {
   title: (shop: ResolvedShop, section: SectionOf<Kind>) => string;
   /** the products that it shows; absent where it shows none */
   goods?: (shop: ResolvedShop, section: SectionOf<Kind>, scene: Scene, above: Above) => SectionGoods;
+  /** what it leads to beside the products that it shows, as links that shoppers can follow; absent where it leads nowhere */
+  links?: (shop: ResolvedShop, section: SectionOf<Kind>, goods: SectionGoods) => Link[];
+  /** the place whose goods it lists, page by page */
+  place?: (shop: ResolvedShop, section: SectionOf<Kind>) => ListingPlace | undefined;
   summary: (shop: ResolvedShop, section: SectionOf<Kind>, scene: Scene, goods: SectionGoods) => SectionSummary;
   /** what the review tells of it: its own fields by label, in words; also what shoppers only see the effect of */
   fields: (shop: ResolvedShop, section: SectionOf<Kind>) => [label: string, words: string][];

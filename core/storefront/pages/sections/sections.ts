@@ -1,7 +1,9 @@
 import { frameFields, isShownAt, lookFields } from '../../../model/sections/frame';
 import { typeOfSection, type Section, type SectionKind } from '../../../model/sections/sections';
+import type { Link } from '../../../model/target';
 import { momentWords } from '../../../shared/moment';
 import type { ResolvedShop } from '../../../shop/resolved-shop';
+import type { ListingPlace } from '../../listing-view';
 import type { Scene } from '../scene';
 import { banner } from './banner';
 import { facts } from './facts';
@@ -78,6 +80,14 @@ export const hasGoods = (section: Section): boolean => partOf(section).goods !==
 /** The products that a section shows, below those that stand above it on its page. */
 export const sectionGoods = (shop: ResolvedShop, section: Section, scene: Scene, above: Above): SectionGoods =>
   partOf(section).goods?.(shop, section, scene, above) ?? NO_GOODS;
+
+/** What a section leads to beside its products. */
+export const sectionLinks = (shop: ResolvedShop, section: Section, goods: SectionGoods): Link[] =>
+  partOf(section).links?.(shop, section, goods) ?? [];
+
+/** The place whose goods a section lists, page by page; undefined for most. */
+export const sectionPlace = (shop: ResolvedShop, section: Section): ListingPlace | undefined =>
+  partOf(section).place?.(shop, section);
 
 /** What a section shows and what is odd about it. */
 export const sectionSummary = (

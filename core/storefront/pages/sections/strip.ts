@@ -232,6 +232,10 @@ export const strip: SectionPart<'strip', StripView> = {
   },
   title: titleOf,
   goods: goodsOf,
+  links: (_shop, { more, moreWords, source }, { slots, total }) => {
+    const group = asGroup(source);
+    return more && group && slots.length > 0 && (total > slots.length || moreWords !== '') ? [group] : [];
+  },
   summary: (shop, section, _scene, goods) => ({
     faces: goods.slots,
     shown: goods.slots.length,

@@ -1,4 +1,5 @@
 import { plainText } from '../../../shared/plain-text';
+import { linksInHtml } from '../targets';
 import { saysOnly, type SectionPart } from './section-part';
 
 interface TextView {
@@ -11,6 +12,7 @@ interface TextView {
 export const text: SectionPart<'text', TextView> = {
   view: (_shop, { title, html, columns }) => ({ kind: 'text', title, html, columns }),
   title: (_shop, { title, html }) => title || plainText(html).slice(0, 40),
+  links: (_shop, { html }) => linksInHtml(html),
   summary: (_shop, { title, html, columns }) =>
     saysOnly(
       columns > 1 ? `text in ${columns} columns` : 'text',

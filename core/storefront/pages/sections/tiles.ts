@@ -46,6 +46,7 @@ export const tiles: SectionPart<'tiles', TilesView> = {
     }),
   }),
   title: (_shop, { title }) => title,
+  links: targetsOfTiles,
   summary: (shop, section, { now }) => {
     const targets = targetsOfTiles(shop, section);
     const open = targets.filter((to) => targetLink(shop, to));

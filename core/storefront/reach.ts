@@ -1,0 +1,137 @@
+import type { Page } from '../model/page';
+import type { Link, Target } from '../model/target';
+import { cachedByVersion } from '../shop/cached-by-version';
+import type { GroupRef } from '../shop/open-groups';
+import type { ResolvedShop } from '../shop/resolved-shop';
+import { PAGE_SIZE, type ListingPlace } from './listing-view';
+import { firstSlots } from './pages/place-goods';
+import { pageOfGroup } from './pages/page-of-group';
+import { sectionsOfPage } from './pages/page-goods';
+import { sectionLinks, sectionPlace } from './pages/sections/sections';
+import { openTarget } from './pages/targets';
+import { relatedSlots } from './relation-strips';
+
+/** How far things of the shop are from the home page, along the links that shoppers can follow. */
+export interface Reach {
+  /** clicks from the home page to a page or a group, by "kind:id"; absent where no way leads */
+  clicks: ReadonlyMap<string, number>;
+  /** clicks until a product is in sight, by index slot; -1 where no way leads */
+  products: Int16Array;
+}
+
+export const placeKey = ({ kind, id }: Target): string => `${kind}:${id}`;
+
+const menuLinks = (shop: ResolvedShop): Link[] =>
+  shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
+
+/** Clicks from the first page of a listing to the nth (from 1): its ends and two pages either way are in sight. */
+export const pagingClicks = (page: number, last: number): number =>
+  Math.min(Math.ceil((page - 1) / 2), 1 + Math.ceil((last - page) / 2));
+
+interface Outgoing {
+  links: Link[];
+  /** products in sight, by slot */
+  slots: number[];
+  /** listings in sight */
+  places: ListingPlace[];
+}
+
+function ofSections(shop: ResolvedShop, page: Page, withoutListings = false): Outgoing {
+  const out: Outgoing = { links: [], slots: [], places: [] };
+  for (const { section, goods } of sectionsOfPage(shop, page, shop.now)) {
+    out.links.push(...sectionLinks(shop, section, goods));
+    out.slots.push(...goods.slots);
+    const place = withoutListings ? undefined : sectionPlace(shop, section);
+    if (place) out.places.push(place);
+  }
+  return out;
+}
+
+/** What stands on the page of a group: its goods, its children, the way to it, and sections that the seller put there. */
+function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
+  const page = pageOfGroup(shop, at);
+  const out = page ? ofSections(shop, page, true) : { links: [], slots: [], places: [] };
+  out.places.push(at);
+  if (at.kind === 'category') {
+    const family = [...shop.tree.path(at.id).slice(0, -1), ...shop.tree.children(at.id)];
+    out.links.push(...family.map(({ id }): Target => ({ kind: 'category', id })));
+  }
+  return out;
+}
+
+/** The groups that the page of a product leads to: its brand, and the way to it in the tree. */
+function groupsOfProduct(shop: ResolvedShop, slot: number): Target[] {
+  const { brandId, categoryIds } = shop.products.get(shop.index.id(slot))!;
+  const main = categoryIds[0];
+  return [
+    ...(brandId ? [{ kind: 'brand' as const, id: brandId }] : []),
+    ...(main ? shop.tree.path(main).map(({ id }) => ({ kind: 'category' as const, id })) : []),
+  ];
+}
+
+/** A breadth-first walk over what the pages of the shop lead to. O(links + what all places hold). */
+function walk(shop: ResolvedShop): Reach {
+  const clicks = new Map<string, number>();
+  const products = new Int16Array(shop.index.alive.size).fill(-1);
+  /** by clicks: places and products that come into sight then */
+  const places: Target[][] = [];
+  const goods: number[][] = [];
+  const meet = (link: Link, after: number) => {
+    const target = openTarget(shop, link);
+    if (!target || target.kind === 'product') {
+      const slot = target && shop.index.slot(target.id);
+      if (slot !== undefined) see(slot, after - 1);
+    } else if (!clicks.has(placeKey(target))) (places[after] ??= []).push(target);
+  };
+  const see = (slot: number, after: number) => {
+    if (products[slot] === -1 && shop.listed.has(slot)) (goods[after] ??= []).push(slot);
+  };
+  const seeAll = (place: ListingPlace, after: number) => {
+    const { slots } = firstSlots(shop, place, Number.MAX_SAFE_INTEGER, shop.now);
+    const last = Math.ceil(slots.length / PAGE_SIZE);
+    slots.forEach((slot, i) => see(slot, after + pagingClicks(Math.floor(i / PAGE_SIZE) + 1, last)));
+  };
+  const menu = menuLinks(shop);
+  for (const page of shop.pages.values()) if (page.home) meet({ kind: 'page', id: page.id }, 0);
+  for (let after = 0; after < Math.max(places.length, goods.length); after++) {
+    for (const target of places[after] ?? []) {
+      if (clicks.has(placeKey(target))) continue;
+      clicks.set(placeKey(target), after);
+      // Menus stand on every page, and are in sight from the first one on.
+      if (after === 0) for (const link of menu) meet(link, 1);
+      const page = target.kind === 'page' ? shop.pages.get(target.id)! : undefined;
+      const out = page ? ofSections(shop, page) : ofGroup(shop, target as GroupRef);
+      for (const link of out.links) meet(link, after + 1);
+      for (const slot of out.slots) see(slot, after);
+      for (const place of out.places) seeAll(place, after);
+    }
+    for (const slot of goods[after] ?? []) {
+      if (products[slot] !== -1) continue;
+      products[slot] = after;
+      for (const group of groupsOfProduct(shop, slot)) if (!clicks.has(placeKey(group))) meet(group, after + 2);
+      for (const other of relatedSlots(shop, slot, shop.now)) see(other, after + 1);
+    }
+  }
+  return { clicks, products };
+}
+
+/** How far everything is from the home page, now. */
+export const reachOf = cachedByVersion(walk);
+
+/** Listings that a shopper can walk to. A listing without a way in is not a place where anything shows. */
+export const reachableListings = cachedByVersion((shop): GroupRef[] =>
+  [...reachOf(shop).clicks.keys()].flatMap((key): GroupRef[] => {
+    const [kind, id] = key.split(':') as [Target['kind'], string];
+    return kind === 'page' || kind === 'product' ? [] : [{ kind, id }];
+  }),
+);
+
+/** Pages that a shopper can walk to. */
+export const reachablePages = cachedByVersion((shop): Page[] =>
+  [...shop.pages.values()].filter(({ id }) => reachOf(shop).clicks.has(`page:${id}`)),
+);
+
+/** Pages whose sections stand on a listing that a shopper can walk to. */
+export const pagesOnListings = cachedByVersion((shop): Page[] => [
+  ...new Set(reachableListings(shop).flatMap((at) => pageOfGroup(shop, at) ?? [])),
+]);
