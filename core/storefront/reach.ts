@@ -19,13 +19,13 @@ export interface Reach {
   products: Int16Array;
 }
 
-export const placeKey = ({ kind, id }: Target): string => `${kind}:${id}`;
+const placeKey = ({ kind, id }: Target): string => `${kind}:${id}`;
 
 const menuLinks = (shop: ResolvedShop): Link[] =>
   shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
 
 /** Clicks from the first page of a listing to the nth (from 1): its ends and two pages either way are in sight. */
-export const pagingClicks = (page: number, last: number): number =>
+const pagingClicks = (page: number, last: number): number =>
   Math.min(Math.ceil((page - 1) / 2), 1 + Math.ceil((last - page) / 2));
 
 interface Outgoing {

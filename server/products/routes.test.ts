@@ -386,7 +386,7 @@ test('the review tells settings, kind, tax and order in words', async () => {
   await server.call('PATCH', '/api/settings', { taxRate: 1900, synonyms: [['spar', 'rod']] });
   await server.call('PATCH', `/api/products/${id}`, {
     seen: Number.MAX_SAFE_INTEGER,
-    fields: { kind: 'service', taxClass: 'Reduced', featured: true },
+    fields: { kind: 'service', taxClass: 'reduced', featured: true },
     confirmed: true,
   });
   const { changes } = (

@@ -34,7 +34,7 @@ async function fill(): Promise<void> {
   await patch(`/api/products/${reel.id}`, { seen, fields: { categoryIds: [line] } });
   await patch(`/api/products/${products[5]}`, { seen, fields: { goesWith: { how: 'picked', ids: [reel.id] } } });
   await shop.call('POST', `/api/collections/${shelf}/products`, { ids: products.slice(0, 6) });
-  await shop.call('POST', `/api/collections/${hidden}/products`, { ids: products.slice(57, 60) });
+  await shop.call('POST', `/api/collections/${hidden}/products`, { ids: products.slice(59) });
   const about = await post('/api/pages', { title: 'About' });
   const lost = await post('/api/pages', { title: 'Lost' });
   const around = await post('/api/pages', { title: 'Around' });
