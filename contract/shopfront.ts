@@ -6,6 +6,8 @@ import { sectionBodySchema } from '../core/model/sections/sections';
 import { settingsSchema } from '../core/model/settings';
 import { menuSchema } from '../core/model/menu';
 import { targetSchema } from '../core/model/target';
+import { ruleSchema } from '../core/model/rule';
+import { placeOfProductSchema } from '../core/storefront/views';
 import { route } from './route';
 import { wasOf } from './was';
 
@@ -35,6 +37,38 @@ const sectionNoteSchema = z.object({
   shown: z.number().int(),
   available: z.number().int(),
   warnings: z.array(z.string()),
+});
+
+const floorPartSchema = z.object({
+  id: z.string(),
+  kind: z.string(),
+  name: z.string(),
+  says: z.string(),
+  goods: z.array(
+    z.object({
+      id: z.string(),
+      thumbnail: z.string().nullable(),
+      position: z.number().int(),
+      isLit: z.boolean(),
+      isSoldOut: z.boolean(),
+    }),
+  ),
+  total: z.number().int(),
+  lit: z.number().int(),
+  warnings: z.array(z.string()),
+  unseen: z.string().nullable(),
+});
+
+const floorPlaceSchema = z.object({
+  kind: targetSchema.shape.kind,
+  id: z.string(),
+  name: z.string(),
+  clicks: z.number().int().nullable(),
+  unseen: z.string().nullable(),
+  parts: z.array(floorPartSchema),
+  lit: z.number().int(),
+  /** ids of products that stand on it more than once */
+  repeats: z.array(z.string()),
 });
 
 const wantedSections = z
@@ -69,6 +103,43 @@ export const shopfrontRoutes = {
       notes: z.array(sectionNoteSchema),
       /** by id of a page: from where shoppers reach it */
       ways: z.record(z.string(), z.array(z.string())),
+    }),
+  }),
+  floor: route({
+    method: 'POST',
+    path: '/api/floor',
+    waits: false,
+    summary:
+      'All pages drawn small: what stands on each, how far it is from the home page, and where what is lit shows',
+    body: z.object({
+      /** products, or a group whose products are meant */
+      lit: z
+        .union([
+          z.object({ ids: z.array(idSchema).max(5_000) }),
+          z.object({ target: targetSchema }),
+          z.object({ rule: ruleSchema }),
+        ])
+        .nullable()
+        .default(null),
+    }),
+    answer: z.object({
+      lit: z.number().int(),
+      /** products that no way leads to */
+      lost: z.number().int(),
+      menu: z.array(z.object({ label: z.string(), to: targetSchema })),
+      places: z.array(floorPlaceSchema),
+      /** what is lit, where it is one product */
+      one: z
+        .object({
+          id: z.string(),
+          title: z.string(),
+          thumbnail: z.string().nullable(),
+          clicks: z.number().int().nullable(),
+          places: z.array(placeOfProductSchema),
+        })
+        .nullable(),
+      /** names of what stands on pages more than once */
+      titles: z.record(z.string(), z.string()),
     }),
   }),
   createPage: route({

@@ -45,6 +45,18 @@ export function usePages() {
   return useQuery({ queryKey: ['pages'], queryFn: () => call(routes.shopfront.pages) });
 }
 
+export type FloorAsked = BodyInput<typeof routes.shopfront.floor>['lit'];
+export type FloorAnswer = AnswerOf<typeof routes.shopfront.floor>;
+
+/** All pages drawn small, with what is lit on them. */
+export function useFloor(lit: FloorAsked) {
+  return useQuery({
+    queryKey: ['pages', 'floor', lit],
+    queryFn: ({ signal }) => call(routes.shopfront.floor, { body: { lit }, signal }),
+    placeholderData: (before) => before,
+  });
+}
+
 export function useMenu() {
   return useQuery({ queryKey: ['menu'], queryFn: () => call(routes.shopfront.menu) });
 }

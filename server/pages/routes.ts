@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { shopfrontRoutes } from '../../contract/shopfront';
 import type { Catalog } from '../state/catalog';
+import { floor } from './floor';
 import { pageDraft, pagesOverview } from './queries';
 import { changeMenu, changePage, changeSettings, copyPage, createPage, removePage } from './commands';
 import { readSubscribers } from '../store/subscribers';
@@ -10,6 +11,7 @@ import { answer } from '../http/answer';
 export function shopfrontApi(catalog: Catalog): Router {
   const router = Router();
   answer(router, shopfrontRoutes.pages, () => pagesOverview(catalog));
+  answer(router, shopfrontRoutes.floor, ({ body }) => floor(catalog, body));
   answer(router, shopfrontRoutes.createPage, ({ body, user }) => createPage(catalog, user, body.title, body.pattern));
   answer(router, shopfrontRoutes.updatePage, ({ params, body, user }) => changePage(catalog, user, params.id!, body));
   answer(router, shopfrontRoutes.drawPage, ({ params, body }) => pageDraft(catalog, params.id!, body));

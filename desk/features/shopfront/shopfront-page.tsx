@@ -8,6 +8,7 @@ import { Choose } from '../../shared/ui/choose';
 import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { PageBuilder } from './builder/page-builder';
+import { FloorPage } from './floor/floor-page';
 import { MenuEditor } from './menu-editor';
 import { NewPage } from './new-page';
 import { ShopSettings } from './shop-settings';
@@ -26,7 +27,10 @@ export function ShopfrontPage() {
   const [isMaking, setMaking] = useState(false);
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
-  const isMenu = params.get('view') === 'menu';
+  const view = params.get('view');
+  const isMenu = view === 'menu';
+  const isFloor = view === 'floor';
+  const isPage = !isMenu && !isFloor;
   const current = data.pages.find((page) => page.id === params.get('page')) ?? data.pages[0];
   const inSight = data.pages.slice(0, IN_SIGHT);
   const shown = current && !inSight.includes(current) ? [...inSight.slice(0, -1), current] : inSight;
@@ -39,16 +43,16 @@ export function ShopfrontPage() {
     <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto">
       <div className="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
         <h1 className="mr-2 font-display text-2xl font-bold">Shopfront</h1>
-        <div role="tablist" aria-label="Pages and menu" className="flex min-w-0 flex-wrap gap-1.5">
+        <div role="tablist" aria-label="Pages, menu and floor plan" className="flex min-w-0 flex-wrap gap-1.5">
           {shown.map((page) => (
             <button
               key={page.id}
               type="button"
               role="tab"
-              aria-selected={page === current && !isMenu}
+              aria-selected={page === current && isPage}
               title={page.title}
               onClick={() => setParams({ page: page.id })}
-              className={tab(page === current && !isMenu)}
+              className={tab(page === current && isPage)}
             >
               {page.title}
             </button>
@@ -61,6 +65,15 @@ export function ShopfrontPage() {
             className={tab(isMenu)}
           >
             Menu
+          </button>
+          <button
+            type="button"
+            role="tab"
+            aria-selected={isFloor}
+            onClick={() => setParams({ view: 'floor' })}
+            className={tab(isFloor)}
+          >
+            Floor plan
           </button>
         </div>
         {data.pages.length > IN_SIGHT && (
@@ -83,7 +96,9 @@ export function ShopfrontPage() {
         {isSetting && settings && <ShopSettings settings={settings} close={() => setSetting(false)} />}
         {isMaking && <NewPage close={() => setMaking(false)} open={(id) => setParams({ page: id })} />}
       </div>
-      {isMenu ? (
+      {isFloor ? (
+        <FloorPage />
+      ) : isMenu ? (
         <div className="min-h-0 flex-1 overflow-y-auto p-4">
           <MenuEditor menu={menu} />
         </div>
