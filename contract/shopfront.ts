@@ -4,7 +4,7 @@ import { patternKeys } from '../core/model/page-patterns';
 import { pageSchema, pageSettings } from '../core/model/page';
 import { sectionBodySchema } from '../core/model/sections/sections';
 import { settingsSchema } from '../core/model/settings';
-import { menuSchema } from '../core/model/menu';
+import { menuSchema, wantedItemSchema } from '../core/model/menu';
 import { targetSchema } from '../core/model/target';
 import { ruleSchema } from '../core/model/rule';
 import { placeOfProductSchema } from '../core/storefront/views';
@@ -84,14 +84,10 @@ const settingFields = Object.fromEntries(
   Object.entries(pageSettings).map(([name, schema]) => [name, schema.removeDefault()]),
 ) as { [Name in keyof typeof pageSettings]: ReturnType<(typeof pageSettings)[Name]['removeDefault']> };
 const changeFields = { ...pageFields, ...settingFields };
-const menuItem = z.object({
-  id: newOrOld,
-  label: z.string().trim().max(60, 'At most 60 characters.'),
-  target: targetSchema,
-});
-const menuItems = z
-  .array(menuItem.extend({ items: z.array(menuItem).max(40) }))
-  .max(20, 'A menu can have at most 20 items.');
+const menuFields = {
+  items: z.array(wantedItemSchema).max(20, 'A menu can have at most 20 items.'),
+  footer: z.array(wantedItemSchema).max(12, 'The foot of the shop can have at most 12 columns.'),
+};
 
 export const shopfrontRoutes = {
   pages: route({
@@ -126,7 +122,7 @@ export const shopfrontRoutes = {
       lit: z.number().int(),
       /** products that no way leads to */
       lost: z.number().int(),
-      menu: z.array(z.object({ label: z.string(), to: targetSchema })),
+      menu: z.array(z.object({ label: z.string(), below: z.number().int() })),
       places: z.array(floorPlaceSchema),
       /** what is lit, where it is one product */
       one: z
@@ -189,12 +185,17 @@ export const shopfrontRoutes = {
     summary: 'Delete a page other than the home page',
     answer: z.object({ ok: z.literal(true) }),
   }),
-  menu: route({ method: 'GET', path: '/api/menu', summary: 'The header menu', answer: menuSchema }),
+  menu: route({
+    method: 'GET',
+    path: '/api/menu',
+    summary: 'The menus at the head and the foot of the shop',
+    answer: menuSchema,
+  }),
   setMenu: route({
     method: 'PUT',
     path: '/api/menu',
-    summary: 'Set the whole header menu; an item with id null is new',
-    body: z.object({ items: menuItems, was: wasOf({ items: menuItems }) }),
+    summary: 'Set a whole menu; an item with id null is new',
+    body: z.strictObject({ ...menuFields, was: wasOf(menuFields) }).partial(),
     answer: menuSchema,
   }),
   subscribers: route({

@@ -2,7 +2,7 @@ import { usualPage, type Page } from '../core/model/page';
 import { sectionTypes, type SectionKind, type SectionOf } from '../core/model/sections/sections';
 import type { Slide } from '../core/model/sections/banner';
 import type { Link, Target } from '../core/model/target';
-import type { Menu } from '../core/model/menu';
+import type { MenuItem } from '../core/model/menu';
 import type { Db } from '../server/database/connection';
 import { putPage, writeMenu } from '../server/store/pages';
 import { newId } from '../server/shared/ids';
@@ -273,27 +273,46 @@ export function putStorefront(db: Db, home: Page, ids: Ids): void {
   putPage(db, front, 0);
   [beach, night, kit, about, workshops].forEach((each, i) => putPage(db, each, i + 1));
 
-  const item = (target: Menu['items'][number]['target'], label = '') => ({ id: newId('menuItem'), label, target });
+  const item = (target: Link | null, label = '', items: MenuItem[] = [], over: Partial<MenuItem> = {}): MenuItem => ({
+    id: newId('menuItem'),
+    label,
+    target,
+    withChildren: false,
+    hidden: false,
+    from: null,
+    until: null,
+    picture: null,
+    items,
+    ...over,
+  });
   const toPage = ({ id }: Page) => item({ kind: 'page', id });
   writeMenu(db, {
     items: [
-      {
-        ...item(category('Kites')),
-        items: ['Single-line kites', 'Dual-line kites', 'Quad-line kites', 'Indoor gliders']
-          .map((name) => item(category(name)))
-          .concat(toPage(night)),
-      },
-      { ...item(category('Line & reels')), items: [item(category('Line')), item(category('Reels & winders'))] },
-      {
-        ...item(category('Parts & repair'), 'Parts'),
-        items: [item(category('Spars')), item(category('Connectors & tape')), item(collection('Back on the bench'))],
-      },
-      { ...item(category('Tails & windsocks'), 'Tails'), items: [] },
-      { ...item(category('Plans & sounds'), 'Plans'), items: [] },
-      { ...item(collection('Sets')), items: [toPage(kit), item(product('Starter kit'), 'Starter kit, in detail')] },
-      { ...item(collection('On sale')), items: [] },
-      { ...toPage(beach), items: [] },
-      { ...toPage(about), items: [] },
+      item(category('Kites'), '', [toPage(night)], { withChildren: true }),
+      item(category('Line & reels'), '', [item(category('Line')), item(category('Reels & winders'))]),
+      item(category('Parts & repair'), 'Parts', [
+        item(category('Spars')),
+        item(category('Connectors & tape')),
+        item(collection('Back on the bench')),
+      ]),
+      item(category('Tails & windsocks'), 'Tails'),
+      item(category('Plans & sounds'), 'Plans'),
+      item(collection('Sets'), '', [toPage(kit), item(product('Starter kit'), 'Starter kit, in detail')]),
+      item(collection('On sale')),
+      toPage(beach),
+    ],
+    footer: [
+      item(null, 'The shop', [
+        item(category('Kites')),
+        item(category('Line & reels')),
+        item(category('Gifts')),
+        item(collection('Best sellers')),
+      ]),
+      item(null, 'On the beach', [item(category('Workshops')), toPage(beach), toPage(night)]),
+      item(null, 'Us', [
+        toPage(about),
+        item({ kind: 'address', url: 'mailto:hello@larkandline.example' }, 'Write to us'),
+      ]),
     ],
   });
 }

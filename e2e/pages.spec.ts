@@ -110,9 +110,15 @@ test('a landing page is built from nothing, put into the menu, seen wide and on 
 
   await test.step('put into the menu below Kites', async () => {
     await page.getByRole('tab', { name: 'Menu' }).click();
-    await page.getByRole('button', { name: 'Add an item below it' }).click();
-    await choose(page, 'Add below', 'Beach week');
+    await choose(page, 'Add to the menu', 'Beach week');
     await expect(page.getByLabel('Words in the menu for Beach week')).toBeVisible();
+    await page.getByRole('button', { name: /^Move Beach week/ }).focus();
+    await page.keyboard.press('ArrowRight');
+    await expect
+      .poll(async () =>
+        (await call<{ items: { items: unknown[] }[] }>('GET', '/api/menu')).items.map((item) => item.items.length),
+      )
+      .toEqual([1]);
     await page.getByRole('tab', { name: 'Beach week' }).click();
     await expect(outline(page).getByText('found from Menu')).toBeVisible();
   });
@@ -177,6 +183,7 @@ test('sections are chosen, moved and added on the page, undo works there, and sh
   await expect.poll(() => sectionNames(page)).toEqual(['Second', 'First', 'Hear']);
   await saved(page);
   // Undo of the desk, though the page has the focus.
+  await expect(page.getByRole('button', { name: /^Undo.*Home/ })).toBeVisible();
   await page.keyboard.press('ControlOrMeta+z');
   await expect.poll(() => sectionNames(page)).toEqual(['First', 'Second', 'Hear']);
   // The plus between two sections adds there.
@@ -195,4 +202,84 @@ test('sections are chosen, moved and added on the page, undo works there, and sh
   await page.getByRole('button', { name: 'Tell me' }).click();
   await expect(page.getByText('You are on the list.')).toBeVisible();
   await noSeriousFault(page, 'home');
+});
+
+test('menus are built by keyboard alone, three levels deep, and a phone reaches every level', async ({ page }) => {
+  call = await enter(page, shop);
+  for (const name of ['Reels', 'Tails', 'Spars']) await call('POST', '/api/categories', { name });
+  await call('PUT', '/api/menu', { items: [] });
+  await page.goto(`${shop.url}/desk/shopfront?view=menu`);
+  const add = page.getByRole('combobox', { name: 'Add to the menu' });
+  await add.focus();
+  for (const name of ['Reels', 'Tails', 'Spars']) {
+    await new Hands(page, 5).type(name, 40);
+    await expect(page.getByRole('option', { name })).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel(`Words in the menu for ${name}`)).toBeVisible();
+    await add.focus();
+  }
+  interface Item {
+    label: string;
+    items: Item[];
+  }
+  const shape = async () => {
+    const { items } = await call<{ items: Item[] }>('GET', '/api/menu');
+    const below = (all: Item[]): unknown[] => all.map((item) => [item.label || '·', below(item.items)]);
+    return below(items);
+  };
+  await page.getByLabel('Words in the menu for Spars').fill('Sticks');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Move Tails/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(shape).toEqual([
+    ['·', [['·', []]]],
+    ['Sticks', []],
+  ]);
+  const sticks = page.getByRole('button', { name: /^Move Sticks/ });
+  await sticks.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(shape).toEqual([
+    [
+      '·',
+      [
+        ['·', []],
+        ['Sticks', []],
+      ],
+    ],
+  ]);
+  await sticks.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(shape).toEqual([['·', [['·', [['Sticks', []]]]]]]);
+  // As deep as it goes.
+  await sticks.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(400);
+  expect(await shape()).toEqual([['·', [['·', [['Sticks', []]]]]]]);
+  // A heading at the foot, with its words.
+  await page
+    .getByRole('region', { name: 'The foot of the shop' })
+    .getByRole('button', { name: 'Add a heading' })
+    .press('Enter');
+  await expect(page.getByLabel('Words in the menu for a heading')).toHaveValue('A heading');
+  await page.getByLabel('Words in the menu for a heading').fill('Help');
+  await page.keyboard.press('Enter');
+  await expect
+    .poll(async () => (await call<{ footer: Item[] }>('GET', '/api/menu')).footer.map(({ label }) => label))
+    .toEqual(['Help']);
+  await noSeriousFault(page, 'menus');
+
+  await call('POST', '/api/editions', {});
+  await page.setViewportSize({ width: 390, height: 800 });
+  await page.goto(shop.url);
+  await page.getByRole('button', { name: 'Menu', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  const drawer = page.getByRole('dialog', { name: 'Menu' });
+  await drawer.locator('summary', { hasText: 'Reels' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(drawer.getByRole('link', { name: 'Sticks' })).toBeVisible();
+  await noSeriousFault(page, 'phone menu');
+  await drawer.getByRole('link', { name: 'Sticks' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Spars' })).toBeVisible();
 });

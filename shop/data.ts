@@ -1,6 +1,7 @@
 import type { PictureView } from '../core/storefront/views';
 import type { ListingView } from '../core/storefront/views';
-import type { MenuView, PageView } from '../core/storefront/pages/page-view';
+import type { MenuView } from '../core/storefront/menu-view';
+import type { PageView } from '../core/storefront/pages/page-view';
 import type { SectionView } from '../core/storefront/pages/sections/sections';
 import type { LinkView } from '../core/storefront/pages/targets';
 import type { ProductView } from '../core/storefront/views';

@@ -2,7 +2,6 @@ import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
-import type { Target } from '../model/target';
 import { placeSet } from '../storefront/listing-view';
 import { addressPath, groupsOf, isOpen, type GroupRef } from '../shop/open-groups';
 import { sectionsOfPage } from '../storefront/pages/page-goods';
@@ -13,6 +12,7 @@ import type { ResolvedShop } from '../shop/resolved-shop';
 import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { arrangementOf, groupFields } from './group-words';
+import { menuChanges } from './menu-words';
 import { pageFields, sectionChanges } from './page-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
@@ -57,15 +57,7 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
     case 'page':
       return pageFields(shop, body as Page);
     case 'menu':
-      return new Map([
-        [
-          'Items',
-          shop.menu.items
-            .flatMap((item) => [item, ...item.items.map((sub) => ({ ...sub, label: `– ${labelOf(shop, sub)}` }))])
-            .map((item) => labelOf(shop, item))
-            .join(', '),
-        ],
-      ]);
+      return new Map();
     case 'category':
     case 'collection':
     case 'brand':
@@ -108,10 +100,6 @@ function forwardWords(shop: ResolvedShop, { kind, targetId }: Redirect): string 
   return title ?? 'something deleted';
 }
 
-function labelOf(shop: ResolvedShop, item: { label: string; target: Target }): string {
-  return item.label || (targetName(shop, item.target) ?? 'something deleted');
-}
-
 /** Fields whose values mean nothing to a reader: only that they changed is told. */
 const opaque: ReadonlySet<string> = new Set([...opaqueFields, 'Attribute details', 'Place', 'Picture']);
 
@@ -130,7 +118,7 @@ function fieldChanges(before: Map<string, string>, after: Map<string, string>): 
 }
 
 function titleOf(kind: DocumentKind, body: object): string {
-  if (kind === 'menu') return 'Header menu';
+  if (kind === 'menu') return 'Menus';
   if (kind === 'settings') return 'Shop settings';
   if (kind === 'redirect') {
     const { kind: of, slug } = body as Redirect;
@@ -161,6 +149,7 @@ export function documentChange(
       what: 'changed',
       fields: joinPrices(changes, (after as ProductDocument).variants.length),
     };
+  if (kind === 'menu') return { kind, key, title, what: 'changed', fields: menuChanges(live, work) };
   const sections = kind === 'page' ? sectionChanges([live, before as Page], [work, after as Page]) : [];
   return { kind, key, title, what: 'changed', fields: [...changes, ...sections] };
 }

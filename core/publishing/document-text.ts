@@ -7,6 +7,7 @@ import { categoryDefaults, collectionDefaults, namedDefaults } from '../model/gr
 import { categoryFields, collectionFields, groupFields, namedFields } from '../model/group-fields';
 import { orderOfText, orderText, type Order } from '../model/order';
 import { productDefaults, variantDefaults, type Product, type Variant } from '../model/product';
+import { leanMenu, wholeMenu, type Menu } from '../model/menu';
 import { leanPage, wholePage, type Page } from '../model/page';
 import { settingsOf, type Settings } from '../model/settings';
 import { canonicalJson, listText, ObjectForm } from '../shared/canonical-json';
@@ -73,6 +74,7 @@ function groupBody(kind: keyof typeof groupDefaults, text: string): ShopDocument
 export function documentText(document: ShopDocument): string {
   if (isGroup(document.kind)) return groupText(document.kind, document.body);
   if (document.kind === 'page') return canonicalJson(leanPage(document.body));
+  if (document.kind === 'menu') return canonicalJson(leanMenu(document.body));
   if (document.kind !== 'product') return canonicalJson(document.body);
   const { options, variants, pictures } = document.body;
   return forms.product.text(document.body, {
@@ -103,6 +105,7 @@ export function documentBody(kind: DocumentKind, text: string): ShopDocument['bo
   const body = JSON.parse(text) as ShopDocument['body'];
   if (kind === 'settings') return settingsOf(body as Settings);
   if (kind === 'page') return wholePage(body as Page);
+  if (kind === 'menu') return wholeMenu(body as Menu);
   if (kind !== 'product') return body;
   const product = body as ProductDocument;
   return {

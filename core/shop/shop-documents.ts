@@ -23,7 +23,7 @@ export class ShopDocuments {
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
   readonly redirects = new Map<string, Redirect>();
-  menu: Menu = { items: [] };
+  menu: Menu = { items: [], footer: [] };
   settings: Settings = emptySettings;
   readonly options = new MetOptions();
   readonly #slugs = new Map<string, string>();
@@ -34,7 +34,7 @@ export class ShopDocuments {
 
   /** Puts a document that is no product in place of the one with its key, or takes that out when there is no body. */
   store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
-    if (kind === 'menu') this.menu = (body as Menu | undefined) ?? { items: [] };
+    if (kind === 'menu') this.menu = (body as Menu | undefined) ?? { items: [], footer: [] };
     else if (kind === 'settings') this.settings = body ? settingsOf(body) : emptySettings;
     else {
       const map = this.#mapOf(kind) as Map<string, { slug?: string }>;

@@ -1,5 +1,5 @@
 import { Bitset } from '../search/bitset';
-import { collectionOf, pageOf, productOf, put, sectionOf, shopOf } from '../testing/shop';
+import { collectionOf, itemOf, pageOf, productOf, put, sectionOf, shopOf } from '../testing/shop';
 import { floorPlan } from './floor';
 
 function shop() {
@@ -65,7 +65,8 @@ test('what is lit is counted wherever it stands, also behind the first goods', (
   expect(home.parts.map(({ lit }) => lit)).toEqual([1, 1, 0, 0]);
   const many = shopOf(Array.from({ length: 30 }, (_, i) => productOf(`p_${i}`, { categoryIds: ['c_line'] })));
   put(many, 'menu', 'shop', {
-    items: [{ id: 'm_1', label: '', target: { kind: 'category', id: 'c_line' }, items: [] }],
+    items: [itemOf({ id: 'm_1', label: '', target: { kind: 'category', id: 'c_line' } })],
+    footer: [],
   });
   put(many, 'page', 'g_home', pageOf({}));
   const line = floorPlan(many, null).find(({ id }) => id === 'c_line')!.parts[0]!;

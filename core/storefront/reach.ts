@@ -5,6 +5,7 @@ import type { GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { PAGE_SIZE, type ListingPlace } from './listing-view';
 import { firstSlots } from './pages/place-goods';
+import { menuUrls, menuView } from './menu-view';
 import { pageOfGroup } from './pages/page-of-group';
 import { sectionsOfPage } from './pages/page-goods';
 import { sectionLinks, sectionPlace } from './pages/sections/sections';
@@ -21,8 +22,11 @@ export interface Reach {
 
 const placeKey = ({ kind, id }: Target): string => `${kind}:${id}`;
 
-const menuLinks = (shop: ResolvedShop): Link[] =>
-  shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
+/** Everything that the menus lead to, as shoppers meet them now. */
+export function menuLinks(shop: ResolvedShop): Link[] {
+  const { items, footer } = menuView(shop);
+  return [...menuUrls(items), ...menuUrls(footer)].map((url) => ({ kind: 'address', url }));
+}
 
 /** Clicks from the first page of a listing to the nth (from 1): its ends and two pages either way are in sight. */
 const pagingClicks = (page: number, last: number): number =>

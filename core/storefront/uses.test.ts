@@ -1,4 +1,4 @@
-import { collectionOf, pageOf, productOf, put, sectionOf, shopOf } from '../testing/shop';
+import { collectionOf, itemOf, pageOf, productOf, put, sectionOf, shopOf } from '../testing/shop';
 import type { Rule } from '../model/rule';
 import { usesOf } from './uses';
 
@@ -32,7 +32,8 @@ function shop() {
     }),
   );
   put(made, 'menu', 'shop', {
-    items: [{ id: 'm_1', label: 'Wings', target: { kind: 'category', id: 'c_deltas' }, items: [] }],
+    items: [itemOf({ id: 'm_1', label: 'Wings', target: { kind: 'category', id: 'c_deltas' } })],
+    footer: [],
   });
   return made;
 }

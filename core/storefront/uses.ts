@@ -2,6 +2,7 @@ import type { Use } from './views';
 import type { Product } from '../model/product';
 import { replaceValue } from '../rules/replace-value';
 import type { Rule } from '../model/rule';
+import { allItems } from '../model/menu';
 import { rulesOf, targetsOf } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { sectionName } from './pages/sections/sections';
@@ -21,9 +22,8 @@ export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Pr
   const isIt = (to: Target) => to.kind === kind && to.id === id;
   const inRule = (rule: Rule) => kind !== 'page' && kind !== 'product' && replaceValue(rule, kind, id, '') !== rule;
   const uses: Use[] = [];
-  for (const item of shop.menu.items)
-    for (const each of [item, ...item.items])
-      if (isIt(each.target)) uses.push({ in: 'menu', id: '', label: each.label || 'Header menu' });
+  for (const { target, label } of allItems(shop.menu))
+    if (target && target.kind !== 'address' && isIt(target)) uses.push({ in: 'menu', id: '', label: label || 'Menu' });
   for (const page of shop.pages.values())
     for (const section of page.sections)
       if (targetsOf(section).some(({ to }) => isIt(to)) || rulesOf(section).some(inRule))

@@ -1,4 +1,4 @@
-import { collectionOf, NOW, pageOf, productOf, sectionOf, shopOf, put } from '../testing/shop';
+import { collectionOf, itemOf, NOW, pageOf, productOf, sectionOf, shopOf, put } from '../testing/shop';
 import type { Section } from '../model/sections/sections';
 import { pageView } from './pages/page-view';
 import { placeCounts, waysTo, whereItShows } from './where-it-shows';
@@ -44,7 +44,8 @@ test('a category without menu item, tile or strip has no way in; one below a lin
   const shop = placed();
   expect(waysTo(shop, 'category', 'c_kites')).toEqual([]);
   put(shop, 'menu', 'shop', {
-    items: [{ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' }, items: [] }],
+    items: [itemOf({ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' } })],
+    footer: [],
   });
   expect(waysTo(shop, 'category', 'c_kites')).toEqual(['Menu']);
   expect(waysTo(shop, 'category', 'c_deltas')).toEqual(['Home', 'Kites']);
@@ -61,7 +62,10 @@ test('pages that nobody can reach, and groups that are off or not open now, are 
   expect(waysTo(shop, 'category', 'c_line')).toEqual([]);
   // A page that the hidden one leads to is as hidden; one that the menu leads to is not.
   page('g_below', [strip('s_4', 'category', 'c_line', 5)]);
-  put(shop, 'menu', 'shop', { items: [{ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' }, items: [] }] });
+  put(shop, 'menu', 'shop', {
+    items: [itemOf({ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' } })],
+    footer: [],
+  });
   expect(places()).toEqual(expect.arrayContaining(['g_below › s_4', 'Line']));
   expect(places()).not.toContain('g_hidden › s_3');
   put(shop, 'category', 'c_line', { ...shop.categories.get('c_line')!, status: 'off' });

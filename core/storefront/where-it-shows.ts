@@ -9,11 +9,8 @@ import { firstSlots } from './pages/place-goods';
 import { sectionsOfPage } from './pages/page-goods';
 import { sectionLinks, sectionName } from './pages/sections/sections';
 import { openTarget } from './pages/targets';
-import { pagesOnListings, reachableListings, reachablePages } from './reach';
+import { menuLinks, pagesOnListings, reachableListings, reachablePages } from './reach';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-const menuTargets = (shop: ResolvedShop): Target[] =>
-  shop.menu.items.flatMap((item) => [item.target, ...item.items.map(({ target }) => target)]);
 
 /** The sections of pages that show products, each with their slots in order. */
 function goodsOnPages(shop: ResolvedShop, now: number): { page: Page; section: Section; slots: number[] }[] {
@@ -32,7 +29,10 @@ function links(shop: ResolvedShop): { to: Target; from: string }[] {
       }),
     );
   return [
-    ...menuTargets(shop).map((to) => ({ to, from: 'Menu' })),
+    ...menuLinks(shop).flatMap((link) => {
+      const to = openTarget(shop, link);
+      return to ? [{ to, from: 'Menu' }] : [];
+    }),
     ...reachablePages(shop).flatMap((page) => ofPage(page, page.title)),
     ...pagesOnListings(shop).flatMap((page) => ofPage(page, page.title)),
   ];

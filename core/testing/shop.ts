@@ -8,6 +8,7 @@ import type { Attribute, SpecSheet, SpecValue } from '../model/spec-sheet';
 import type { DaySales } from '../shop/facts';
 import { ResolvedShop } from '../shop/resolved-shop';
 import { EMPTY_RULE } from '../model/rule';
+import type { MenuItem } from '../model/menu';
 import { usualPage, type Page } from '../model/page';
 import { wholeSection, type SectionKind, type SectionOf } from '../model/sections/sections';
 
@@ -224,3 +225,15 @@ export const pageOf = (over: Partial<Page>): Page => ({
 export const sectionOf = <Kind extends SectionKind>(
   section: Partial<SectionOf<Kind>> & { id: string; kind: Kind },
 ): SectionOf<Kind> => wholeSection(section) as unknown as SectionOf<Kind>;
+
+/** An item of a menu. */
+export const itemOf = (over: Partial<MenuItem> & Pick<MenuItem, 'id' | 'target'>): MenuItem => ({
+  label: '',
+  withChildren: false,
+  hidden: false,
+  from: null,
+  until: null,
+  picture: null,
+  items: [],
+  ...over,
+});

@@ -38,7 +38,7 @@ test('what named a tag names the one that it was merged into, everywhere, and un
       shelf: collections.get(shelf)!.rule,
       product: working.products.get(product.id)!.relations.goesWith,
       tags: working.products.get(product.id)!.tagIds,
-      menu: menu.items.map((item) => item.target.id),
+      menu: JSON.stringify(menu.items),
       sections: JSON.stringify(pages.get(page)!.sections),
     };
   };

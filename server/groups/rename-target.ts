@@ -2,7 +2,8 @@ import type { Product } from '../../core/model/product';
 import type { Relation } from '../../core/model/product-values';
 import { eachOf } from '../../core/model/sections/section-type';
 import { typeOfSection } from '../../core/model/sections/sections';
-import type { Target } from '../../core/model/target';
+import type { Link, Target } from '../../core/model/target';
+import { withLinks } from '../../core/model/menu';
 import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
 import type { Rule } from '../../core/model/rule';
@@ -30,14 +31,8 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
     if (fields) updateProduct(db, product.id, fields);
   }
   const target = (to: Target): Target => (to.kind === kind && to.id === from ? { ...to, id: into } : to);
-  const { items } = shop.menu;
-  const menu = {
-    items: items.map((item) => ({
-      ...item,
-      target: target(item.target),
-      items: item.items.map((sub) => ({ ...sub, target: target(sub.target) })),
-    })),
-  };
+  const link = (to: Link): Link => (to.kind === 'address' ? to : target(to));
+  const menu = { items: withLinks(shop.menu.items, link), footer: withLinks(shop.menu.footer, link) };
   writeMenu(db, menu);
   for (const page of shop.pages.values()) {
     const sections = eachOf(page.sections, (section) => {

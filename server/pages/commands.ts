@@ -4,8 +4,8 @@ import { pagePatterns, type PagePattern } from '../../core/model/page-patterns';
 import { usualPage, type Page } from '../../core/model/page';
 import { targetsOf, typeOfSection, type Section } from '../../core/model/sections/sections';
 import { settingsWords, type Settings } from '../../core/model/settings';
-import type { Menu } from '../../core/model/menu';
-import type { Target } from '../../core/model/target';
+import { MENU_LEVELS, type Menu, type MenuItem, type WantedItem } from '../../core/model/menu';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { targetName } from '../../core/storefront/pages/targets';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { FieldError } from '../../contract/problem';
@@ -119,22 +119,29 @@ export function removePage(catalog: Catalog, user: UserId, id: string): void {
   );
 }
 
+/** What is wrong with the items of a menu: a link to something deleted, or more levels than there are. */
+function menuErrors(shop: ResolvedShop, items: readonly WantedItem[], at: FieldError['path'], level = 0): FieldError[] {
+  return items.flatMap(({ target, items: below = [] }, i) => {
+    const path = [...at, i];
+    const isGone = target !== null && target.kind !== 'address' && !targetName(shop, target);
+    return [
+      ...(isGone ? [{ path: [...path, 'target'], message: refusals.menuTargetGone }] : []),
+      ...(level >= MENU_LEVELS ? [{ path, message: refusals.menuTooDeep }] : []),
+      ...menuErrors(shop, below, [...path, 'items'], level + 1),
+    ];
+  });
+}
+
 export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: WantedMenu): Menu {
   const { shop } = catalog.working;
-  const { items } = mergedFields(shop.menu, wanted, was, { items: 'menu' });
-  const gone = (target: Target, path: FieldError['path']): FieldError[] =>
-    targetName(shop, target) ? [] : [{ path, message: refusals.menuTargetGone }];
-  const errors = items.flatMap((item, i) => [
-    ...gone(item.target, ['items', i, 'target']),
-    ...item.items.flatMap((sub, j) => gone(sub.target, ['items', i, 'items', j, 'target'])),
-  ]);
+  const { items, footer } = mergedFields(shop.menu, wanted, was, { items: 'menu', footer: 'foot of the shop' });
+  const errors = [...menuErrors(shop, items ?? [], ['items']), ...menuErrors(shop, footer ?? [], ['footer'])];
   if (errors.length > 0) throw invalid(errors);
+  const withIds = (list: readonly WantedItem[]): MenuItem[] =>
+    list.map((item) => ({ ...item, id: item.id ?? newId('menuItem'), items: withIds(item.items ?? []) }) as MenuItem);
   const menu: Menu = {
-    items: items.map((item) => ({
-      ...item,
-      id: item.id ?? newId('menuItem'),
-      items: item.items.map((sub) => ({ ...sub, id: sub.id ?? newId('menuItem') })),
-    })),
+    items: items ? withIds(items) : shop.menu.items,
+    footer: footer ? withIds(footer) : shop.menu.footer,
   };
   catalog.journal.change({ did: 'menuChanged' }, catalog.actor(user), () => writeMenu(catalog.db, menu));
   return shop.menu;

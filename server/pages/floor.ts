@@ -6,7 +6,7 @@ import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { mediaUrl } from '../../core/storefront/card';
 import { floorPlan } from '../../core/storefront/floor';
 import { placeSet } from '../../core/storefront/listing-view';
-import { targetName } from '../../core/storefront/pages/targets';
+import { menuUrls, menuView } from '../../core/storefront/menu-view';
 import { reachOf } from '../../core/storefront/reach';
 import { whereItShows } from '../../core/storefront/where-it-shows';
 import type { Catalog } from '../state/catalog';
@@ -63,18 +63,18 @@ export function floor(catalog: Catalog, { lit: asked }: Asked): Floor {
   return {
     lit: slots.length,
     lost: shop.listed.toArray().filter((each) => products[each]! < 0).length,
-    menu: shop.menu.items.map(({ label, target }) => ({
-      label: label || (targetName(shop, target) ?? 'deleted'),
-      to: target,
-    })),
+    menu: menuView(shop).items.map(({ label, items }) => ({ label, below: menuUrls(items).length })),
     places,
-    one: one === null ? null : {
-      id: one,
-      title: shop.products.get(one)!.title,
-      thumbnail: thumbnail(slot!),
-      clicks: products[slot!]! < 0 ? null : products[slot!]!,
-      places: whereItShows(shop, one, catalog.now),
-    },
+    one:
+      one === null
+        ? null
+        : {
+            id: one,
+            title: shop.products.get(one)!.title,
+            thumbnail: thumbnail(slot!),
+            clicks: products[slot!]! < 0 ? null : products[slot!]!,
+            places: whereItShows(shop, one, catalog.now),
+          },
     titles,
   };
 }

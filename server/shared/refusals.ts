@@ -56,6 +56,7 @@ export const refusals = {
   wrongPassword: 'E-mail and password do not go together.',
   typeTheCode: 'Type the code that was printed where Dispona was started.',
   notYourPassword: 'This is not your password.',
+  menuTooDeep: 'A menu has at most three levels.',
   menuTargetGone: 'What this item leads to was deleted. Choose another, or remove it.',
   notCounted: 'This variant is not counted. Count it first.',
   fewerThanNone: 'There cannot be fewer than none.',

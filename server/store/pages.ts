@@ -1,7 +1,8 @@
 import { type Page, type PageSettings } from '../../core/model/page';
 import { leanSection, wholeSection, type Section, type SectionBody } from '../../core/model/sections/sections';
 import { settingsOf, type Settings } from '../../core/model/settings';
-import { type Menu, type MenuItem } from '../../core/model/menu';
+import type { Menu, MenuItem, MenuName } from '../../core/model/menu';
+import type { Link, Target } from '../../core/model/target';
 import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from '../database/connection';
 
@@ -68,35 +69,68 @@ export function deletePage(db: Db, id: string): void {
 interface MenuRow {
   id: string;
   parentId: string | null;
+  menu: MenuName;
   label: string;
-  kind: MenuItem['target']['kind'];
+  kind: Target['kind'] | 'address' | 'heading';
   targetId: string;
+  withChildren: number;
+  hidden: number;
+  from: string | null;
+  until: string | null;
+  picture: string | null;
+}
+
+function linkOf({ kind, targetId }: MenuRow): Link | null {
+  if (kind === 'heading') return null;
+  return kind === 'address' ? { kind, url: targetId } : { kind, id: targetId };
 }
 
 export function readMenu(db: Db): Menu {
   const rows = db
     .prepare(
-      `SELECT id, parent_id AS parentId, label, target_kind AS kind, target_id AS targetId FROM menu_item ORDER BY position`,
+      `SELECT id, parent_id AS parentId, menu, label, target_kind AS kind, target_id AS targetId,
+         with_children AS withChildren, hidden, seen_from AS "from", seen_until AS until, picture
+       FROM menu_item ORDER BY position`,
     )
     .all() as MenuRow[];
-  const below = (parentId: string | null): MenuItem[] =>
+  const below = (menu: MenuName, parentId: string | null): MenuItem[] =>
     rows
-      .filter((row) => row.parentId === parentId)
-      .map(({ id, label, kind, targetId }) => ({ id, label, target: { kind, id: targetId } }));
-  return { items: below(null).map((item) => ({ ...item, items: below(item.id) })) };
+      .filter((row) => row.menu === menu && row.parentId === parentId)
+      .map((row) => ({
+        id: row.id,
+        label: row.label,
+        target: linkOf(row),
+        withChildren: row.withChildren === 1,
+        hidden: row.hidden === 1,
+        from: row.from,
+        until: row.until,
+        picture: row.picture === null ? null : (JSON.parse(row.picture) as MenuItem['picture']),
+        items: below(menu, row.id),
+      }));
+  return { items: below('items', null), footer: below('footer', null) };
 }
 
 export function writeMenu(db: Db, menu: Menu): void {
-  const ids = menu.items.flatMap((item) => [item.id, ...item.items.map((sub) => sub.id)]);
   const put = db.prepare(
-    `INSERT INTO menu_item (id, parent_id, position, label, target_kind, target_id) VALUES (?, ?, ?, ?, ?, ?)
-     ON CONFLICT DO UPDATE SET parent_id = excluded.parent_id, position = excluded.position, label = excluded.label,
-       target_kind = excluded.target_kind, target_id = excluded.target_id`,
+    `INSERT INTO menu_item (id, parent_id, position, menu, label, target_kind, target_id, with_children, hidden, seen_from, seen_until, picture)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO UPDATE SET parent_id = excluded.parent_id, position = excluded.position, menu = excluded.menu,
+       label = excluded.label, target_kind = excluded.target_kind, target_id = excluded.target_id,
+       with_children = excluded.with_children, hidden = excluded.hidden, seen_from = excluded.seen_from,
+       seen_until = excluded.seen_until, picture = excluded.picture`,
   );
-  menu.items.forEach((item, i) => {
-    put.run(item.id, null, i, item.label, item.target.kind, item.target.id);
-    item.items.forEach((sub, j) => put.run(sub.id, item.id, j, sub.label, sub.target.kind, sub.target.id));
-  });
+  const ids: string[] = [];
+  const write = (name: MenuName, parentId: string | null, items: readonly MenuItem[]) =>
+    items.forEach((item, position) => {
+      const { id, label, target, withChildren, hidden, from, until, picture } = item;
+      const to = target === null ? '' : target.kind === 'address' ? target.url : target.id;
+      const own = [label, target?.kind ?? 'heading', to, Number(withChildren), Number(hidden), from, until];
+      put.run(id, parentId, position, name, ...own, picture && canonicalJson(picture));
+      ids.push(id);
+      write(name, id, item.items);
+    });
+  write('items', null, menu.items);
+  write('footer', null, menu.footer);
   db.prepare(`DELETE FROM menu_item WHERE id NOT IN (SELECT value FROM json_each(?))`).run(JSON.stringify(ids));
 }
 

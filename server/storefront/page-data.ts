@@ -13,7 +13,8 @@ import {
 } from '../../core/shop/open-groups';
 import { isPageOpen } from '../../core/model/page';
 import type { Scene } from '../../core/storefront/pages/scene';
-import { menuView, pageView } from '../../core/storefront/pages/page-view';
+import { menuView } from '../../core/storefront/menu-view';
+import { pageView } from '../../core/storefront/pages/page-view';
 import { groupPicture } from '../../core/storefront/pages/place-goods';
 import { targetLink } from '../../core/storefront/pages/targets';
 import { pageOfGroup } from '../../core/storefront/pages/page-of-group';

@@ -1,3 +1,4 @@
+import { wantedItemSchema } from '../../core/model/menu';
 import type { Slide } from '../../core/model/sections/banner';
 import { sectionTypes } from '../../core/model/sections/sections';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
@@ -609,13 +610,15 @@ export class ShopWalk {
       ),
       write('delete a page', () => removePage(catalog, user, this.#pick(shop.pages.keys()))),
       write('the menu', () => {
-        const item = () => ({ id: null, label: '', target: this.#target() });
-        changeMenu(catalog, user, {
-          items: [
-            { ...item(), items: [item()] },
-            { ...item(), items: [] },
-          ],
-        });
+        const item = (over: object = {}) =>
+          wantedItemSchema.parse({
+            id: null,
+            label: '',
+            target: this.#target(),
+            withChildren: this.#below(2) === 0,
+            ...over,
+          });
+        changeMenu(catalog, user, { items: [item({ items: [item()] }), item()], footer: [item({ hidden: true })] });
       }),
       write(
         'settings',

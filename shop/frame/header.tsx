@@ -1,51 +1,63 @@
+import { Menu, X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import type { ShopData } from '../data';
+import { PhoneMenu, WideMenu } from './menu-list';
 import { SearchBox } from './search-box';
 
 interface Props {
   data: ShopData;
 }
 
-/** Name, search and menu. The menu is plain links and native disclosure, so it works before any script has run. */
+/** Name, search and menu; on a phone the menu comes out as a drawer. */
 export function Header({ data }: Props) {
   const { shop, base, menu, url } = data;
-  const isHere = (to: string) => url === to || url.startsWith(`${to}?`);
+  const drawer = useRef<HTMLDialogElement>(null);
+  // Another page was shown without loading it: the drawer that led there is done.
+  useEffect(() => drawer.current?.close(), [url]);
   return (
     <header className="border-b border-line bg-white">
       <div className="mx-auto flex max-w-7xl items-center gap-x-6 gap-y-3 px-4 py-4 max-md:flex-wrap lg:px-8">
+        {menu.items.length > 0 && (
+          <button
+            type="button"
+            aria-label="Menu"
+            onClick={() => drawer.current?.showModal()}
+            className="-ml-2 flex size-10 items-center justify-center rounded-full text-ink hover:bg-mist md:hidden"
+          >
+            <Menu size={22} aria-hidden="true" />
+          </button>
+        )}
         <a href={`${base}/`} className="shrink-0 font-display text-xl font-bold tracking-tight text-ink">
           {shop.name}
         </a>
-        <nav
-          aria-label="Shop"
-          className="max-md:order-last max-md:-mx-4 max-md:w-screen max-md:overflow-x-auto max-md:px-4"
-        >
-          <ul className="flex items-center gap-1">
-            {menu.items.map((item) => (
-              <li key={item.url} className="group relative">
-                <a
-                  href={base + item.url}
-                  aria-current={isHere(item.url) ? 'page' : undefined}
-                  className="block whitespace-nowrap rounded-full px-3 py-2 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist"
-                >
-                  {item.label}
-                </a>
-                {item.items.length > 0 && (
-                  <ul className="invisible absolute left-0 top-full z-30 min-w-52 rounded-2xl border border-line bg-white p-2 opacity-0 shadow-lg transition group-focus-within:visible group-focus-within:opacity-100 group-hover:visible group-hover:opacity-100 max-md:hidden">
-                    {item.items.map((sub) => (
-                      <li key={sub.url}>
-                        <a href={base + sub.url} className="block rounded-xl px-3 py-2 text-sm text-ink hover:bg-mist">
-                          {sub.label}
-                        </a>
-                      </li>
-                    ))}
-                  </ul>
-                )}
-              </li>
-            ))}
-          </ul>
+        <nav aria-label="Shop" className="min-w-0 max-md:hidden">
+          <WideMenu items={menu.items} here={url} />
         </nav>
         <SearchBox base={base} initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''} />
       </div>
+      {/* Escape closes a dialog by itself. */}
+      {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events */}
+      <dialog
+        ref={drawer}
+        aria-label="Menu"
+        onClick={(event) => event.target === drawer.current && drawer.current.close()}
+        className="m-0 h-dvh max-h-none w-[min(22rem,88vw)] max-w-none bg-white p-0 backdrop:bg-black/40 md:hidden"
+      >
+        <div className="flex items-center justify-between border-b border-line px-4 py-3">
+          <span className="font-display text-lg font-bold text-ink">{shop.name}</span>
+          <button
+            type="button"
+            aria-label="Close the menu"
+            onClick={() => drawer.current?.close()}
+            className="flex size-10 items-center justify-center rounded-full text-ink hover:bg-mist"
+          >
+            <X size={20} aria-hidden="true" />
+          </button>
+        </div>
+        <nav aria-label="Shop, all levels" className="px-4 pb-8">
+          <PhoneMenu items={menu.items} here={url} />
+        </nav>
+      </dialog>
     </header>
   );
 }

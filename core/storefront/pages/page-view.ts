@@ -1,10 +1,8 @@
 import type { Page } from '../../model/page';
-import type { Target } from '../../model/target';
 import type { ResolvedShop } from '../../shop/resolved-shop';
 import { filledSections } from './page-goods';
 import type { Scene } from './scene';
 import { sectionView, whyUnseen, type SectionView } from './sections/sections';
-import { targetLink, type LinkView } from './targets';
 
 export interface PageView {
   id: string;
@@ -16,10 +14,6 @@ export interface PageView {
   sections: SectionView[];
 }
 
-export interface MenuView {
-  items: (LinkView & { items: LinkView[] })[];
-}
-
 /** A page with every section filled, as it is seen in a scene. */
 export function pageView(shop: ResolvedShop, page: Page, scene: Scene): PageView {
   const { id, title, home, showsTitle, metaTitle, metaDescription, noindex } = page;
@@ -29,16 +23,5 @@ export function pageView(shop: ResolvedShop, page: Page, scene: Scene): PageView
     sections: filledSections(shop, page, scene)
       .filter(({ section }) => scene.showsUnseen || whyUnseen(shop, section, scene.now) === undefined)
       .map(({ section, goods }) => sectionView(shop, section, scene, goods)),
-  };
-}
-
-/** The header menu; items whose target is gone are left out. */
-export function menuView(shop: ResolvedShop): MenuView {
-  const view = (item: { label: string; target: Target }): LinkView[] => {
-    const link = targetLink(shop, item.target);
-    return link ? [{ url: link.url, label: item.label || link.label }] : [];
-  };
-  return {
-    items: shop.menu.items.flatMap((item) => view(item).map((link) => ({ ...link, items: item.items.flatMap(view) }))),
   };
 }

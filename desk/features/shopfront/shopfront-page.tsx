@@ -9,7 +9,7 @@ import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { PageBuilder } from './builder/page-builder';
 import { FloorPage } from './floor/floor-page';
-import { MenuEditor } from './menu-editor';
+import { MenusPage } from './menus/menus-page';
 import { NewPage } from './new-page';
 import { ShopSettings } from './shop-settings';
 
@@ -100,7 +100,7 @@ export function ShopfrontPage() {
         <FloorPage />
       ) : isMenu ? (
         <div className="min-h-0 flex-1 overflow-y-auto p-4">
-          <MenuEditor menu={menu} />
+          <MenusPage menu={menu} />
         </div>
       ) : (
         current && (

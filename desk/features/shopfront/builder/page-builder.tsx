@@ -55,9 +55,18 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
   });
   const { sections, drawable, errorsOf, set, change } = usePageSections(save);
   const [params, setParams] = useSearchParams();
-  const chosen = params.get('section');
-  const setChosen = (id: string | null) =>
+  const inAddress = params.get('section');
+  // The address follows a moment later: what is typed right after a click must not go to the section before.
+  const [chosen, setChosenNow] = useState(inAddress);
+  const [lastAddress, setLastAddress] = useState(inAddress);
+  if (inAddress !== lastAddress) {
+    setLastAddress(inAddress);
+    setChosenNow(inAddress);
+  }
+  const setChosen = (id: string | null) => {
+    setChosenNow(id);
     setParams({ page: page.id, ...(id !== null && { section: id }) }, { replace: true });
+  };
   const [daysOn, setDaysOn] = useState(0);
   const title = useValue<string>(save, 'title');
   const showsTitle = useValue<boolean>(save, 'showsTitle');

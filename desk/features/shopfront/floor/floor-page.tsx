@@ -145,9 +145,10 @@ export function FloorPage() {
             style={{ transform: `scale(${scale})`, width: columns.length * COLUMN + 32 }}
           >
             <ul aria-label="Menu" className="mb-4 flex flex-wrap gap-1.5">
-              {floor.menu.map(({ label, to }, i) => (
+              {floor.menu.map(({ label, below }, i) => (
                 <li key={i} className="rounded-[6px] bg-ink px-2.5 py-1 text-xs font-semibold text-sheet">
-                  {label || to.kind}
+                  {label}
+                  {below > 0 && <span className="font-normal"> +{below}</span>}
                 </li>
               ))}
             </ul>

@@ -1,0 +1,114 @@
+import type { MenuItemView } from '../../core/storefront/menu-view';
+import { useHref } from '../base';
+import { Picture } from '../ui/picture';
+
+interface Props {
+  items: readonly MenuItemView[];
+  /** address of the page, to mark where the shopper is */
+  here: string;
+}
+
+const isHere = (url: string | null, here: string) => url !== null && (here === url || here.startsWith(`${url}?`));
+
+const Item = ({ item, here, className }: { item: MenuItemView; here: string; className: string }) => {
+  const href = useHref();
+  if (item.url === null) return <span className={`${className} font-semibold`}>{item.label}</span>;
+  return (
+    <a href={href(item.url)} aria-current={isHere(item.url, here) ? 'page' : undefined} className={className}>
+      {item.label}
+    </a>
+  );
+};
+
+/** What stands below an item on a wide screen: one list, or a column for each that has something below itself. */
+function DropDown({ item, here }: { item: MenuItemView; here: string }) {
+  const isDeep = item.items.some(({ items }) => items.length > 0);
+  const line = 'block rounded-xl px-3 py-2 text-sm text-ink hover:bg-mist aria-[current]:bg-mist';
+  return (
+    <div className="invisible absolute left-0 top-full z-30 flex gap-4 rounded-2xl border border-line bg-white p-2 opacity-0 shadow-lg transition group-focus-within:visible group-focus-within:opacity-100 group-hover:visible group-hover:opacity-100">
+      <ul className={isDeep ? 'flex gap-2' : 'min-w-52'}>
+        {item.items.map((sub, i) => (
+          <li key={i} className={isDeep ? 'min-w-40' : ''}>
+            <Item item={sub} here={here} className={`${line} ${isDeep ? 'font-semibold' : ''}`} />
+            {sub.items.length > 0 && (
+              <ul>
+                {sub.items.map((third, j) => (
+                  <li key={j}>
+                    <Item item={third} here={here} className={line} />
+                  </li>
+                ))}
+              </ul>
+            )}
+          </li>
+        ))}
+      </ul>
+      {item.picture && (
+        <div className="w-52 shrink-0 overflow-hidden rounded-xl">
+          <Picture picture={item.picture} sizes="208px" className="!aspect-auto h-full" />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** The menu beside the name of the shop. Plain links, so that it works before any script has run. */
+export const WideMenu = ({ items, here }: Props) => (
+  <ul className="flex flex-wrap items-center gap-1">
+    {items.map((item, i) => (
+      <li key={i} className="group relative">
+        <Item
+          item={item}
+          here={here}
+          className="block whitespace-nowrap rounded-full px-3 py-2 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist"
+        />
+        {item.items.length > 0 && <DropDown item={item} here={here} />}
+      </li>
+    ))}
+  </ul>
+);
+
+/** The menu of a phone: everything in one list, what stands below something unfolds. */
+export const PhoneMenu = ({ items, here }: Props) => (
+  <ul className="divide-y divide-line">
+    {items.map((item, i) => (
+      <li key={i}>
+        {item.items.length === 0 ? (
+          <Item item={item} here={here} className="block py-3 font-medium text-ink" />
+        ) : (
+          <details className="group">
+            <summary className="flex cursor-pointer list-none items-center justify-between py-3 font-medium text-ink">
+              {item.label}
+              <span
+                aria-hidden="true"
+                className="text-xl leading-none transition group-open:rotate-45 motion-reduce:transition-none"
+              >
+                +
+              </span>
+            </summary>
+            <div className="pb-2 pl-4">
+              {item.url !== null && (
+                <Item item={{ ...item, items: [] }} here={here} className="block py-2.5 text-ink" />
+              )}
+              <ul>
+                {item.items.map((sub, j) => (
+                  <li key={j}>
+                    <Item item={sub} here={here} className="block py-2.5 text-ink" />
+                    {sub.items.length > 0 && (
+                      <ul className="pl-4">
+                        {sub.items.map((third, k) => (
+                          <li key={k}>
+                            <Item item={third} here={here} className="block py-2.5 text-ink-soft" />
+                          </li>
+                        ))}
+                      </ul>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </div>
+          </details>
+        )}
+      </li>
+    ))}
+  </ul>
+);
