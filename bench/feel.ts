@@ -30,6 +30,8 @@ interface Felt {
   title: Spread;
   titleOf500: Spread;
   window: Spread;
+  /** letter typed in a heading of a page that is being built, until it is seen there */
+  built: Spread;
   filter: Spread;
   listFirst: number;
   scroll: Spread;
@@ -169,6 +171,29 @@ async function feelTitle(page: Page, url: string): Promise<Spread> {
   return spreadOf(await lettersToPaint(page, PAIRS));
 }
 
+/** A page with a banner and twelve strips, which are drawn at each key. */
+async function feelBuilding(page: Page, url: string, token: string): Promise<Spread> {
+  const headers = { 'X-Dispona-Token': token };
+  const made = await page.request.post(`${url}/api/pages`, { data: { title: 'Built' }, headers });
+  const { id } = (await made.json()) as { id: string };
+  const strips = Array.from({ length: 12 }, (_, i) => ({
+    id: `s_strip${i + 10}`,
+    kind: 'strip',
+    title: `Strip ${i}`,
+    source: { kind: i % 2 ? 'newest' : 'featured' },
+    count: 8,
+    skipAbove: true,
+  }));
+  const sections = [{ id: 's_banner', kind: 'banner', slides: [{ title: 'Fly', text: '' }] }, ...strips];
+  await page.request.patch(`${url}/api/pages/${id}`, { data: { sections }, headers });
+  await page.goto(`${url}/desk/shopfront?page=${id}&section=s_banner`);
+  await page.frameLocator('iframe').locator('[data-building]').waitFor({ state: 'attached' });
+  await page.waitForTimeout(1_000);
+  await page.getByLabel('Heading', { exact: true }).click();
+  await page.keyboard.press('End');
+  return spreadOf(await keysToWindow(page, 15));
+}
+
 /** From a click on a value of the left column until the rows of the answer are painted. */
 async function clicksToList(page: Page): Promise<number[]> {
   const felt: number[] = [];
@@ -205,7 +230,8 @@ async function feel(context: BrowserContext, size: number): Promise<Felt> {
   const { folder, plain, large } = await prepared(size);
   const { url, stop } = await serve(folder);
   const page = await context.newPage();
-  await page.request.post(`${url}/api/session`, { data: account });
+  const session = await page.request.post(`${url}/api/session`, { data: account });
+  const { token } = (await session.json()) as { token: string };
   const firsts: number[] = [];
   for (let i = 0; i < 5; i++) {
     await page.goto(`${url}/desk/goods`);
@@ -228,10 +254,11 @@ async function feel(context: BrowserContext, size: number): Promise<Felt> {
   const title = await feelTitle(page, `${url}/desk/goods/${plain}`);
   const inWindow = spreadOf(await keysToWindow(page, 15));
   const titleOf500 = await feelTitle(page, `${url}/desk/goods/${large}`);
+  const built = await feelBuilding(page, url, token);
   await page.close();
   stop();
   rmSync(folder, { recursive: true, force: true });
-  return { size, title, titleOf500, window: inWindow, filter, listFirst: spreadOf(firsts).p50, scroll };
+  return { size, title, titleOf500, window: inWindow, built, filter, listFirst: spreadOf(firsts).p50, scroll };
 }
 
 /** What the browser has to read before the desk shows anything, gzip, kB. */
@@ -270,6 +297,7 @@ const rows = [
     ...felt.map(({ titleOf500 }) => `${pair(titleOf500)} (${times(titleOf500.p50, nothing.title.p50)})`),
   ],
   ['letter typed, until the shop window shows it', '', ...felt.map((each) => pair(each.window))],
+  ['letter typed in a heading, until the page that is built shows it', '', ...felt.map((each) => pair(each.built))],
   ['filter clicked, until its goods are painted', '', ...felt.map(({ filter }) => pair(filter))],
   ['goods list first shown', '', ...felt.map(({ listFirst }) => ms(listFirst))],
   [

@@ -30,7 +30,7 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
         field="text"
         text={section.text}
         hint="What they will hear"
-        className="mb-5 max-w-prose opacity-85"
+        className={`mb-5 max-w-prose opacity-85 ${section.align === 'centre' ? 'mx-auto' : ''}`}
       />
       {state === 'done' ? (
         <p role="status" className="font-medium">

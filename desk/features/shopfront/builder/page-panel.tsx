@@ -1,6 +1,6 @@
 import { Copy, Trash2 } from 'lucide-react';
 import { toast } from 'sonner';
-import type { Page } from '../../../../core/model/page';
+import { isPageOpen, type Page } from '../../../../core/model/page';
 import { wordsOf } from '../../../data/api';
 import { useSettings, useShopfrontWrites } from '../../../data/shopfront';
 import type { Autosave } from '../../../shared/autosave/autosave';
@@ -51,6 +51,11 @@ export function PagePanel({ page, ways, save, open }: Props) {
               ? `Found from: ${ways.join(', ')}.`
               : 'No menu and no page leads here, so shoppers do not find it.'}
       </p>
+      {!isPageOpen(page, Date.now()) && (
+        <p role="status" className="rounded-lg bg-marigold-soft px-2.5 py-1.5 text-marigold-ink">
+          Shoppers do not see this page now: it is not on its days.
+        </p>
+      )}
       <TextField label="Title" {...title} />
       {!page.home && !isOnGroups && (
         <TextField label="Address" hint={`…/page/${slug.value}; the old one forwards`} {...slug} />

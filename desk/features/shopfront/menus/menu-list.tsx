@@ -59,7 +59,7 @@ export function MenuList({ title, hint, items, error, save }: Props) {
     put(movedItem(items, id, at, level + by));
   };
   return (
-    <section aria-label={title} className="sheet flex w-[27rem] max-w-full flex-col gap-2 self-start p-3">
+    <section aria-label={title} className="sheet flex w-[20rem] max-w-full flex-col gap-2 self-start p-3">
       <h2 className="font-display text-[15px] font-bold">{title}</h2>
       {items.length === 0 && <p className="text-ink-2">{hint}</p>}
       <DndContext

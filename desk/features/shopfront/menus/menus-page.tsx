@@ -81,7 +81,7 @@ export function MenusPage({ menu }: { menu: Menu }) {
         error={errorOf('footer')}
         save={save('footer')}
       />
-      <section aria-label="In no menu" className="sheet w-[17rem] max-w-full self-start p-3">
+      <section aria-label="In no menu" className="sheet w-[14.5rem] max-w-full self-start p-3">
         <h2 className="mb-1 font-display text-[15px] font-bold">In no menu</h2>
         {missing.length === 0 ? (
           <p className="text-ink-2">Every category, collection and page stands in a menu.</p>
