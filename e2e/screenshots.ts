@@ -73,14 +73,6 @@ await take('variants', '/desk/goods?q=harrier', async (on) => {
   await openProduct('Harrier delta 180')(on);
   await on.getByRole('link', { name: /^Price & stock/ }).click();
 });
-await take('specs', '/desk/goods?q=harrier', async (on) => {
-  await openProduct('Harrier delta 180')(on);
-  await on.getByRole('link', { name: /^Specs/ }).click();
-});
-await take('bundle', '/desk/goods?q=starter+kit', async (on) => {
-  await openProduct('Starter kit')(on);
-  await on.getByRole('link', { name: /^What is in it/ }).click();
-});
 await take('groups', '/desk/groups');
 await take('rule', '/desk/groups?q=strong', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
 await take('category', '/desk/groups', (on) =>
@@ -89,11 +81,16 @@ await take('category', '/desk/groups', (on) =>
     .first()
     .click(),
 );
-await take('overlap', '/desk/groups/overlap');
-await take('shopfront', '/desk/shopfront');
+await take('shopfront', '/desk/shopfront', (on) => on.getByRole('button', { name: /^Light-wind days/ }).click());
+await take('menus', '/desk/shopfront?view=menu');
+await take('floor', '/desk/shopfront?view=floor', async (on) => {
+  await on.getByRole('main').getByRole('combobox').first().fill('Harrier delta');
+  await on.getByRole('option', { name: /Harrier delta 180/ }).click();
+});
 await take('review', '/desk/review');
 await page.evaluate(() => localStorage.clear());
 await take('shop-home', '/');
+await take('shop-landing', '/page/beach-week');
 await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
 await page.setViewportSize({ width: 390, height: 844 });

@@ -63,16 +63,6 @@ function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
   return out;
 }
 
-/** The groups that the page of a product leads to: its brand, and the way to it in the tree. */
-function groupsOfProduct(shop: ResolvedShop, slot: number): Target[] {
-  const { brandId, categoryIds } = shop.products.get(shop.index.id(slot))!;
-  const main = categoryIds[0];
-  return [
-    ...(brandId ? [{ kind: 'brand' as const, id: brandId }] : []),
-    ...(main ? shop.tree.path(main).map(({ id }) => ({ kind: 'category' as const, id })) : []),
-  ];
-}
-
 /** A breadth-first walk over what the pages of the shop lead to. O(links + what all places hold). */
 function walk(shop: ResolvedShop): Reach {
   const clicks = new Map<string, number>();
@@ -95,6 +85,8 @@ function walk(shop: ResolvedShop): Reach {
     const last = Math.ceil(slots.length / PAGE_SIZE);
     slots.forEach((slot, i) => see(slot, after + pagingClicks(Math.floor(i / PAGE_SIZE) + 1, last)));
   };
+  const families = new Set<string>();
+  const brands = new Set<string>();
   const menu = menuLinks(shop);
   for (const page of shop.pages.values()) if (page.home) meet({ kind: 'page', id: page.id }, 0);
   for (let after = 0; after < Math.max(places.length, goods.length); after++) {
@@ -112,8 +104,21 @@ function walk(shop: ResolvedShop): Reach {
     for (const slot of goods[after] ?? []) {
       if (products[slot] !== -1) continue;
       products[slot] = after;
-      for (const group of groupsOfProduct(shop, slot)) if (!clicks.has(placeKey(group))) meet(group, after + 2);
-      for (const other of relatedSlots(shop, slot, shop.now)) see(other, after + 1);
+      const product = shop.products.get(shop.index.id(slot))!;
+      const main = product.categoryIds[0];
+      // Products of one category lead to the same groups, and mostly to the same goods: the first of them is the nearest.
+      const isFirst = main !== undefined && !families.has(main);
+      if (isFirst) {
+        families.add(main);
+        for (const { id } of shop.tree.path(main)) meet({ kind: 'category', id }, after + 2);
+      }
+      if (product.brandId !== null && !brands.has(product.brandId)) {
+        brands.add(product.brandId);
+        meet({ kind: 'brand', id: product.brandId }, after + 2);
+      }
+      const { goesWith, stepUp, similar } = product.relations;
+      if (isFirst || [goesWith, stepUp, similar].some(({ how }) => how === 'picked' || how === 'rule'))
+        for (const other of relatedSlots(shop, slot, shop.now)) see(other, after + 1);
     }
   }
   return { clicks, products };
