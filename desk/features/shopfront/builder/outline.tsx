@@ -96,9 +96,10 @@ export function Outline({ sections, notes, chosen, choose, reorder, add, isAddin
       <button
         type="button"
         onClick={() => setOpen(true)}
-        className="flex items-center justify-center gap-1.5 rounded-[10px] border border-dashed border-ink-3 py-2 font-semibold hover:border-ink"
+        className="rounded-[10px] border border-dashed border-ink-3 py-2 text-center font-semibold hover:border-ink"
       >
-        <Plus size={14} aria-hidden="true" /> Add a section
+        <Plus size={14} aria-hidden="true" className="mr-1.5 inline align-[-2px]" />
+        Add a section
       </button>
       <Dialog title="Add a section" isOpen={isOpen || isAdding} close={close} width="max-w-xl">
         <Kinds
