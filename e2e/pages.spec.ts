@@ -283,3 +283,48 @@ test('menus are built by keyboard alone, three levels deep, and a phone reaches 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Spars' })).toBeVisible();
 });
+
+test('a page of every sort of section, full of words without an end, is no wider than any screen', async ({ page }) => {
+  call = await enter(page, shop);
+  const long = 'A title that goes on and on about windandweatherandeverythingelseinonewordthatcannotbebroken '
+    .repeat(3)
+    .slice(0, 198);
+  const html = `<p>${long}</p>`;
+  const id = await kite('Long', 1_000);
+  const to = { kind: 'address', url: '/search' };
+  const goods = { kind: 'picked', ids: [id] };
+  const sections = [
+    {
+      kind: 'banner',
+      slides: [
+        { title: long, text: long, buttons: [{ words: long.slice(0, 58), to }] },
+        { title: long, text: '' },
+      ],
+    },
+    { kind: 'banner', place: 'behind', slides: [{ title: long, text: long, pictureOf: { kind: 'product', id } }] },
+    { kind: 'strip', title: long, subtitle: long, source: { kind: 'newest' }, count: 48, columns: 6 },
+    { kind: 'strip', title: long, source: { kind: 'newest' }, count: 12, shape: 'row', columns: 3 },
+    { kind: 'strip', title: long, source: goods, count: 5, fewer: 'stretch', phoneColumns: 1 },
+    { kind: 'tiles', title: long, targets: [{ kind: 'product', id }], shape: 'round' },
+    { kind: 'product', title: long, productId: id, text: long },
+    { kind: 'listing', title: long, of: null },
+    { kind: 'text', title: long, html: html.repeat(4), columns: 3, ground: 'deep' },
+    { kind: 'pictureText', title: long, html, share: 'most', button: { words: long.slice(0, 58), to } },
+    { kind: 'quotes', title: long, quotes: [{ words: long, who: long.slice(0, 78), stars: 3 }] },
+    { kind: 'facts', title: long, facts: [{ icon: 'leaf', title: long.slice(0, 78), words: long }] },
+    { kind: 'questions', title: long, questions: [{ question: long, html }] },
+    { kind: 'subscribe', title: long, text: long, button: long.slice(0, 38), thanks: long },
+    { kind: 'line' },
+  ].map((section, i) => ({ id: `s_every${i + 10}`, ...section }));
+  const { id: everything } = await call('POST', '/api/pages', { title: 'Everything' });
+  const saidBack = await call<{ sections: unknown[] }>('PATCH', `/api/pages/${everything}`, { sections });
+  expect(saidBack.sections).toHaveLength(sections.length);
+  for (const width of [1280, 768, 390, 320]) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto(`${shop.url}/preview/page/everything`);
+    await expect(page.locator('[data-section]')).toHaveCount(sections.length);
+    const wider = () =>
+      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    await expect.poll(wider, { message: `at ${width} px` }).toBeLessThanOrEqual(0);
+  }
+});

@@ -21,11 +21,13 @@ const Item = ({ item, here, className }: { item: MenuItemView; here: string; cla
 };
 
 /** What stands below an item on a wide screen: one list, or a column for each that has something below itself. */
-function DropDown({ item, here }: { item: MenuItemView; here: string }) {
+function DropDown({ item, here, isLate }: { item: MenuItemView; here: string; isLate: boolean }) {
   const isDeep = item.items.some(({ items }) => items.length > 0);
   const line = 'block rounded-xl px-3 py-2 text-sm text-ink hover:bg-mist aria-[current]:bg-mist';
   return (
-    <div className="invisible absolute left-0 top-full z-30 flex gap-4 rounded-2xl border border-line bg-white p-2 opacity-0 shadow-lg transition group-focus-within:visible group-focus-within:opacity-100 group-hover:visible group-hover:opacity-100">
+    <div
+      className={`${isLate ? 'right-0' : 'left-0'} absolute top-full z-30 hidden gap-4 rounded-2xl border border-line bg-white p-2 shadow-lg group-focus-within:flex group-hover:flex`}
+    >
       <ul className={isDeep ? 'flex gap-2' : 'min-w-52'}>
         {item.items.map((sub, i) => (
           <li key={i} className={isDeep ? 'min-w-40' : ''}>
@@ -61,7 +63,7 @@ export const WideMenu = ({ items, here }: Props) => (
           here={here}
           className="block whitespace-nowrap rounded-full px-3 py-2 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist"
         />
-        {item.items.length > 0 && <DropDown item={item} here={here} />}
+        {item.items.length > 0 && <DropDown item={item} here={here} isLate={i >= items.length / 2} />}
       </li>
     ))}
   </ul>

@@ -30,7 +30,7 @@ function Said({
         field={`slides.${at}.title`}
         text={slide.title}
         hint="Heading"
-        className="max-w-full break-words font-display text-4xl font-bold leading-[1.05] tracking-tight md:text-5xl"
+        className="max-w-full font-display text-4xl font-bold leading-[1.05] tracking-tight md:text-5xl"
       />
       <Words
         as="p"
@@ -141,7 +141,7 @@ export function Banner({ section, at: place, isFirst }: SectionProps<'banner'>) 
         if (event.key === 'ArrowLeft') turn(-1);
       }}
     >
-      <div className="grid">
+      <div className="grid grid-cols-[minmax(0,1fr)]">
         {section.slides.map((_, i) => (
           <div
             key={i}

@@ -42,7 +42,7 @@ export function Facts({ section, isFirst }: SectionProps<'facts'>) {
           return (
             <li key={i} className="flex gap-3">
               {Icon && <Icon size={24} strokeWidth={1.5} className="mt-0.5 shrink-0" aria-hidden="true" />}
-              <div className="min-w-0 break-words">
+              <div className="min-w-0">
                 <Words
                   as="p"
                   section={section.id}

@@ -15,6 +15,6 @@ export const Heading = ({ section, isFirst, hint, className = '' }: Props) => (
     field="title"
     text={section.title}
     hint={hint ?? 'No title'}
-    className={`mb-5 break-words font-display text-2xl font-bold tracking-tight ${section.align === 'centre' ? 'text-center' : ''} ${className}`}
+    className={`mb-5 font-display text-2xl font-bold tracking-tight ${section.align === 'centre' ? 'text-center' : ''} ${className}`}
   />
 );

@@ -31,7 +31,7 @@ export function Product({ section, isFirst }: SectionProps<'product'>) {
           field="title"
           text={section.title || product.title}
           hint="Title"
-          className="mt-1 break-words font-display text-3xl font-bold leading-tight tracking-tight md:text-4xl"
+          className="mt-1 font-display text-3xl font-bold leading-tight tracking-tight md:text-4xl"
         />
         <Words
           as="p"

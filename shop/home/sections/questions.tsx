@@ -10,7 +10,7 @@ export function Questions({ section, isFirst }: SectionProps<'questions'>) {
         {section.questions.map(({ question, html }, i) => (
           <details key={i} className="group">
             <summary className="flex cursor-pointer list-none items-center justify-between gap-4 py-4 font-medium">
-              <span className="min-w-0 break-words">{question}</span>
+              <span className="min-w-0">{question}</span>
               <span
                 className="text-xl leading-none transition group-open:rotate-45 motion-reduce:transition-none"
                 aria-hidden="true"

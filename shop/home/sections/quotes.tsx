@@ -18,7 +18,7 @@ export function Quotes({ section, isFirst }: SectionProps<'quotes'>) {
                   <span className="text-line">{'★'.repeat(5 - stars)}</span>
                 </p>
               )}
-              <blockquote className="grow break-words text-lg leading-relaxed">
+              <blockquote className="grow text-lg leading-relaxed">
                 <Words as="p" section={section.id} field={`quotes.${i}.words`} text={words} hint="What was said" />
               </blockquote>
               <figcaption className="text-sm text-ink-soft">

@@ -25,7 +25,7 @@ export function Strip({ section, at, isFirst }: SectionProps<'strip'>) {
   const phoneCard = section.phoneColumns === 1 ? 'basis-full' : 'basis-[calc((100%-1rem)/2)]';
   const isOfCards = !isRow && section.fewer !== 'leave' && items.length % section.columns !== 0;
   const frame = isRow
-    ? 'flex snap-x snap-mandatory gap-4 overflow-x-auto pb-3 lg:gap-6'
+    ? 'relative flex snap-x snap-mandatory gap-4 overflow-x-auto pb-3 lg:gap-6'
     : isOfCards
       ? `flex flex-wrap gap-x-4 gap-y-8 md:gap-x-6 ${section.fewer === 'centre' ? 'justify-center' : ''}`
       : `grid gap-x-4 gap-y-8 lg:gap-x-6 ${phone} ${wideColumns[section.columns]}`;
@@ -47,7 +47,7 @@ export function Strip({ section, at, isFirst }: SectionProps<'strip'>) {
             field="title"
             text={section.title}
             hint="Title"
-            className="break-words font-display text-2xl font-bold tracking-tight"
+            className="font-display text-2xl font-bold tracking-tight"
           />
           <Words
             as="p"

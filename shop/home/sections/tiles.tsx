@@ -37,7 +37,7 @@ export function Tiles({ section, isFirst }: SectionProps<'tiles'>) {
                     : 'absolute inset-x-0 bottom-0 flex items-baseline justify-between gap-2 bg-gradient-to-t from-black/70 to-transparent px-4 pb-3 pt-10 font-display text-lg font-bold text-white'
                 }
               >
-                <span className="min-w-0 break-words">{tile.label}</span>
+                <span className="min-w-0">{tile.label}</span>
                 {tile.count !== null && (
                   <span className="font-sans text-sm font-normal tabular-nums">{tile.count}</span>
                 )}
