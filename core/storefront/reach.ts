@@ -1,9 +1,10 @@
 import type { Page } from '../model/page';
 import type { Link, Target } from '../model/target';
+import { Bitset } from '../search/bitset';
 import { cachedByVersion } from '../shop/cached-by-version';
 import type { GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-import { PAGE_SIZE, type ListingPlace } from './listing-view';
+import { PAGE_SIZE, placeSet, type ListingPlace } from './listing-view';
 import { firstSlots } from './pages/place-goods';
 import { menuUrls, menuView } from './menu-view';
 import { pageOfGroup } from './pages/page-of-group';
@@ -63,8 +64,77 @@ function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
   return out;
 }
 
+/**
+ * Asked of one product after the other: the groups that its page leads to and that none before it led to, and whether other
+ * goods may come into sight there. Products of one category lead to the same groups, and mostly to the same goods.
+ */
+function newsOfProducts(shop: ResolvedShop) {
+  const families = new Set<string>();
+  const brands = new Set<string>();
+  return (slot: number): { links: Target[]; isLeading: boolean } => {
+    const { brandId, categoryIds, relations } = shop.products.get(shop.index.id(slot))!;
+    const main = categoryIds[0];
+    const isFirst = main !== undefined && !families.has(main);
+    const links: Target[] = [];
+    if (isFirst) {
+      families.add(main);
+      links.push(...shop.tree.path(main).map(({ id }): Target => ({ kind: 'category', id })));
+    }
+    if (brandId !== null && !brands.has(brandId)) {
+      brands.add(brandId);
+      links.push({ kind: 'brand', id: brandId });
+    }
+    const { goesWith, stepUp, similar } = relations;
+    const isOwn = [goesWith, stepUp, similar].some(({ how }) => how === 'picked' || how === 'rule');
+    return { links, isLeading: isFirst || isOwn };
+  };
+}
+
+/**
+ * The places that links lead to, without how far they are: what stands where in a listing does not matter then, so that it
+ * takes a fraction of the time. O(links + products).
+ */
+function walkPlaces(shop: ResolvedShop): Map<string, Target> {
+  const met = new Map<string, Target>();
+  const seen = new Bitset(shop.index.alive.size);
+  const open = new Bitset(shop.index.alive.size);
+  const queue: Target[] = [];
+  const meet = (link: Link) => {
+    const target = openTarget(shop, link);
+    if (target?.kind === 'product') seen.add(shop.index.slot(target.id)!);
+    else if (target && !met.has(placeKey(target))) {
+      met.set(placeKey(target), target);
+      queue.push(target);
+    }
+  };
+  const news = newsOfProducts(shop);
+  for (const page of shop.pages.values())
+    if (page.home) for (const link of [{ kind: 'page', id: page.id } as const, ...menuLinks(shop)]) meet(link);
+  for (let isMore = true; isMore;) {
+    for (let target = queue.pop(); target; target = queue.pop()) {
+      const out =
+        target.kind === 'page' ? ofSections(shop, shop.pages.get(target.id)!) : ofGroup(shop, target as GroupRef);
+      out.links.forEach(meet);
+      for (const slot of out.slots) seen.add(slot);
+      for (const place of out.places) seen.or(placeSet(shop, place, shop.now));
+    }
+    const fresh = seen.clone().and(shop.listed).andNot(open);
+    open.or(fresh);
+    fresh.forEach((slot) => {
+      const { links, isLeading } = news(slot);
+      links.forEach(meet);
+      if (isLeading) for (const other of relatedSlots(shop, slot, shop.now)) seen.add(other);
+    });
+    isMore = queue.length > 0 || seen.clone().and(shop.listed).andNot(open).count() > 0;
+  }
+  return met;
+}
+
+const placesReached = cachedByVersion(walkPlaces);
+
 /** A breadth-first walk over what the pages of the shop lead to. O(links + what all places hold). */
 function walk(shop: ResolvedShop): Reach {
+  const { listed } = shop;
   const clicks = new Map<string, number>();
   const products = new Int16Array(shop.index.alive.size).fill(-1);
   /** by clicks: places and products that come into sight then */
@@ -78,15 +148,14 @@ function walk(shop: ResolvedShop): Reach {
     } else if (!clicks.has(placeKey(target))) (places[after] ??= []).push(target);
   };
   const see = (slot: number, after: number) => {
-    if (products[slot] === -1 && shop.listed.has(slot)) (goods[after] ??= []).push(slot);
+    if (products[slot] === -1 && listed.has(slot)) (goods[after] ??= []).push(slot);
   };
   const seeAll = (place: ListingPlace, after: number) => {
     const { slots } = firstSlots(shop, place, Number.MAX_SAFE_INTEGER, shop.now);
     const last = Math.ceil(slots.length / PAGE_SIZE);
     slots.forEach((slot, i) => see(slot, after + pagingClicks(Math.floor(i / PAGE_SIZE) + 1, last)));
   };
-  const families = new Set<string>();
-  const brands = new Set<string>();
+  const news = newsOfProducts(shop);
   const menu = menuLinks(shop);
   for (const page of shop.pages.values()) if (page.home) meet({ kind: 'page', id: page.id }, 0);
   for (let after = 0; after < Math.max(places.length, goods.length); after++) {
@@ -104,21 +173,9 @@ function walk(shop: ResolvedShop): Reach {
     for (const slot of goods[after] ?? []) {
       if (products[slot] !== -1) continue;
       products[slot] = after;
-      const product = shop.products.get(shop.index.id(slot))!;
-      const main = product.categoryIds[0];
-      // Products of one category lead to the same groups, and mostly to the same goods: the first of them is the nearest.
-      const isFirst = main !== undefined && !families.has(main);
-      if (isFirst) {
-        families.add(main);
-        for (const { id } of shop.tree.path(main)) meet({ kind: 'category', id }, after + 2);
-      }
-      if (product.brandId !== null && !brands.has(product.brandId)) {
-        brands.add(product.brandId);
-        meet({ kind: 'brand', id: product.brandId }, after + 2);
-      }
-      const { goesWith, stepUp, similar } = product.relations;
-      if (isFirst || [goesWith, stepUp, similar].some(({ how }) => how === 'picked' || how === 'rule'))
-        for (const other of relatedSlots(shop, slot, shop.now)) see(other, after + 1);
+      const { links, isLeading } = news(slot);
+      for (const link of links) meet(link, after + 2);
+      if (isLeading) for (const other of relatedSlots(shop, slot, shop.now)) see(other, after + 1);
     }
   }
   return { clicks, products };
@@ -129,15 +186,14 @@ export const reachOf = cachedByVersion(walk);
 
 /** Listings that a shopper can walk to. A listing without a way in is not a place where anything shows. */
 export const reachableListings = cachedByVersion((shop): GroupRef[] =>
-  [...reachOf(shop).clicks.keys()].flatMap((key): GroupRef[] => {
-    const [kind, id] = key.split(':') as [Target['kind'], string];
-    return kind === 'page' || kind === 'product' ? [] : [{ kind, id }];
-  }),
+  [...placesReached(shop).values()].flatMap(({ kind, id }): GroupRef[] =>
+    kind === 'page' || kind === 'product' ? [] : [{ kind, id }],
+  ),
 );
 
 /** Pages that a shopper can walk to. */
 export const reachablePages = cachedByVersion((shop): Page[] =>
-  [...shop.pages.values()].filter(({ id }) => reachOf(shop).clicks.has(`page:${id}`)),
+  [...shop.pages.values()].filter(({ id }) => placesReached(shop).has(`page:${id}`)),
 );
 
 /** Pages whose sections stand on a listing that a shopper can walk to. */

@@ -1,4 +1,4 @@
-import { reachOf } from '../../core/storefront/reach';
+import { reachableListings, reachablePages, reachOf } from '../../core/storefront/reach';
 import { targetAt } from '../../core/storefront/pages/targets';
 import { addProduct, startServer, type Harness } from '../testing/harness';
 
@@ -112,6 +112,12 @@ test('reach is what a walk over the rendered links of the live shop finds, with 
   const met = [...crawled].filter(([key]) => key.startsWith('product:'));
   expect(Object.fromEntries(told)).toEqual(Object.fromEntries(met));
   expect(told.length).toBeGreaterThan(50);
+  // The quick walk, which does not count clicks, comes to the same places.
+  const quick = [
+    ...reachableListings(live).map(({ kind, id }) => `${kind}:${id}`),
+    ...reachablePages(live).map(({ id }) => `page:${id}`),
+  ];
+  expect(quick.sort()).toEqual([...clicks.keys()].sort());
   // What no link leads to is not reached: the dead end, what it holds, and what only it leads to.
   const names = new Set([...clicks.keys()].map((key) => key.split(':')[0]));
   expect(names).toEqual(new Set(['page', 'category', 'collection', 'brand']));
