@@ -62,3 +62,24 @@ test('where nothing is found, that is said, with a way out', async () => {
   expect(await screen.findByText(/Nothing/)).toBeTruthy();
   expect(router.state.location.search).toContain('zeppelin');
 });
+
+test('a typed condition leads to no sheet before it is known to be one', async () => {
+  const real = globalThis.fetch;
+  let letGo = () => undefined as void;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  globalThis.fetch = async (...asked) => {
+    const url = typeof asked[0] === 'string' ? asked[0] : asked[0] instanceof URL ? asked[0].href : asked[0].url;
+    if (url.includes('/api/goods/fields')) await held;
+    return real(...asked);
+  };
+  try {
+    open('/goods?q=price+below+50');
+    expect(await screen.findByRole('heading', { name: 'Goods' })).toBeTruthy();
+    expect(screen.queryByRole('link', { name: 'Edit as a sheet' })).toBeNull();
+    letGo();
+    const link = await screen.findByRole<HTMLAnchorElement>('link', { name: 'Edit as a sheet' });
+    expect(new URL(link.href).searchParams.get('if')).toContain('"field":"price"');
+  } finally {
+    globalThis.fetch = real;
+  }
+});

@@ -64,6 +64,8 @@ export function GoodsPage() {
   const currency = settings?.currency ?? 'EUR';
   const { fields, names } = useGoodsFields();
   const narrowing = useNarrowing(names);
+  // Before the fields are known, conditions that were typed would be taken for words: nothing is to be done with that.
+  const isRead = narrowing.typed === '' || names.size > 0;
   const { rule, asked: which, sort, sortBy, isNarrowed, setRule } = narrowing;
   const columns = useListColumns(fields);
   const [openKeys, setOpenKeys] = useRemembered<string[]>('dispona.goods.open', OPEN_FIRST);
@@ -125,16 +127,18 @@ export function GoodsPage() {
                 Put in order…
               </Button>
             )}
-            {data && isNarrowed && <PickAll asked={which} total={data.total} sentence={data.sentence} />}
-            {data && isNarrowed && <KeepAs narrowing={narrowing} total={data.total} />}
-            <Link
-              to={sheetAddress(which)}
-              title="Edit as a sheet"
-              className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
-            >
-              <Table2 size={16} aria-hidden="true" />
-              <span className="sr-only">Edit as a sheet</span>
-            </Link>
+            {data && isNarrowed && isRead && <PickAll asked={which} total={data.total} sentence={data.sentence} />}
+            {data && isNarrowed && isRead && <KeepAs narrowing={narrowing} total={data.total} />}
+            {isRead && (
+              <Link
+                to={sheetAddress(which)}
+                title="Edit as a sheet"
+                className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
+              >
+                <Table2 size={16} aria-hidden="true" />
+                <span className="sr-only">Edit as a sheet</span>
+              </Link>
+            )}
             <Views narrowing={narrowing} />
             <ColumnChooser columns={columns} fields={fields} isCards={isCards} setCards={setCards} />
             <Button look="main" onClick={newProduct}>
