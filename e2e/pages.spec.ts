@@ -73,7 +73,9 @@ test('a landing page is built from nothing, put into the menu, seen wide and on 
     await choose(page, 'Value of Category', 'Kites');
     await panel(page).getByLabel('Title', { exact: true }).fill('Also good');
     // There is room for all, so that both would stand here.
-    await panel(page).getByLabel(/^Shows/).fill('6');
+    await panel(page)
+      .getByLabel(/^Shows/)
+      .fill('6');
     await panel(page).getByLabel('Skip what stands above').check();
     await expect(panel(page).getByText('stands in “Two to start with”').first()).toBeVisible();
     const shown = await titlesIn(built(page), 2);
