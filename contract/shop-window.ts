@@ -48,11 +48,11 @@ export type BuildingEvent =
   | { dispona: 'add at'; at: number }
   /** a section was dragged to another place */
   | { dispona: 'moved'; id: string; to: number }
-  /** a key for the desk was pressed while the page had the focus */
-  | { dispona: 'key'; key: string; shift: boolean; meta: boolean }
+  /** Ctrl/Cmd and Z was pressed while the page had the focus, with Shift to do it again */
+  | { dispona: 'undo'; again: boolean }
   /** products were dropped on a section */
   | { dispona: 'dropped'; id: string; products: readonly string[] };
 
-const eventNames = new Set(['chose', 'typed words', 'add at', 'moved', 'key', 'dropped']);
+const eventNames = new Set(['chose', 'typed words', 'add at', 'moved', 'undo', 'dropped']);
 export const isBuildingEvent = (data: unknown): data is BuildingEvent =>
   typeof data === 'object' && data !== null && eventNames.has((data as { dispona?: string }).dispona ?? '');

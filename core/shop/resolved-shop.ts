@@ -1,3 +1,4 @@
+import { hasPlacingTurned } from './placing-turns';
 import { CategoryTree } from '../groups/category-tree';
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
@@ -173,7 +174,7 @@ export class ResolvedShop {
       const at = nextMoment([liveFrom, liveUntil], before);
       return at !== undefined && at <= now;
     });
-    if (turned || opened) this.#settle();
+    if (turned || opened || hasPlacingTurned(this, before, now)) this.#settle();
   }
 
   #turnBack(now: number): void {

@@ -76,3 +76,29 @@ test('pages that nobody can reach, and groups that are off or not open now, are 
   });
   expect(places()).toEqual([]);
 });
+
+test('what shows where follows the days of pages, sections and items of the menu, as time passes', () => {
+  const moment = new Date((NOW + 60) * 1000).toISOString();
+  const places = (over: { page?: object; section?: object; item?: object }) => {
+    const shop = placed();
+    const sections = [sectionOf({ ...strip('s_9', 'category', 'c_line', 5), ...over.section })];
+    put(
+      shop,
+      'page',
+      'g_spring',
+      pageOf({ id: 'g_spring', title: 'Spring', slug: 'spring', home: false, sections, ...over.page }),
+    );
+    put(shop, 'menu', 'shop', {
+      items: [itemOf({ id: 'm_1', target: { kind: 'page', id: 'g_spring' }, ...over.item })],
+      footer: [],
+    });
+    const told = () => whereItShows(shop, 'p_c', shop.now).some(({ label }) => label === 'Spring › s_9');
+    const before = told();
+    shop.take({ now: NOW + 61 });
+    return [before, told()];
+  };
+  for (const what of ['page', 'section', 'item'] as const) {
+    expect([what, places({ [what]: { from: moment } })]).toEqual([what, [false, true]]);
+    expect([what, places({ [what]: { until: moment } })]).toEqual([what, [true, false]]);
+  }
+});

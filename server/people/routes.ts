@@ -1,34 +1,15 @@
 import { Router, type Response } from 'express';
 import { createHash, timingSafeEqual } from 'node:crypto';
-import { rateLimit } from 'express-rate-limit';
 import { refusals } from '../shared/refusals';
 import { deskRoutes } from '../../contract/desk';
-import { problemTypes } from '../../contract/problem';
 import type { Catalog } from '../state/catalog';
 import { needsSetup, setUp } from './set-up';
-import { invalidField, ProblemError } from '../shared/problem';
+import { invalidField } from '../shared/problem';
 import { Attempts } from './attempts';
 import { passwordProblem } from './common-passwords';
 import { changePassword, checkPassword, closeSession, openSession, readSession, SESSION_COOKIE } from './sign-in';
 import { answer, sessionOf } from '../http/answer';
-
-const limitRequests = () =>
-  rateLimit({
-    windowMs: 60_000,
-    limit: 60,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: () => {
-      throw tooMany();
-    },
-  });
-
-const tooMany = () =>
-  new ProblemError({
-    type: problemTypes.tooMany,
-    title: refusals.tooManyAttempts,
-    status: 429,
-  });
+import { limitRequests, tooMany } from '../http/limit-requests';
 
 export interface PeopleParts {
   catalog: Catalog;
@@ -46,7 +27,7 @@ const isSame = (a: string, b: string) =>
 /** Signing in and out, setting the shop up, and passwords. */
 export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): Router {
   const router = Router();
-  const limit = limitRequests();
+  const limit = limitRequests(60_000, 60);
   const attempts = new Attempts();
   const { db } = catalog;
 

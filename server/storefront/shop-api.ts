@@ -1,5 +1,4 @@
 import { Router } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { MAX_STRIP } from '../../core/model/sections/strip';
 import { cardOf } from '../../core/storefront/card';
 import { putSubscriber } from '../store/subscribers';
@@ -11,6 +10,7 @@ import type { ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
 import { productView } from '../../core/storefront/product-view';
 import { answer } from '../http/answer';
+import { limitRequests } from '../http/limit-requests';
 import type { Catalog } from '../state/catalog';
 import { readPriceSpans } from '../store/price-spans';
 import { notFound } from '../shared/problem';
@@ -56,7 +56,7 @@ export function shopApi(catalog: Catalog): Router {
       return { ok: true as const };
     },
     // Whoever fills the list by machine is slowed down.
-    rateLimit({ windowMs: 10 * 60_000, limit: 20, standardHeaders: true, legacyHeaders: false }),
+    limitRequests(10 * 60_000, 20),
   );
   answer(router, shopRoutes.health, () => ({ status: 'ok' as const, edition: live.edition }));
   let described: object | undefined;

@@ -68,14 +68,10 @@ export default function BuildingLayer({ building, drawn }: { building: BuildingM
       const isTyping = (event.target as HTMLElement).isContentEditable || event.target instanceof HTMLInputElement;
       if (isTyping) return;
       const isUndo = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z';
-      if (!isUndo && event.key.length > 1) return;
-      if (isUndo) event.preventDefault();
-      tellDesk({
-        dispona: 'key',
-        key: event.key,
-        shift: event.shiftKey,
-        meta: event.ctrlKey || event.metaKey,
-      });
+      // Letters are no commands here: who has just typed on the page may be typing on.
+      if (!isUndo) return;
+      event.preventDefault();
+      tellDesk({ dispona: 'undo', again: event.shiftKey });
     };
     const onDragOver = (event: DragEvent) => {
       if (!event.dataTransfer?.types.includes(GOODS)) return;

@@ -1,13 +1,15 @@
-import { useId, useState } from 'react';
+import { useEffect, useId, useState } from 'react';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 import { Words } from '../../ui/words';
 
-/** Takes a mail address. Without script it is a plain form that answers with a page. */
+/** Takes a mail address. It can be sent as soon as the script has come, never as part of an address of the shop. */
 export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) {
   const [state, setState] = useState<'open' | 'sending' | 'done'>('open');
   const [problem, setProblem] = useState<string | null>(null);
   const field = useId();
+  const [isReady, setReady] = useState(false);
+  useEffect(() => setReady(true), []);
   const send = async (email: string) => {
     setState('sending');
     setProblem(null);
@@ -18,8 +20,9 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
     }).catch(() => undefined);
     if (answer?.ok) return setState('done');
     setState('open');
-    const said = answer && ((await answer.json()) as { errors?: { message: string }[] });
-    setProblem(said?.errors?.[0]?.message ?? 'That did not work. Please try again in a moment.');
+    const said = (await answer?.json().catch(() => undefined)) as
+      { title?: string; errors?: { message: string }[] } | undefined;
+    setProblem(said?.errors?.[0]?.message ?? said?.title ?? 'That did not work. Please try again in a moment.');
   };
   return (
     <div className={section.align === 'centre' ? 'text-center' : ''}>
@@ -60,7 +63,7 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
           />
           <button
             type="submit"
-            disabled={state === 'sending'}
+            disabled={!isReady || state === 'sending'}
             className="rounded-full bg-sea px-6 py-3 font-semibold text-white hover:bg-ink"
           >
             {section.button}

@@ -140,15 +140,10 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
               : { ...strip, pins: [...new Set([...pins, ...event.products])] },
         );
       }
-      case 'key':
+      case 'undo':
         // What the page around does with the key, as if it had been pressed there.
         document.body.dispatchEvent(
-          new KeyboardEvent('keydown', {
-            key: event.key,
-            shiftKey: event.shift,
-            ctrlKey: event.meta,
-            bubbles: true,
-          }),
+          new KeyboardEvent('keydown', { key: 'z', shiftKey: event.again, ctrlKey: true, bubbles: true }),
         );
     }
   };
