@@ -7,6 +7,7 @@ import { settingsSchema } from '../core/model/settings';
 import { menuSchema, wantedItemSchema } from '../core/model/menu';
 import { targetSchema } from '../core/model/target';
 import { ruleSchema } from '../core/model/rule';
+import type { PageView } from '../core/storefront/pages/page-view';
 import { placeOfProductSchema } from '../core/storefront/views';
 import { route } from './route';
 import { wasOf } from './was';
@@ -14,7 +15,7 @@ import { wasOf } from './was';
 const pageTitle = z.string().trim().min(1, 'A page needs a title.').max(120, 'At most 120 characters.');
 const newOrOld = idSchema.nullable();
 
-/** What a section shows now: faces of its goods, and anything odd about it. */
+/** What a section shows now: its goods with the reason of each, and anything odd about it. */
 const toldProduct = { id: z.string(), title: z.string(), thumbnail: z.string().nullable() };
 const sectionNoteSchema = z.object({
   id: z.string(),
@@ -33,7 +34,6 @@ const sectionNoteSchema = z.object({
       above: z.string().nullable(),
     }),
   ),
-  thumbnails: z.array(z.string().nullable()),
   shown: z.number().int(),
   available: z.number().int(),
   warnings: z.array(z.string()),
@@ -93,10 +93,9 @@ export const shopfrontRoutes = {
   pages: route({
     method: 'GET',
     path: '/api/pages',
-    summary: 'All pages with their sections, and what each section shows now',
+    summary: 'All pages with their sections, and from where shoppers reach each',
     answer: z.object({
       pages: z.array(pageSchema),
-      notes: z.array(sectionNoteSchema),
       /** by id of a page: from where shoppers reach it */
       ways: z.record(z.string(), z.array(z.string())),
     }),
@@ -163,7 +162,7 @@ export const shopfrontRoutes = {
       /** goods that take turns as they will be so many days later */
       daysOn: z.number().int().min(0).max(400).optional(),
     }),
-    answer: z.object({ page: z.record(z.string(), z.unknown()), notes: z.array(sectionNoteSchema) }),
+    answer: z.object({ page: z.custom<PageView>(), notes: z.array(sectionNoteSchema) }),
   }),
   addPicture: route({
     method: 'POST',

@@ -14,6 +14,12 @@ export function mediaUrl(media: string, size: PictureSize): string {
   return `/media/${media}/${size}.webp`;
 }
 
+/** Address of the small face of a product; null where it has no picture. */
+export function faceUrl(product: Pick<ProductDocument, 'pictures'> | undefined): string | null {
+  const face = product?.pictures[0];
+  return face ? mediaUrl(face.media, 160) : null;
+}
+
 export function pictureView(picture: Picture, title: string): PictureView {
   const { media, width, height, focus, fit, background } = picture;
   return { media, alt: picture.alt || title, width, height, focus, fit, background };

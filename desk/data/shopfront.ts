@@ -22,7 +22,7 @@ export function useSettings() {
 }
 
 export type PagesAnswer = AnswerOf<typeof routes.shopfront.pages>;
-export type SectionNote = PagesAnswer['notes'][number];
+export type SectionNote = AnswerOf<typeof routes.shopfront.drawPage>['notes'][number];
 export type PageDraft = { title: string; showsTitle: boolean; sections: WantedSection[]; daysOn: number };
 
 /** Draws a page as it would be, without saving it. */

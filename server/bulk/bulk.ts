@@ -5,7 +5,7 @@ import { bulkLabel, isChange, planOf, type BulkRequest } from '../../core/bulk/b
 import { changeLines, type NamesOf } from '../../core/bulk/changes';
 import type { BulkSources } from '../../core/bulk/plan';
 import type { Product } from '../../core/model/product';
-import { mediaUrl } from '../../core/storefront/card';
+import { faceUrl } from '../../core/storefront/card';
 import type { bulkRoutes, Job, Which } from '../../contract/bulk';
 import type { FieldError } from '../../contract/problem';
 import type { AnswerOf, BodyOf } from '../../contract/route';
@@ -71,11 +71,10 @@ export async function previewBulk(
     if (problem !== null) failing++;
     const isWanted = only === 'all' || (only === 'changing' ? isChanging : problem !== null);
     if (!isWanted || met++ < offset || rows.length >= limit) continue;
-    const face = product.pictures[0];
     rows.push({
       id: product.id,
       title: product.title,
-      thumbnail: face ? mediaUrl(face.media, 160) : null,
+      thumbnail: faceUrl(product),
       lines:
         'after' in plan
           ? changeLines(product, plan.after, names)

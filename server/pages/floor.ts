@@ -3,7 +3,7 @@ import type { shopfrontRoutes } from '../../contract/shopfront';
 import { membersOf } from '../../core/rules/members';
 import { Bitset } from '../../core/search/bitset';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
-import { mediaUrl } from '../../core/storefront/card';
+import { faceUrl } from '../../core/storefront/card';
 import { floorPlan } from '../../core/storefront/floor';
 import { placeSet } from '../../core/storefront/listing-view';
 import { menuUrls, menuView } from '../../core/storefront/menu-view';
@@ -35,10 +35,7 @@ export function floor(catalog: Catalog, { lit: asked }: Asked): Floor {
   const { shop } = catalog.working;
   const lit = litSet(shop, asked);
   const id = (slot: number) => shop.index.id(slot);
-  const thumbnail = (slot: number) => {
-    const face = shop.products.get(id(slot))!.pictures[0];
-    return face ? mediaUrl(face.media, 160) : null;
-  };
+  const thumbnail = (slot: number) => faceUrl(shop.products.get(id(slot)));
   const titles: Record<string, string> = {};
   const places = floorPlan(shop, lit).map((place) => {
     for (const slot of place.repeats) titles[id(slot)] = shop.products.get(id(slot))!.title;

@@ -1,8 +1,7 @@
-import { mediaUrl } from '../../core/storefront/card';
-import type { Page } from '../../core/model/page';
+import { faceUrl } from '../../core/storefront/card';
 import type { Section } from '../../core/model/sections/sections';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
-import { filledSections } from '../../core/storefront/pages/page-goods';
+import { filledSections, sectionsOfPage, type FilledSection } from '../../core/storefront/pages/page-goods';
 import { pageView } from '../../core/storefront/pages/page-view';
 import type { Scene } from '../../core/storefront/pages/scene';
 import { sectionName, sectionSummary, whyUnseen } from '../../core/storefront/pages/sections/sections';
@@ -17,37 +16,41 @@ import type { Catalog } from '../state/catalog';
 /** So many of those that were passed over are told by name. */
 const MOST_SKIPPED = 24;
 
-/** All pages, with what each section shows now and what is odd about it. */
+/** All pages, the home page first, and from where shoppers reach each. */
 export function pagesOverview(catalog: Catalog): AnswerOf<typeof shopfrontRoutes.pages> {
   const { shop } = catalog.working;
-  const scene = { now: catalog.now };
   const pages = [...shop.pages.values()].sort((a, b) => Number(b.home) - Number(a.home));
-  return {
-    pages,
-    notes: pages.flatMap((page) => notesOf(shop, page, scene)),
-    ways: Object.fromEntries(pages.map(({ id }) => [id, waysTo(shop, 'page', id)])),
-  };
+  return { pages, ways: Object.fromEntries(pages.map(({ id }) => [id, waysTo(shop, 'page', id)])) };
 }
 
-type Note = AnswerOf<typeof shopfrontRoutes.pages>['notes'][number];
+/** What is odd about the sections that shoppers see, in words. */
+export function pageWarnings(catalog: Catalog): string[] {
+  const { shop } = catalog.working;
+  const scene = { now: catalog.now };
+  return [...shop.pages.values()].flatMap((page) =>
+    sectionsOfPage(shop, page, scene.now).flatMap(({ section, goods }) =>
+      sectionSummary(shop, section, scene, goods).warnings.map(
+        (warning) => `“${sectionName(shop, section)}” on ${page.title}: ${warning}`,
+      ),
+    ),
+  );
+}
 
-/** What the sections of a page show, each as it stands below those above it. */
-function notesOf(shop: ResolvedShop, page: Pick<Page, 'sections'>, scene: Scene): Note[] {
-  const face = (slot: number | undefined) => {
-    const picture = slot === undefined ? undefined : shop.products.get(shop.index.id(slot))!.pictures[0];
-    return picture ? mediaUrl(picture.media, 160) : null;
-  };
+type Note = AnswerOf<typeof shopfrontRoutes.drawPage>['notes'][number];
+
+/** What sections show, each as it stands below those above it. */
+function notesOf(shop: ResolvedShop, filled: readonly FilledSection[], scene: Scene): Note[] {
   const product = (slot: number) => {
     const id = shop.index.id(slot);
-    return { id, title: shop.products.get(id)!.title, thumbnail: face(slot) };
+    const { title, pictures } = shop.products.get(id)!;
+    return { id, title, thumbnail: faceUrl({ pictures }) };
   };
-  const named = new Map(page.sections.map((section) => [section.id, sectionName(shop, section)]));
-  return filledSections(shop, page, scene).map(({ section, goods }) => {
-    const { faces, ...rest } = sectionSummary(shop, section, scene, goods);
+  const named = new Map(filled.map(({ section }) => [section.id, sectionName(shop, section)]));
+  return filled.map(({ section, goods }) => {
+    const { faces: _faces, ...rest } = sectionSummary(shop, section, scene, goods);
     return {
       id: section.id,
       name: named.get(section.id)!,
-      thumbnails: faces.map(face),
       ...rest,
       unseen: whyUnseen(shop, section, scene.now) ?? null,
       goods: goods.slots.map((slot, i) => ({ ...product(slot), why: goods.why[i]! })),
@@ -78,5 +81,6 @@ export function pageDraft(
     sections,
   };
   const scene = { now: catalog.now, daysOn, showsUnseen: true };
-  return { page: pageView(shop, page, scene) as unknown as Record<string, unknown>, notes: notesOf(shop, page, scene) };
+  const filled = filledSections(shop, page, scene);
+  return { page: pageView(shop, page, scene, filled), notes: notesOf(shop, filled, scene) };
 }

@@ -8,7 +8,7 @@ interface Note {
   id: string;
   shown: number;
   available: number;
-  thumbnails: (string | null)[];
+  goods: { thumbnail: string | null }[];
   warnings: string[];
 }
 const post = async (path: string, body: object) => (await shop.call<{ id: string }>('POST', path, body)).body.id;
@@ -16,14 +16,11 @@ const post = async (path: string, body: object) => (await shop.call<{ id: string
 /** What is said of the one section of a page. */
 async function noteOf(section: object): Promise<Note> {
   const page = await post('/api/pages', { title: 'Beach week' });
-  const made = await shop.call('PATCH', `/api/pages/${page}`, { sections: [{ id: 's_000001', ...section }] });
-  expect(made.status).toBe(200);
-  const { body } = await shop.call<{ pages: { id: string; sections: { id: string }[] }[]; notes: Note[] }>(
-    'GET',
-    '/api/pages',
-  );
-  const [{ id }] = body.pages.find((each) => each.id === page)!.sections as [{ id: string }];
-  return body.notes.find((note) => note.id === id)!;
+  const { status, body } = await shop.call<{ notes: Note[] }>('POST', `/api/pages/${page}/drawn`, {
+    sections: [{ id: 's_000001', ...section }],
+  });
+  expect(status).toBe(200);
+  return body.notes[0]!;
 }
 const strip = (source: object | null, count = 4) => ({ kind: 'strip', title: 'Kites', source, count, columns: 2 });
 
@@ -47,7 +44,7 @@ test('a strip with too few goods, without pictures, some sold out, says each of 
   expect(await noteOf({ ...strip(source), columns: 4 })).toMatchObject({
     shown: 2,
     available: 2,
-    thumbnails: [null, null],
+    goods: [{ thumbnail: null }, { thumbnail: null }],
     warnings: [
       '2 goods in a row of 4: nothing more to show.',
       '2 products have no picture.',
@@ -83,4 +80,14 @@ test('tiles without a category say so, and count those that are left', async () 
     shown: 1,
     warnings: [],
   });
+});
+
+test('the review tells what is odd about sections that shoppers see, and not about hidden ones', async () => {
+  const page = await post('/api/pages', { title: 'Beach week' });
+  const odd = async (hidden: boolean) => {
+    await shop.call('PATCH', `/api/pages/${page}`, { sections: [{ id: 's_000001', hidden, ...strip(null) }] });
+    const { body } = await shop.call('GET', '/api/review');
+    return JSON.stringify(body).includes('“Kites” on Beach week: Choose what this strip shows.');
+  };
+  expect([await odd(false), await odd(true)]).toEqual([true, false]);
 });

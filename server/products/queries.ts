@@ -3,7 +3,7 @@ import { type Product } from '../../core/model/product';
 import { relationKinds } from '../../core/model/product-values';
 import { statusAt } from '../../core/products/status';
 import { shopPrice } from '../../core/shop/shop-price';
-import { mediaUrl } from '../../core/storefront/card';
+import { faceUrl } from '../../core/storefront/card';
 import { whereItShows } from '../../core/storefront/where-it-shows';
 import { metaOf } from '../../core/storefront/product-view';
 import { taxRateOf } from '../../core/pricing/tax';
@@ -48,7 +48,7 @@ export function goodsRow(catalog: Catalog, product: Product): GoodsRow {
     title: product.title,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantCount: product.variants.length,
-    thumbnail: face ? mediaUrl(face.media, 160) : null,
+    thumbnail: faceUrl(product),
     frame: face ? { focus: face.focus, fit: face.fit, background: face.background } : null,
     shownStatus: shownStatusOf(catalog, product),
     featured: product.featured,
@@ -94,11 +94,10 @@ function bundleAnswer(catalog: Catalog, product: Product): ProductAnswer['bundle
       total: products.length,
       parts: products.slice(0, PARTS_SHOWN).map((part) => {
         const known = shop.facts(part.id)!;
-        const face = part.pictures[0];
         return {
           id: part.id,
           title: part.title,
-          thumbnail: face ? mediaUrl(face.media, 160) : null,
+          thumbnail: faceUrl(part),
           price: known.price,
           stock: finite(known.stock),
         };
@@ -128,10 +127,10 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
     markUps: margins(catalog, product, markUpOf),
     duplicates: duplicatesOf(catalog.db, id).map((row) => ({ ...row, title: titleOf(row.productId) })),
     related: Object.fromEntries(
-      namedProducts(product).map((other) => {
-        const face = shop.products.get(other)?.pictures[0];
-        return [other, { title: titleOf(other), thumbnail: face ? mediaUrl(face.media, 160) : null }];
-      }),
+      namedProducts(product).map((other) => [
+        other,
+        { title: titleOf(other), thumbnail: faceUrl(shop.products.get(other)) },
+      ]),
     ),
     bundle: bundleAnswer(catalog, product),
     suggestedSheet: suggestedSheet(catalog, product),

@@ -1,6 +1,6 @@
 import { documentChange, placeChanges } from '../../core/publishing/difference';
 import { shopPrice } from '../../core/shop/shop-price';
-import { mediaUrl } from '../../core/storefront/card';
+import { faceUrl } from '../../core/storefront/card';
 import { formatMoney } from '../../core/shared/money';
 import { reachableListings } from '../../core/storefront/reach';
 import { waysTo, whereItShows } from '../../core/storefront/where-it-shows';
@@ -8,7 +8,7 @@ import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from '../state/catalog';
 import { sizeWarning } from '../groups/queries';
-import { pagesOverview } from '../pages/queries';
+import { pageWarnings } from '../pages/queries';
 import { refOf, splitRef } from '../state/working';
 
 type Review = AnswerOf<typeof deskRoutes.review>;
@@ -25,10 +25,7 @@ function followingBundles({ working }: Catalog): string[] {
 /** What shoppers will notice if the working copy goes live now. */
 export function review(catalog: Catalog): Review {
   const { live, working } = catalog;
-  const thumbnail = (id: string) => {
-    const face = (working.shop.products.get(id) ?? live.shop.products.get(id))?.pictures[0];
-    return face ? mediaUrl(face.media, 160) : null;
-  };
+  const thumbnail = (id: string) => faceUrl(working.shop.products.get(id) ?? live.shop.products.get(id));
   const thumb = (id: string) => ({
     id,
     title: (working.shop.products.get(id) ?? live.shop.products.get(id))?.title ?? '',
@@ -74,11 +71,7 @@ function worries(catalog: Catalog, changes: Review['changes']): string[] {
     if (product.kind === 'digital' && !product.files.some(({ role }) => role === 'download'))
       found.push(`${product.title} is a download, but has no file for buyers.`);
   }
-  const { pages, notes } = pagesOverview(catalog);
-  for (const { id, name, warnings } of notes) {
-    const page = pages.find(({ sections }) => sections.some((section) => section.id === id))!;
-    for (const warning of warnings) found.push(`“${name}” on ${page.title}: ${warning}`);
-  }
+  found.push(...pageWarnings(catalog));
   for (const collection of shop.collections.values()) {
     const { id, name } = collection;
     const warning = sizeWarning(collection, shop.memberships.of(id, catalog.now).count());

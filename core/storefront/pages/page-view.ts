@@ -1,6 +1,6 @@
 import type { Page } from '../../model/page';
 import type { ResolvedShop } from '../../shop/resolved-shop';
-import { filledSections } from './page-goods';
+import { filledSections, type FilledSection } from './page-goods';
 import type { Scene } from './scene';
 import { sectionView, whyUnseen, type SectionView } from './sections/sections';
 
@@ -14,13 +14,18 @@ export interface PageView {
   sections: SectionView[];
 }
 
-/** A page with every section filled, as it is seen in a scene. */
-export function pageView(shop: ResolvedShop, page: Page, scene: Scene): PageView {
+/** A page with every section filled, as it is seen in a scene; `filled` where that is known already. */
+export function pageView(
+  shop: ResolvedShop,
+  page: Page,
+  scene: Scene,
+  filled: readonly FilledSection[] = filledSections(shop, page, scene),
+): PageView {
   const { id, title, home, showsTitle, metaTitle, metaDescription, noindex } = page;
   return {
     ...{ id, title, home, showsTitle },
     meta: { title: metaTitle, description: metaDescription, noindex },
-    sections: filledSections(shop, page, scene)
+    sections: filled
       .filter(({ section }) => scene.showsUnseen || whyUnseen(shop, section, scene.now) === undefined)
       .map(({ section, goods }) => sectionView(shop, section, scene, goods)),
   };

@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from 'react';
-import type { PageView } from '../../../../core/storefront/pages/page-view';
 import { onShopChanged } from '../../../data/live-updates';
 import { drawPage, type PageDraft, type SectionNote } from '../../../data/shopfront';
 import { typedDrafts } from '../../../shared/ui/typed-drafts';
@@ -27,7 +26,7 @@ export function useDrawnPage(id: string, draft: PageDraft): SectionNote[] | unde
           const drawn = await drawPage(id, latest.current, stop.signal);
           if (stop.signal.aborted) return;
           setNotes(drawn.notes);
-          typedDrafts.set(holder, { of: 'page', id, drawn: drawn.page as unknown as PageView });
+          typedDrafts.set(holder, { of: 'page', id, drawn: drawn.page });
         } catch {
           // What cannot be drawn yet stays as it was drawn last; why it cannot be saved stands at its field.
         }
