@@ -2,7 +2,7 @@ import { usualPage, type Page } from '../core/model/page';
 import { sectionTypes, type SectionKind, type SectionOf } from '../core/model/sections/sections';
 import type { Slide } from '../core/model/sections/banner';
 import type { Link, Target } from '../core/model/target';
-import type { MenuItem } from '../core/model/menu';
+import { usualItem, type MenuItem } from '../core/model/menu';
 import type { Db } from '../server/database/connection';
 import { putPage, writeMenu } from '../server/store/pages';
 import { newId } from '../server/shared/ids';
@@ -277,11 +277,7 @@ export function putStorefront(db: Db, home: Page, ids: Ids): void {
     id: newId('menuItem'),
     label,
     target,
-    withChildren: false,
-    hidden: false,
-    from: null,
-    until: null,
-    picture: null,
+    ...usualItem,
     items,
     ...over,
   });

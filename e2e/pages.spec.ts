@@ -77,7 +77,7 @@ test('a landing page is built from nothing, put into the menu, seen wide and on 
       .getByLabel(/^Shows/)
       .fill('6');
     await panel(page).getByLabel('Skip what stands above').check();
-    await expect(panel(page).getByText('stands in “Two to start with”').first()).toBeVisible();
+    await expect(panel(page).getByText('is in “Two to start with” above').first()).toBeVisible();
     const shown = await titlesIn(built(page), 2);
     expect(shown).not.toContain('Avocet');
     expect(shown).not.toContain('Bittern');

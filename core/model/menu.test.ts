@@ -1,17 +1,9 @@
 import fc from 'fast-check';
+import { itemOf } from '../testing/shop';
 import { flatItems, leanMenu, MENU_LEVELS, movedItem, wholeMenu, withLinks, type MenuItem } from './menu';
 
-const item = (id: string, items: MenuItem[] = []): MenuItem => ({
-  id,
-  label: id,
-  target: { kind: 'category', id: 'c_kites0' },
-  withChildren: false,
-  hidden: false,
-  from: null,
-  until: null,
-  picture: null,
-  items,
-});
+const item = (id: string, items: MenuItem[] = []) =>
+  itemOf({ id, label: id, target: { kind: 'category', id: 'c_kites0' }, items });
 /** "a", "-b" below it, "--c" below that. */
 const menu = (...rows: string[]): MenuItem[] => {
   const top: MenuItem[] = [];

@@ -23,7 +23,8 @@ const itemFields = {
   /** in a wide drop-down, beside what stands below it */
   picture: placedPictureSchema.nullable().default(null),
 };
-const usualItem = {
+/** What an item of a menu says while nothing else is said. */
+export const usualItem = {
   withChildren: false,
   hidden: false,
   from: null,

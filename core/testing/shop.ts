@@ -8,7 +8,7 @@ import type { Attribute, SpecSheet, SpecValue } from '../model/spec-sheet';
 import type { DaySales } from '../shop/facts';
 import { ResolvedShop } from '../shop/resolved-shop';
 import { EMPTY_RULE } from '../model/rule';
-import type { MenuItem } from '../model/menu';
+import { usualItem, type MenuItem } from '../model/menu';
 import { usualPage, type Page } from '../model/page';
 import { wholeSection, type SectionKind, type SectionOf } from '../model/sections/sections';
 
@@ -228,12 +228,8 @@ export const sectionOf = <Kind extends SectionKind>(
 
 /** An item of a menu. */
 export const itemOf = (over: Partial<MenuItem> & Pick<MenuItem, 'id' | 'target'>): MenuItem => ({
+  ...usualItem,
   label: '',
-  withChildren: false,
-  hidden: false,
-  from: null,
-  until: null,
-  picture: null,
   items: [],
   ...over,
 });

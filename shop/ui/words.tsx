@@ -34,9 +34,15 @@ function TypedWords({
   type,
 }: Props & { type: (section: string, field: string, words: string) => void }) {
   const own = useRef<HTMLElement>(null);
+  /** what was typed last has not come back yet as what is drawn */
+  const isWaiting = useRef(false);
+  const draw = () => {
+    if (own.current!.textContent !== text) own.current!.textContent = text;
+  };
   useLayoutEffect(() => {
-    const element = own.current!;
-    if (document.activeElement !== element && element.textContent !== text) element.textContent = text;
+    isWaiting.current = false;
+    if (document.activeElement !== own.current) draw();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [text]);
   return (
     <Tag
@@ -48,9 +54,12 @@ function TypedWords({
       spellCheck
       data-hint={hint}
       className={`typed ${className}`}
-      onInput={(event: React.FormEvent<HTMLElement>) => type(section, field, event.currentTarget.textContent ?? '')}
+      onInput={(event: React.FormEvent<HTMLElement>) => {
+        isWaiting.current = true;
+        type(section, field, event.currentTarget.textContent ?? '');
+      }}
       onBlur={() => {
-        if (own.current!.textContent !== text) own.current!.textContent = text;
+        if (!isWaiting.current) draw();
       }}
       onKeyDown={(event: React.KeyboardEvent) => {
         if (event.key === 'Enter' || event.key === 'Escape') {

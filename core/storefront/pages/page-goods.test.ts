@@ -168,7 +168,7 @@ test('shoppers get only sections that they are to see; who builds the page gets 
   expect(seen(false)).toEqual([['s_3', undefined]]);
   expect(seen(true)).toEqual([
     ['s_1', 'hidden'],
-    ['s_2', 'seen'],
+    ['s_2', 'not'],
     ['s_3', undefined],
   ]);
 });

@@ -64,9 +64,7 @@ export function GoodsPage() {
   const currency = settings?.currency ?? 'EUR';
   const { fields, names } = useGoodsFields();
   const narrowing = useNarrowing(names);
-  // Before the fields are known, conditions that were typed would be taken for words: nothing is to be done with that.
-  const isRead = narrowing.typed === '' || names.size > 0;
-  const { rule, asked: which, sort, sortBy, isNarrowed, setRule } = narrowing;
+  const { rule, asked: which, sort, sortBy, isNarrowed, isRead, setRule } = narrowing;
   const columns = useListColumns(fields);
   const [openKeys, setOpenKeys] = useRemembered<string[]>('dispona.goods.open', OPEN_FIRST);
   const [isCards, setCards] = useRemembered<boolean>('dispona.goods.cards', false);

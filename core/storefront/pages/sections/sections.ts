@@ -55,8 +55,8 @@ export function whyUnseen(shop: ResolvedShop, section: Section, now: number): st
   if (section.hidden) return 'hidden';
   const { timeZone } = shop.settings;
   return section.from !== null && Date.parse(section.from) > now * 1000
-    ? `seen from ${momentWords(section.from, timeZone)}`
-    : `was seen until ${momentWords(section.until!, timeZone)}`;
+    ? `not before ${momentWords(section.from, timeZone)}`
+    : `only until ${momentWords(section.until!, timeZone)}`;
 }
 
 /** A section filled with its goods, as shoppers see it. */

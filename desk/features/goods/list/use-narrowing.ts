@@ -16,6 +16,8 @@ export interface Narrowing {
   asked: { text: string; rule: Rule };
   sort: string;
   isNarrowed: boolean;
+  /** false before the fields are known: conditions that were typed would be taken for words */
+  isRead: boolean;
   type: (typed: string) => void;
   setRule: (rule: Rule) => void;
   sortBy: (sort: string) => void;
@@ -68,6 +70,7 @@ export function useNarrowing(fields: FieldNames): Narrowing {
       rule,
       asked,
       sort,
+      isRead: typed === '' || fields.size > 0,
       isNarrowed: asked.text !== '' || asked.rule.of.length > 0,
       type: (q) => set({ q }, true),
       setRule: (next) => set({ if: next }),

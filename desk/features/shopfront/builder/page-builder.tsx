@@ -55,14 +55,8 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
   });
   const { sections, drawable, errorsOf, set, change } = usePageSections(save);
   const [params, setParams] = useSearchParams();
-  const inAddress = params.get('section');
-  // The address follows a moment later: what is typed right after a click must not go to the section before.
-  const [chosen, setChosenNow] = useState(inAddress);
-  const [lastAddress, setLastAddress] = useState(inAddress);
-  if (inAddress !== lastAddress) {
-    setLastAddress(inAddress);
-    setChosenNow(inAddress);
-  }
+  // Chosen at once, the address follows: what is typed right after a click must not go to the section before.
+  const [chosen, setChosenNow] = useState(params.get('section'));
   const setChosen = (id: string | null) => {
     setChosenNow(id);
     setParams({ page: page.id, ...(id !== null && { section: id }) }, { replace: true });
@@ -177,12 +171,11 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
         />
         {takesTurns && (
           <ChoiceRow
-            label="Turns of day"
+            label="Goods of"
             value={daysOn}
             choices={[
               { value: 0, label: 'today' },
-              { value: 1, label: '+1' },
-              { value: 2, label: '+2' },
+              { value: 1, label: 'tomorrow' },
             ]}
             choose={setDaysOn}
           />

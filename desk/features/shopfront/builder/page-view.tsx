@@ -72,7 +72,8 @@ export function BuiltPage({ path, building, on }: Props) {
         <span className="min-w-0 truncate">The page as shoppers will see it</span>
         <span className="flex shrink-0 items-center gap-3">
           <ChoiceRow
-            label=""
+            label="Screen"
+            hideLabel
             value={device}
             choices={[
               { value: 'wide', label: 'Wide' },

@@ -1,36 +1,36 @@
+import { Radio, RadioGroup } from '@headlessui/react';
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
 
 interface Props<T extends string | number> {
   label: string;
+  hideLabel?: boolean;
   value: T;
-  choices: readonly { value: T; label: ReactNode; title?: string }[];
+  choices: readonly { value: T; label: string | number }[];
   choose: (value: T) => void;
 }
 
 /** One of a few things, all of them in sight. */
-export function ChoiceRow<T extends string | number>({ label, value, choices, choose }: Props<T>) {
-  return (
-    <div role="radiogroup" aria-label={label} className="flex items-center justify-between gap-2">
-      <span className="text-ink-2">{label}</span>
-      <span className="flex flex-wrap justify-end gap-0.5 rounded-lg bg-sunk p-0.5">
-        {choices.map((choice) => (
-          <button
-            key={choice.value}
-            type="button"
-            role="radio"
-            aria-checked={choice.value === value}
-            title={choice.title}
-            onClick={() => choose(choice.value)}
-            className={clsx(
-              'min-h-6 min-w-6 rounded-md px-2 py-0.5',
-              choice.value === value ? 'bg-sheet font-semibold shadow-sm' : 'text-ink-2 hover:text-ink',
-            )}
-          >
-            {choice.label}
-          </button>
-        ))}
+export const ChoiceRow = <T extends string | number>({ label, hideLabel, value, choices, choose }: Props<T>) => (
+  <RadioGroup value={value} onChange={choose} aria-label={label} className="flex items-center justify-between gap-2">
+    {!hideLabel && (
+      <span aria-hidden="true" className="text-ink-2">
+        {label}
       </span>
-    </div>
-  );
-}
+    )}
+    <span className="flex flex-wrap justify-end gap-0.5 rounded-lg bg-sunk p-0.5">
+      {choices.map((choice) => (
+        <Radio
+          key={choice.value}
+          value={choice.value}
+          className={clsx(
+            'flex min-h-6 min-w-6 cursor-pointer items-center justify-center rounded-md px-2 py-0.5',
+            'data-checked:bg-sheet data-checked:font-semibold data-checked:shadow-sm',
+            choice.value !== value && 'text-ink-2 hover:text-ink',
+          )}
+        >
+          {choice.label}
+        </Radio>
+      ))}
+    </span>
+  </RadioGroup>
+);

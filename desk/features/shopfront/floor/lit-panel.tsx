@@ -13,7 +13,7 @@ interface Props {
 
 const clicksWords = (clicks: number | null) =>
   clicks === null
-    ? 'no way leads here'
+    ? 'can only be searched for'
     : clicks === 0
       ? 'on the home page'
       : `${countWords(clicks, 'click', 'clicks')} from home`;
@@ -60,7 +60,7 @@ export function LitPanel({ floor, isLighting, skipRepeats }: Props) {
               {countWords(floor.lit, 'product is', 'products are')} lit
             </h2>
             <p className={lit.length > 0 ? 'text-ink-2' : 'text-rose-ink'}>
-              {lit.length > 0 ? `They stand on ${countWords(lit.length, 'page', 'pages')}.` : 'They stand nowhere.'}
+              {lit.length > 0 ? `They are on ${countWords(lit.length, 'page', 'pages')}.` : 'They are on no page.'}
             </p>
           </section>
         )
@@ -83,11 +83,9 @@ export function LitPanel({ floor, isLighting, skipRepeats }: Props) {
       {lost.length > 0 && (
         <section aria-label="Without a way in">
           <h2 className="font-display text-[15px] font-bold">
-            No way leads to {countWords(lost.length, 'page', 'pages')}
+            Shoppers cannot reach {countWords(lost.length, 'page', 'pages')}
           </h2>
-          <p className="text-ink-2">
-            Shoppers find what stands there only elsewhere. Put them into the menu, or link to them.
-          </p>
+          <p className="text-ink-2">Put them into a menu, or lead to them from another page.</p>
           <p className="mt-1 text-rose-ink">
             {lost
               .slice(0, 12)
@@ -99,11 +97,11 @@ export function LitPanel({ floor, isLighting, skipRepeats }: Props) {
       )}
       {floor.lost > 0 && (
         <p className="text-rose-ink">
-          {countWords(floor.lost, 'product is', 'products are')} on the shop, but no way leads there.
+          {countWords(floor.lost, 'product is', 'products are')} on the shop, but can only be searched for.
         </p>
       )}
       <p className="text-xs text-ink-2">
-        A red dot: sold out. A yellow dot: stands on this page twice. Drop goods on a strip to hold them there.
+        A red dot: sold out. A yellow dot: twice on this page. Drop goods on a strip to hold them there.
       </p>
     </div>
   );

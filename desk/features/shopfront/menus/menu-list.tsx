@@ -2,7 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { flatItems, movedItem, type MenuItem } from '../../../../core/model/menu';
+import { flatItems, movedItem, usualItem, type MenuItem } from '../../../../core/model/menu';
 import type { Link } from '../../../../core/model/target';
 import { newId } from '../../../shared/new-id';
 import { Button } from '../../../shared/ui/button';
@@ -22,11 +22,7 @@ export const freshItem = (target: Link | null, label = ''): MenuItem => ({
   id: newId('m'),
   label,
   target,
-  withChildren: false,
-  hidden: false,
-  from: null,
-  until: null,
-  picture: null,
+  ...usualItem,
   items: [],
 });
 

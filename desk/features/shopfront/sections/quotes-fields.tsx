@@ -29,7 +29,7 @@ export const QuotesFields = ({ section, errors, change }: SectionFieldsProps<'qu
           <ChoiceRow
             label="Stars"
             value={quote.stars ?? 0}
-            choices={[0, 1, 2, 3, 4, 5].map((value) => ({ value, label: value || 'none' }))}
+            choices={[0, 1, 2, 3, 4, 5].map((value) => ({ value, label: value === 0 ? 'none' : value }))}
             choose={(stars) => set({ ...quote, stars: stars || null })}
           />
         </div>

@@ -149,7 +149,7 @@ function LayoutFields({ section, change }: SectionFieldsProps<'strip'>) {
       />
       {section.shape === 'grid' && (
         <ChoiceRow
-          label="Last row, not full"
+          label="A short last row"
           value={section.fewer}
           choices={[
             { value: 'leave', label: 'leave' },

@@ -15,7 +15,7 @@ const whyWords = { pinned: 'held here', picked: '', ordered: '', turn: 'its turn
 function skippedWords({ why, above }: SectionNote['skipped'][number]): string {
   switch (why) {
     case 'above':
-      return above ? `stands in “${above}”` : 'stands above';
+      return above ? `is in “${above}” above` : 'is above already';
     case 'soldOut':
       return 'is sold out';
     case 'noPicture':
@@ -85,12 +85,14 @@ export function StripGoods({ section, note, change }: Props) {
             </li>
           ))}
         </ol>
-        {note.goods.length === 0 && <p className="py-1 text-ink-2">Nobody stands here yet.</p>}
+        {note.goods.length === 0 && <p className="py-1 text-ink-2">No goods here yet.</p>}
       </section>
       {note.skipped.length > 0 && (
         <section aria-label="Left out here" className="rounded-[10px] border border-hair bg-sheet p-2.5">
           <h3 className="mb-1 font-semibold">
-            {note.skipped.length === 1 ? 'One is left out here' : `${note.skipped.length} are left out here`}
+            {note.skipped.length === 1
+              ? 'One product is left out here'
+              : `${note.skipped.length} products are left out here`}
           </h3>
           <ul>
             {note.skipped.map((product) => (
