@@ -127,11 +127,30 @@ const oldNames = (json: string) =>
 const newNames = (json: string) =>
   json.replace('"standing":', '"status":').replace('"field":"standing"', '"field":"status"');
 
+/** Since this version a banner holds slides, and tiles lead to anything. */
+const SHAPES = 15;
+const deltas = { id: 'c_delta0', kind: 'category' };
+const sectionsAt = (version: number): ({ id: string; kind: string } & Record<string, unknown>)[] =>
+  version < SHAPES
+    ? [
+        { id: 's_banner', kind: 'banner', title: 'Fly', text: 'Now', link: deltas },
+        { id: 's_tiles0', kind: 'tiles', title: '', categoryIds: ['c_delta0'] },
+      ]
+    : [
+        {
+          id: 's_banner',
+          kind: 'banner',
+          slides: [{ title: 'Fly', text: 'Now', pictureOf: deltas, buttons: [{ words: '', to: deltas }] }],
+        },
+        { id: 's_tiles0', kind: 'tiles', title: '', targets: [deltas] },
+      ];
+
 const namesAt = (version: number) => (version < PLAIN_NAMES ? (json: string) => json : newNames);
 
 /** A document as a program of that version wrote it. */
 function textAt(version: number, kind: DocumentKind, key: string, body: object): string {
-  let text = canonicalJson(body);
+  const page = kind === 'page' ? (body as { sections: object[] }) : undefined;
+  let text = canonicalJson(page ? { ...page, sections: [...page.sections, ...sectionsAt(version)] } : body);
   if (version >= TRUE_EDITIONS)
     text = oldNames(serialise({ kind, key, body: documentBody(kind, newNames(text)) } as ShopDocument).text);
   const hasSizes = kind === 'collection' && version >= SIZES && version < DONE;
@@ -172,6 +191,12 @@ function fixture(folder: string, version: number): void {
      ${version < SIZES ? '' : 'UPDATE collection SET fewest = 2;'}
      INSERT INTO page (id, position, title, slug, home) VALUES ('g_home00', 0, 'Home', 'home', 1);
      INSERT INTO section (id, page_id, position, body) VALUES ('s_strip0', 'g_home00', 0, '{"count":4,"kind":"strip","source":{"id":"k_light0","kind":"collection"},"title":"Light"}');
+     ${sectionsAt(version)
+       .map(
+         ({ id, ...body }, i) =>
+           `INSERT INTO section (id, page_id, position, body) VALUES ('${id}', 'g_home00', ${i + 1}, '${canonicalJson(body)}');`,
+       )
+       .join('\n')}
      INSERT INTO menu_item (id, position, target_kind, target_id) VALUES ('m_kites0', 0, 'category', 'c_kites0');
      INSERT INTO redirect (kind, slug, target_id) VALUES ('product', 'old-harrier', 'p_delta0');`,
   );
@@ -223,6 +248,8 @@ describe.each(versions)('a database of version %d', (version) => {
     expect(shop.memberships.of('k_light0', catalog.now).count()).toBe(1);
     expect(shop.redirects.get('product/old-harrier')?.targetId).toBe('p_delta0');
     expect(catalog.db.pragma('foreign_key_check')).toEqual([]);
+    expect(shop.pages.get('g_home00')!.sections.slice(1)).toMatchObject(sectionsAt(SHAPES));
+    expect(catalog.working.shop.pages.get('g_home00')!.sections).toEqual(shop.pages.get('g_home00')!.sections);
   });
 
   test('has changes that can be undone and done again, as they could before, under the words that they had', () => {
@@ -238,8 +265,12 @@ describe.each(versions)('a database of version %d', (version) => {
     });
     catalog.journal.undo(actor);
     expect(catalog.working.products.size).toBe(0);
+    catalog.journal.undo(actor);
+    expect(catalog.working.shop.pages.size).toBe(0);
     catalog.journal.redo(actor);
     catalog.journal.redo(actor);
+    catalog.journal.redo(actor);
+    expect(catalog.working.shop.pages.get('g_home00')!.sections.slice(1)).toMatchObject(sectionsAt(SHAPES));
     expect(catalog.working.products.get('p_delta0')).toMatchObject({ title: 'Harrier', variants: [{ price: 6400 }] });
     expect(catalog.working.changed.size).toBe(0);
   });
