@@ -1,7 +1,7 @@
 import { expect, test, type FrameLocator, type Page } from '@playwright/test';
 import { Hands } from './hands';
 import { startShop, type RunningShop } from './server';
-import { addSection, choose, enter, noSeriousFault, saved, type Call } from './steps';
+import { addSection, choose, drag, enter, noSeriousFault, saved, type Call } from './steps';
 
 let shop: RunningShop;
 let call: Call;
@@ -331,4 +331,37 @@ test('a page of every sort of section, full of words without an end, is no wider
       page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     await expect.poll(wider, { message: `at ${width} px` }).toBeLessThanOrEqual(0);
   }
+});
+
+test('goods from the tray are dropped on a strip, on the page and on the floor plan, and are held there', async ({
+  page,
+}) => {
+  call = await enter(page, shop);
+  const held = await kite('Gannet', 4_000);
+  const { pages } = await call<{ pages: { id: string }[] }>('GET', '/api/pages');
+  const strip = { kind: 'strip', source: { kind: 'onSale' }, count: 4, emptyWords: 'Soon.' };
+  await call('PATCH', `/api/pages/${pages[0]!.id}`, {
+    sections: [
+      { ...strip, id: 's_onpage', title: 'On the page' },
+      { ...strip, id: 's_onplan', title: 'On the plan' },
+    ],
+  });
+  const pins = async (at: number) => {
+    const { pages: now } = await call<{ pages: { sections: { pins: string[] }[] }[] }>('GET', '/api/pages');
+    return now[0]!.sections[at]!.pins;
+  };
+  await page.goto(`${shop.url}/desk/goods?q=gannet`);
+  await expect(page.getByText(/^1 of/)).toBeVisible();
+  await page.locator('[data-goods-scroller]').focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('link', { name: 'Shopfront' }).click();
+  await expect(built(page).locator('[data-building]')).toBeAttached();
+  const tray = page.getByRole('button', { name: 'Show the goods in the tray' });
+  await drag(page, tray, built(page).locator('[data-section="s_onpage"]'));
+  await expect.poll(() => pins(0)).toEqual([held]);
+  await expect(built(page).getByRole('link', { name: /Gannet/ })).toBeVisible();
+  await page.getByRole('tab', { name: 'Floor plan' }).click();
+  const onPlan = page.getByRole('article', { name: 'Home' }).getByRole('listitem').filter({ hasText: 'On the plan' });
+  await drag(page, tray, onPlan.first());
+  await expect.poll(() => pins(1)).toEqual([held]);
 });

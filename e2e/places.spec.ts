@@ -1,7 +1,7 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { plainPicture } from './pictures';
 import { startShop, type RunningShop } from './server';
-import { enter, noSeriousFault, type Call } from './steps';
+import { drag, enter, noSeriousFault, type Call } from './steps';
 
 let shop: RunningShop;
 let call: Call;
@@ -15,17 +15,6 @@ async function add(title: string): Promise<string> {
   const { product } = await call('POST', '/api/products', { title, price: 2_000 });
   await call('PATCH', `/api/products/${product.id}`, { seen, fields: { status: 'live' } });
   return product.id;
-}
-
-/** Drags as a hand does: down, along in steps, a rest, and up. */
-async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
-  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
-  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(a.x + a.width / 2 + 8, a.y + a.height / 2 + 4, { steps: 3 });
-  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 12 });
-  await page.waitForTimeout(200);
-  await page.mouse.up();
 }
 
 test('a product dragged off its shelf goes where it is let go, and nowhere re-orders the shelf', async ({ page }) => {

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import type { RunningShop } from './server';
 
 /** Prepares what a walk begins with, past the interface. */
@@ -47,4 +47,15 @@ export async function addSection(page: Page, name: string): Promise<void> {
   await expect(
     page.getByRole('complementary', { name: 'What is chosen' }).getByRole('heading', { name }),
   ).toBeVisible();
+}
+
+/** Drags as a hand does: down, along in steps, a rest, and up. */
+export async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(a.x + a.width / 2 + 8, a.y + a.height / 2 + 4, { steps: 3 });
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 12 });
+  await page.waitForTimeout(200);
+  await page.mouse.up();
 }

@@ -46,7 +46,7 @@ test('a strip with too few goods, without pictures, some sold out, says each of 
     available: 2,
     goods: [{ thumbnail: null }, { thumbnail: null }],
     warnings: [
-      '2 goods in a row of 4: nothing more to show.',
+      '2 of 4 columns filled: there is nothing more to show.',
       '2 products have no picture.',
       'One product is sold out.',
     ],

@@ -114,7 +114,8 @@ export function Frame() {
           showWindow={toggleWindow}
         />
         <div className="relative flex min-h-0 flex-1">
-          {areDragged && !pathname.startsWith('/groups') && (
+          {/* Groups and the pages of the shop take goods themselves, and would be covered. */}
+          {areDragged && !pathname.startsWith('/groups') && !isTaken && (
             <Suspense>
               <DropPlaces />
             </Suspense>

@@ -85,17 +85,24 @@ export default function TrayBar() {
     >
       <h2 className="font-display font-bold">Tray</h2>
       <Popover>
-        <PopoverButton aria-label="Show the goods in the tray" className="flex rounded-lg" {...dragsGoods(() => ids)}>
-          {rows.slice(0, SHOWN).map((row) => (
-            <Thumb
-              key={row.id}
-              src={row.thumbnail}
-              alt=""
-              frame={row.frame}
-              className="-ml-1 size-7 border-2 border-ink first:ml-0"
-            />
-          ))}
-        </PopoverButton>
+        {/* The button refuses the press that begins a drag, so it does not hear of it; a click still opens the list. */}
+        <span
+          {...dragsGoods(() => ids)}
+          onMouseDownCapture={(event) => event.stopPropagation()}
+          className="cursor-grab"
+        >
+          <PopoverButton aria-label="Show the goods in the tray" className="flex rounded-lg">
+            {rows.slice(0, SHOWN).map((row) => (
+              <Thumb
+                key={row.id}
+                src={row.thumbnail}
+                alt=""
+                frame={row.frame}
+                className="-ml-1 size-7 border-2 border-ink first:ml-0"
+              />
+            ))}
+          </PopoverButton>
+        </span>
         <PopoverPanel anchor={{ to: 'top start', gap: 10 }} className="sheet z-50 w-80 p-2 text-ink shadow-xl">
           <Contents />
         </PopoverPanel>

@@ -175,8 +175,8 @@ function warningsOf(shop: ResolvedShop, section: Strip, { slots }: SectionGoods)
   else if (slots.length < columns && section.shape === 'grid' && section.fewer === 'leave')
     warnings.push(
       slots.length < count
-        ? `${slots.length} goods in a row of ${columns}: nothing more to show.`
-        : `${slots.length} goods in a row of ${columns}: the rest of the row is empty.`,
+        ? `${slots.length} of ${columns} columns filled: there is nothing more to show.`
+        : `${slots.length} of ${columns} columns filled: the rest of the row is empty.`,
     );
   else if (slots.length < count) warnings.push(`${slots.length} of ${count}: nothing more to show.`);
   const bare = slots.filter((slot) => !shop.products.get(shop.index.id(slot))!.pictures[0]).length;
