@@ -14,6 +14,7 @@ const core = [
   'core/rules',
   'core/shop',
   'core/storefront',
+  'core/exposure',
   'core/publishing',
   'core/bulk',
   'core/history',

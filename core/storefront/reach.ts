@@ -29,9 +29,12 @@ export function menuLinks(shop: ResolvedShop): Link[] {
   return [...menuUrls(items), ...menuUrls(footer)].map((url) => ({ kind: 'address', url }));
 }
 
-/** Clicks from the first page of a listing to the nth (from 1): its ends and two pages either way are in sight. */
+/** How many pages either way are in sight from a page of a listing, beside the first and the last. */
+export const PAGES_BESIDE = 2;
+
+/** Clicks from the first page of a listing to the nth (from 1). */
 const pagingClicks = (page: number, last: number): number =>
-  Math.min(Math.ceil((page - 1) / 2), 1 + Math.ceil((last - page) / 2));
+  Math.min(Math.ceil((page - 1) / PAGES_BESIDE), 1 + Math.ceil((last - page) / PAGES_BESIDE));
 
 interface Outgoing {
   links: Link[];
@@ -63,6 +66,10 @@ function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
   }
   return out;
 }
+
+/** All products on the page of the one in a slot. */
+const related = (shop: ResolvedShop, slot: number): number[] =>
+  relatedSlots(shop, shop.products.get(shop.index.id(slot))!, shop.now).flatMap(({ slots }) => slots);
 
 /**
  * Asked of one product after the other: the groups that its page leads to and that none before it led to, and whether other
@@ -123,7 +130,7 @@ function walkPlaces(shop: ResolvedShop): Map<string, Target> {
     fresh.forEach((slot) => {
       const { links, isLeading } = news(slot);
       links.forEach(meet);
-      if (isLeading) for (const other of relatedSlots(shop, slot, shop.now)) seen.add(other);
+      if (isLeading) for (const other of related(shop, slot)) seen.add(other);
     });
     isMore = queue.length > 0 || seen.clone().and(shop.listed).andNot(open).count() > 0;
   }
@@ -175,7 +182,7 @@ function walk(shop: ResolvedShop): Reach {
       products[slot] = after;
       const { links, isLeading } = news(slot);
       for (const link of links) meet(link, after + 2);
-      if (isLeading) for (const other of relatedSlots(shop, slot, shop.now)) see(other, after + 1);
+      if (isLeading) for (const other of related(shop, slot)) see(other, after + 1);
     }
   }
   return { clicks, products };

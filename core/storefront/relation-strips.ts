@@ -47,16 +47,22 @@ function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKin
 /** First goods of each category, until the shop changes: most products ask for those of theirs. */
 const firstOfCategory = cachedByVersion(() => new Map<string, readonly number[]>());
 
-/** All products on the page of the one in a slot. */
-export function relatedSlots(shop: ResolvedShop, slot: number, now: number): number[] {
-  const product = shop.products.get(shop.index.id(slot))!;
-  return relationKinds.flatMap((kind) => slotsOf(shop, product, kind, now).slice(0, MOST));
-}
-
-/** The strips of a product page, those without products left out. */
-export function relationStrips(shop: ResolvedShop, product: ProductDocument, now: number): RelationStrip[] {
+/** The products of each strip on the page of one, those without products left out. */
+export function relatedSlots(
+  shop: ResolvedShop,
+  product: ProductDocument,
+  now: number,
+): { kind: RelationKind; slots: number[] }[] {
   return relationKinds.flatMap((kind) => {
     const slots = slotsOf(shop, product, kind, now).slice(0, MOST);
-    return slots.length ? [{ kind, title: titles[kind], cards: slots.map((slot) => cardOf(shop, slot)) }] : [];
+    return slots.length ? [{ kind, slots }] : [];
   });
 }
+
+/** The strips of a product page. */
+export const relationStrips = (shop: ResolvedShop, product: ProductDocument, now: number): RelationStrip[] =>
+  relatedSlots(shop, product, now).map(({ kind, slots }) => ({
+    kind,
+    title: titles[kind],
+    cards: slots.map((slot) => cardOf(shop, slot)),
+  }));

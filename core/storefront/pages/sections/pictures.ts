@@ -24,6 +24,7 @@ export const pictures: SectionPart<'pictures', PicturesView> = {
     })),
   }),
   title: (_shop, { title }) => title,
+  layout: ({ columns }) => ({ columns, isRow: false }),
   links: (_shop, { pictures }) => pictures.flatMap(({ to }) => to ?? []),
   summary: (_shop, { pictures }) =>
     saysOnly(

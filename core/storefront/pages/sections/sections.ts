@@ -85,6 +85,13 @@ export const sectionGoods = (shop: ResolvedShop, section: Section, scene: Scene,
 export const sectionLinks = (shop: ResolvedShop, section: Section, goods: SectionGoods): Link[] =>
   partOf(section).links?.(shop, section, goods) ?? [];
 
+/**
+ * How many goods of a section, or links where it shows no goods, stand side by side on a wide screen, and whether all of them
+ * stand in one row that scrolls; undefined where they do not break into rows.
+ */
+export const sectionLayout = (section: Section): { columns: number; isRow: boolean } | undefined =>
+  partOf(section).layout?.(section);
+
 /** The place whose goods a section lists, page by page; undefined for most. */
 export const sectionPlace = (shop: ResolvedShop, section: Section): ListingPlace | undefined =>
   partOf(section).place?.(shop, section);

@@ -232,6 +232,7 @@ export const strip: SectionPart<'strip', StripView> = {
   },
   title: titleOf,
   goods: goodsOf,
+  layout: ({ columns, shape }) => ({ columns, isRow: shape === 'row' }),
   links: (_shop, { more, moreWords, source }, { slots, total }) => {
     const group = asGroup(source);
     return more && group && slots.length > 0 && (total > slots.length || moreWords !== '') ? [group] : [];

@@ -47,6 +47,7 @@ export const tiles: SectionPart<'tiles', TilesView> = {
   }),
   title: (_shop, { title }) => title,
   links: targetsOfTiles,
+  layout: ({ columns }) => ({ columns, isRow: false }),
   summary: (shop, section, { now }) => {
     const targets = targetsOfTiles(shop, section);
     const open = targets.filter((to) => targetLink(shop, to));
