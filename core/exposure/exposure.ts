@@ -25,9 +25,12 @@ export interface Exposures {
 
 /** Of a product in more places than this, those where visits hardly come are left out of the sum. */
 const MOST_PLACES = 240;
+/** Rounds of a system that is solved by going round; one that takes longer is solved by elimination. */
+const MOST_ROUNDS = 30;
+const SETTLED = 1e-10;
 
 /** Solves a full system in place, by elimination with the largest pivot. O(size³). */
-function solve(matrix: Float64Array, right: Float64Array, size: number): Float64Array {
+function eliminate(matrix: Float64Array, right: Float64Array, size: number): void {
   for (let k = 0; k < size; k++) {
     let pivot = k;
     for (let i = k + 1; i < size; i++)
@@ -55,16 +58,77 @@ function solve(matrix: Float64Array, right: Float64Array, size: number): Float64
     for (let j = i + 1; j < size; j++) sum -= matrix[i * size + j]! * right[j]!;
     right[i] = sum / matrix[i * size + i]!;
   }
-  return right;
+}
+
+/**
+ * Solves a full system into `out`. What is away from the diagonal is small where visits seldom come back, so going round
+ * settles within a few rounds: O(size²) for each. Where it does not, O(size³).
+ */
+function solve(matrix: Float64Array, right: Float64Array, size: number, out: Float64Array): void {
+  for (let i = 0; i < size; i++) out[i] = right[i]!;
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    let change = 0;
+    for (let i = 0; i < size; i++) {
+      let sum = right[i]!;
+      const row = i * size;
+      for (let j = 0; j < size; j++) sum -= matrix[row + j]! * out[j]!;
+      const step = sum / matrix[row + i]!;
+      out[i]! += step;
+      change = Math.max(change, Math.abs(step));
+    }
+    if (change < SETTLED) return;
+  }
+  for (let i = 0; i < size; i++) out[i] = right[i]!;
+  eliminate(matrix, out, size);
+}
+
+/** The cards of each product that are taken into account, as places in the graph's arrays: a flat list, and where each begins. */
+function cardsUsed({ cardsFrom, cardPlace, cardSeen, pageOf }: VisitGraph, entries: Float64Array) {
+  const products = pageOf.length;
+  const from = new Uint32Array(products + 1);
+  const cards = new Uint32Array(cardPlace.length);
+  let length = 0;
+  for (let p = 0; p < products; p++) {
+    const [first, end] = [cardsFrom[p]!, cardsFrom[p + 1]!];
+    if (pageOf[p]! >= 0 && end - first <= MOST_PLACES) for (let at = first; at < end; at++) cards[length++] = at;
+    else if (pageOf[p]! >= 0) {
+      const value = (at: number) => entries[cardPlace[at]!]! * cardSeen[at]!;
+      const all = Array.from({ length: end - first }, (_, i) => first + i).sort((a, b) => value(b) - value(a) || a - b);
+      for (const at of all.slice(0, MOST_PLACES)) cards[length++] = at;
+    }
+    from[p + 1] = length;
+  }
+  return { from, cards };
+}
+
+/** Lists of pairs by the first of them: those of `key` are from `from[key]` to `from[key + 1]`. */
+class PairsByKey {
+  readonly from: Uint32Array;
+  readonly a: Uint32Array;
+  readonly b: Uint32Array;
+
+  constructor(keys: number, each: (tell: (key: number, a: number, b: number) => void) => void) {
+    this.from = new Uint32Array(keys + 1);
+    each((key) => void this.from[key + 1]!++);
+    for (let key = 0; key < keys; key++) this.from[key + 1]! += this.from[key]!;
+    const next = this.from.slice(0, keys);
+    this.a = new Uint32Array(this.from[keys]!);
+    this.b = new Uint32Array(this.from[keys]!);
+    each((key, a, b) => {
+      const at = next[key]!++;
+      this.a[at] = a;
+      this.b[at] = b;
+    });
+  }
 }
 
 /**
  * The exposure of every product. With y the expected comings of visitors who have not seen the product yet, x those of all,
  * N what comes after and s the chance of seeing it at each place, y = x − (Nᵀ − 1) S y; the exposure is s · y. Only the
- * places that show the product matter, so each is one small system. O(places × what is near + Σ places of a product³).
+ * places that show the product matter, so each is one small system. O(places × what is near + Σ places of a product²).
  */
 export function exposuresOf(graph: VisitGraph, tolerance = TOLERANCE): Exposures {
-  const { places, cardsFrom, cardPlace, cardSeen, cardChance, pageOf, menu, menuTo, begins, beginsAt } = graph;
+  const { places, cardPlace, cardSeen, cardChance, pageOf, menu, menuTo, begins, beginsAt } = graph;
   const products = pageOf.length;
   const byLinks = comings(graph, begins);
   const byMenu = comings(graph, menu);
@@ -75,90 +139,94 @@ export function exposuresOf(graph: VisitGraph, tolerance = TOLERANCE): Exposures
   const used = dot(byLinks, graph.menuChance) * again;
   const entries = byLinks.map((value, i) => value + used * byMenu[i]!);
 
-  // The places of each product that are taken into account, and room for what comes between them.
-  const kept: Uint32Array[] = [];
-  const sizes = new Uint32Array(products + 1);
+  const { from: usedFrom, cards } = cardsUsed(graph, entries);
+  /** by product: where its rows begin. A row for each of its cards, then one for its page: comings from there to each card. */
+  const rowsFrom = new Uint32Array(products + 1);
+  let most = 1;
   for (let p = 0; p < products; p++) {
-    let own = cardPlace.slice(cardsFrom[p], cardsFrom[p + 1]);
-    let at = own.map((_, i) => cardsFrom[p]! + i);
-    if (own.length > MOST_PLACES) {
-      at = at.sort((a, b) => entries[cardPlace[b]!]! * cardSeen[b]! - entries[cardPlace[a]!]! * cardSeen[a]!);
-      at = at.slice(0, MOST_PLACES).sort();
-      own = at.map((each) => cardPlace[each]!);
-    }
-    kept.push(at);
-    sizes[p + 1] = sizes[p]! + (pageOf[p]! < 0 ? 0 : own.length * (own.length + 1));
+    const count = usedFrom[p + 1]! - usedFrom[p]!;
+    most = Math.max(most, count + 1);
+    rowsFrom[p + 1] = rowsFrom[p]! + count * (count + 1);
   }
-  /** by product: a row for each of its places, then one for its page: comings from there to each of its places */
-  const between = new Float64Array(sizes[products]!);
+  const between = new Float64Array(rowsFrom[products]!);
+  const rowsAt = new PairsByKey(places, (tell) => {
+    for (let p = 0; p < products; p++) {
+      const [first, end] = [usedFrom[p]!, usedFrom[p + 1]!];
+      for (let at = first; at < end; at++) tell(cardPlace[cards[at]!]!, p, at - first);
+      if (end > first) tell(pageOf[p]!, p, end - first);
+    }
+  });
   const reached = new Float64Array(places);
   const nearby = new Nearby(graph, tolerance);
-  const shownAt: [product: number, row: number][][] = Array.from({ length: places }, () => []);
-  for (let p = 0; p < products; p++)
-    if (pageOf[p]! >= 0) {
-      kept[p]!.forEach((at, row) => shownAt[cardPlace[at]!]!.push([p, row]));
-      if (kept[p]!.length > 0) shownAt[pageOf[p]!]!.push([p, kept[p]!.length]);
-    }
   for (let place = 0; place < places; place++) {
     const near = nearby.from(place);
     reached[place] = entries[place]! / (near[place]! + uses[place]! * byMenu[place]! * again);
-    for (const [p, row] of shownAt[place]!) {
-      const at = kept[p]!;
-      const from = sizes[p]! + row * at.length;
-      for (let j = 0; j < at.length; j++) between[from + j] = near[cardPlace[at[j]!]!]!;
+    for (let pair = rowsAt.from[place]!; pair < rowsAt.from[place + 1]!; pair++) {
+      const p = rowsAt.a[pair]!;
+      const [first, end] = [usedFrom[p]!, usedFrom[p + 1]!];
+      let to = rowsFrom[p]! + rowsAt.b[pair]! * (end - first);
+      for (let at = first; at < end; at++) between[to++] = near[cardPlace[cards[at]!]!]!;
     }
   }
 
-  /** The first sightings of a product by place, its own page last. */
-  const firstSightings = (p: number): Float64Array => {
-    const at = kept[p]!;
-    const count = at.length;
+  const matrix = new Float64Array(most * most);
+  const [x, viaMenu, y] = [new Float64Array(most), new Float64Array(most), new Float64Array(most)];
+  /** The first sightings of a product at each of its cards and then on its own page, in `y`; answers how many there are. */
+  const findFirst = (p: number): number => {
+    const first = usedFrom[p]!;
+    const count = usedFrom[p + 1]! - first;
     const size = count + 1;
-    const from = sizes[p]!;
-    const page = pageOf[p]!;
-    const place = (i: number) => (i < count ? cardPlace[at[i]!]! : page);
-    // The page itself is come to by its cards, the menus, and from outside.
-    const toPage = (row: (j: number) => number) => {
-      let sum = 0;
-      for (let j = 0; j < count; j++) sum += row(j) * cardChance[at[j]!]!;
-      return sum;
-    };
-    const x = new Float64Array(size);
-    const viaMenu = new Float64Array(size);
+    // The page itself is come to by its cards, by the menus, and from outside.
+    let toPage = beginsAt[p]!;
+    let menuToPage = menuTo[p]!;
     for (let j = 0; j < count; j++) {
-      x[j] = entries[place(j)]!;
-      viaMenu[j] = byMenu[place(j)]!;
+      const card = cards[first + j]!;
+      const place = cardPlace[card]!;
+      x[j] = entries[place]!;
+      viaMenu[j] = byMenu[place]!;
+      toPage += byLinks[place]! * cardChance[card]!;
+      menuToPage += byMenu[place]! * cardChance[card]!;
     }
-    viaMenu[count] = menuTo[p]! + toPage((j) => viaMenu[j]!);
-    x[count] = beginsAt[p]! + toPage((j) => byLinks[place(j)]!) + used * viaMenu[count]!;
-    const seen = (i: number) => (i < count ? cardSeen[at[i]!]! : 1);
-    const matrix = new Float64Array(size * size);
+    viaMenu[count] = menuToPage;
+    x[count] = toPage + used * menuToPage;
     for (let i = 0; i < size; i++) {
-      const row = (j: number) => between[from + i * count + j]!;
-      const menus = uses[place(i)]! * again;
-      for (let j = 0; j < size; j++) {
-        const local = j < count ? row(j) : toPage(row) + Number(i === count);
-        const after = local + menus * viaMenu[j]! - Number(i === j);
-        matrix[j * size + i] = Number(i === j) + after * seen(i);
+      const row = rowsFrom[p]! + i * count;
+      const card = i < count ? cards[first + i]! : -1;
+      const seen = card < 0 ? 1 : cardSeen[card]!;
+      const menus = uses[card < 0 ? pageOf[p]! : cardPlace[card]!]! * again;
+      let onToPage = 0;
+      for (let j = 0; j < count; j++) {
+        const after = between[row + j]!;
+        onToPage += after * cardChance[cards[first + j]!]!;
+        matrix[j * size + i] = (after + menus * viaMenu[j]! - Number(i === j)) * seen;
       }
+      matrix[count * size + i] = (onToPage + menus * menuToPage) * seen;
+      matrix[i * size + i]! += 1;
     }
-    const first = solve(matrix, x, size);
-    for (let i = 0; i < size; i++) first[i]! *= seen(i);
-    return first;
+    solve(matrix, x, size, y);
+    for (let i = 0; i < count; i++) y[i]! *= cardSeen[cards[first + i]!]!;
+    return size;
   };
   const exposure = new Float64Array(products);
-  for (let p = 0; p < products; p++)
-    if (pageOf[p]! >= 0) exposure[p] = firstSightings(p).reduce((sum, value) => sum + value, 0);
+  for (let p = 0; p < products; p++) {
+    if (pageOf[p]! < 0) continue;
+    const size = findFirst(p);
+    let sum = 0;
+    for (let i = 0; i < size; i++) sum += y[i]!;
+    exposure[p] = sum;
+  }
   return {
     products: exposure,
     entries,
     reached,
     sightings: (p) => {
       if (pageOf[p] === undefined || pageOf[p] < 0) return [];
-      const first = firstSightings(p);
-      return [...first]
-        .map((value, i) => ({ place: i < kept[p]!.length ? cardPlace[kept[p]![i]!]! : OWN_PAGE, first: value }))
-        .filter((sighting) => sighting.first > 0)
+      const size = findFirst(p);
+      return Array.from({ length: size }, (_, i) => ({
+        place: i < size - 1 ? cardPlace[cards[usedFrom[p]! + i]!]! : OWN_PAGE,
+        first: y[i]!,
+      }))
+        .filter(({ first }) => first > 0)
         .sort((a, b) => b.first - a.first);
     },
   };

@@ -1,9 +1,9 @@
 import type { VisitGraph } from './visit-graph';
 
-/** Chances below this are not followed further when what lies near a place is asked for. */
-export const TOLERANCE = 1e-6;
+/** Chances below this are not followed further when what lies near a place is asked for: exposures are right to 0.01 %. */
+export const TOLERANCE = 1e-4;
 /** Power iteration stops when nothing changes by more. */
-const EXACT = 1e-12;
+const EXACT = 1e-11;
 
 /** Expected comings to each place, for visits that begin as `start` says and do not use the menus. */
 export function comings(graph: VisitGraph, start: Float64Array): Float64Array {
@@ -42,7 +42,7 @@ export function menuUses(graph: VisitGraph): Float64Array {
 
 /**
  * Expected comings to the places near one, for a visitor who is there and does not use the menus; the start counts as one.
- * `visit` is told the place and a lookup that holds until it returns. Cost: the links within reach of the tolerance.
+ * Cost: the links within reach of the tolerance.
  */
 export class Nearby {
   readonly #sums: Float64Array;
