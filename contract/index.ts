@@ -1,5 +1,6 @@
 import { bulkRoutes } from './bulk';
 import { deskRoutes } from './desk';
+import { exposureRoutes } from './exposure';
 import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { historyRoutes } from './history';
@@ -21,6 +22,7 @@ export const routes = {
   groups: groupRoutes,
   rules: ruleRoutes,
   shopfront: shopfrontRoutes,
+  exposure: exposureRoutes,
   bulk: bulkRoutes,
   history: historyRoutes,
   views: viewRoutes,

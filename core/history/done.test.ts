@@ -6,6 +6,7 @@ const name = 'Light wind';
 const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: string] } = {
   written: [{ did: 'written', words: 'As an older version put it' }, 'As an older version put it'],
   shopSetUp: [{ did: 'shopSetUp' }, 'Set the shop up'],
+  visitModelChanged: [{ did: 'visitModelChanged' }, 'Changed what is taken for true of a visit'],
   settingsChanged: [{ did: 'settingsChanged' }, 'Changed the settings of the shop'],
   menuChanged: [{ did: 'menuChanged' }, 'Changed the menu'],
   productAdded: [{ did: 'productAdded', title }, 'Added “Harrier delta”'],

@@ -51,6 +51,7 @@ const catalogue = {
   shopSetUp: () => 'Set the shop up',
   settingsChanged: () => 'Changed the settings of the shop',
   menuChanged: () => 'Changed the menu',
+  visitModelChanged: () => 'Changed what is taken for true of a visit',
 
   productAdded: ({ title }: Titled) => `Added “${title}”`,
   productChanged: ({ title, fields }: Titled & { fields: readonly string[] }) =>

@@ -1,5 +1,6 @@
 import type { RuleProblem } from './answers';
 import { LAST_SECOND, MOST_DAYS, spanOf } from './condition';
+import { isPlacedField } from './placed-fields';
 import { operatorsFor, type FieldRegistry } from './field';
 import { conditionsOf, isCondition, type Condition, type Rule, type RuleNode } from '../model/rule';
 
@@ -25,7 +26,10 @@ export function checkRule(rule: Rule, fields: FieldRegistry): RuleProblem[] {
   for (const { condition, path, onVariant } of conditionsOf(rule)) {
     const field = fields.get(condition.field);
     if (!field) {
-      problems.push({ path, message: `There is no field “${condition.field}” any more.` });
+      const message = isPlacedField(condition.field)
+        ? 'What shows goods cannot ask where they show: its answer would change by itself. Narrow the goods by it and pick them by hand.'
+        : `There is no field “${condition.field}” any more.`;
+      problems.push({ path, message });
       continue;
     }
     if (onVariant && !field.readVariant)

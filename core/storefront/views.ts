@@ -197,6 +197,14 @@ export const placeOfProductSchema = z.object({
   /** 1 for the first */
   position: whole,
   of: whole,
+  /** page of the listing on which it is, from 1 */
+  page: whole,
+  /** from the home page to the first page of it */
+  clicks: whole,
+  /** why it stands where it does: "held here", "newest first" */
+  why: z.string(),
+  /** what would move it, in one sentence */
+  moves: z.string(),
 });
 export type PlaceOfProduct = z.infer<typeof placeOfProductSchema>;
 

@@ -1,21 +1,23 @@
 import type { PlaceOfProduct } from './views';
 import { cachedByVersion } from '../shop/cached-by-version';
-import { placeSet } from './listing-view';
-import { groupsOf, type GroupKind } from '../shop/open-groups';
+import { PAGE_SIZE, placeSet } from './listing-view';
+import { groupsOf, type GroupKind, type GroupRef } from '../shop/open-groups';
 import type { Page } from '../model/page';
-import type { Section } from '../model/sections/sections';
+import { FEATURED_FIRST } from '../model/order';
+import { orderOf } from '../shop/arrangement';
 import type { Target } from '../model/target';
 import { firstSlots } from './pages/place-goods';
-import { sectionsOfPage } from './pages/page-goods';
-import { sectionLinks, sectionName } from './pages/sections/sections';
+import { sectionsOfPage, type FilledSection } from './pages/page-goods';
+import { sectionLinks, sectionName, sectionOrder } from './pages/sections/sections';
+import type { WhyHere } from './pages/sections/section-part';
 import { openTarget } from './pages/targets';
-import { menuLinks, pagesOnListings, reachableListings, reachablePages } from './reach';
+import { menuLinks, pagesOnListings, reachableListings, reachablePages, reachOf } from './reach';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** The sections of pages that show products, each with their slots in order. */
-function goodsOnPages(shop: ResolvedShop, now: number): { page: Page; section: Section; slots: number[] }[] {
+function goodsOnPages(shop: ResolvedShop, now: number): (FilledSection & { page: Page })[] {
   return [...reachablePages(shop), ...pagesOnListings(shop)].flatMap((page) =>
-    sectionsOfPage(shop, page, now).map(({ section, goods }) => ({ page, section, slots: goods.slots })),
+    sectionsOfPage(shop, page, now).map((filled) => ({ page, ...filled })),
   );
 }
 
@@ -43,31 +45,66 @@ export function placeCounts(shop: ResolvedShop, now: number): Uint16Array {
   const counts = new Uint16Array(shop.index.alive.size);
   const add = (slot: number) => counts[slot]!++;
   for (const at of reachableListings(shop)) placeSet(shop, at, now).forEach(add);
-  for (const { slots } of goodsOnPages(shop, now)) slots.forEach(add);
+  for (const { goods } of goodsOnPages(shop, now)) goods.slots.forEach(add);
   return counts;
 }
 
-/** Every place in which one product shows, with its position there. */
+const whyInSection: Record<WhyHere, { why: (order: string) => string; moves: string }> = {
+  pinned: { why: () => 'held here', moves: 'Move it among the goods that are held here, or let it go.' },
+  picked: { why: () => 'picked by hand', moves: 'Move it along the list of this strip.' },
+  ordered: { why: (order) => order, moves: 'Hold it here to bring it to the front, or change the order.' },
+  turn: { why: () => 'its turn today', moves: 'Another day shows others; hold it here to keep it.' },
+};
+
+/** Why a product stands where it does in a listing, and what would move it. */
+function whyInListing(shop: ResolvedShop, at: GroupRef, productId: string): Pick<PlaceOfProduct, 'why' | 'moves'> {
+  const collection = at.kind === 'collection' ? shop.collections.get(at.id)! : undefined;
+  if (collection?.source === 'picked') return { why: 'picked by hand', moves: 'Drag it along the shelf.' };
+  const group = collection ?? (at.kind === 'category' ? shop.categories.get(at.id)! : undefined);
+  if (!group) return { why: orderOf(shop, FEATURED_FIRST), moves: 'Feature it to bring it to the front.' };
+  if (group.pins.includes(productId))
+    return { why: 'pinned', moves: 'Move it among the goods that are pinned, or let it go.' };
+  return { why: orderOf(shop, group.order), moves: 'Pin it to bring it to the front, or change the order.' };
+}
+
+/** Every place in which one product shows, with its position there, why, and what would move it. */
 export function whereItShows(shop: ResolvedShop, productId: string, now: number): PlaceOfProduct[] {
   const slot = shop.index.slot(productId);
   if (slot === undefined) return [];
+  const { clicks } = reachOf(shop);
   const places: PlaceOfProduct[] = [];
-  for (const { page, section, slots } of goodsOnPages(shop, now)) {
-    const at = slots.indexOf(slot);
-    if (at >= 0)
-      places.push({
-        kind: 'section',
-        id: page.id,
-        label: `${page.title} › ${sectionName(shop, section)}`,
-        position: at + 1,
-        of: slots.length,
-      });
+  for (const { page, section, goods } of goodsOnPages(shop, now)) {
+    const at = goods.slots.indexOf(slot);
+    if (at < 0) continue;
+    const { why, moves } = whyInSection[goods.why[at]!];
+    // A page of its own is as far as it is; one around groups is where the nearest of them is.
+    const near = [`page:${page.id}`, ...page.standsOn.map(({ kind, id }) => `${kind}:${id}`)];
+    places.push({
+      kind: 'section',
+      id: page.id,
+      label: `${page.title} › ${sectionName(shop, section)}`,
+      position: at + 1,
+      of: goods.slots.length,
+      page: 1,
+      clicks: Math.min(...near.map((key) => clicks.get(key) ?? Infinity)),
+      why: why(sectionOrder(shop, section)),
+      moves,
+    });
   }
   for (const at of reachableListings(shop)) {
     if (!placeSet(shop, at, now).has(slot)) continue;
     const { slots, total } = firstSlots(shop, at, Number.MAX_SAFE_INTEGER, now);
-    const { name } = groupsOf(shop, at.kind).get(at.id)!;
-    places.push({ kind: at.kind, id: at.id, label: name, position: slots.indexOf(slot) + 1, of: total });
+    const position = slots.indexOf(slot) + 1;
+    places.push({
+      kind: at.kind,
+      id: at.id,
+      label: groupsOf(shop, at.kind).get(at.id)!.name,
+      position,
+      of: total,
+      page: Math.ceil(position / PAGE_SIZE),
+      clicks: clicks.get(`${at.kind}:${at.id}`) ?? 0,
+      ...whyInListing(shop, at, productId),
+    });
   }
   return places;
 }

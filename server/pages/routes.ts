@@ -1,6 +1,8 @@
 import { Router } from 'express';
+import { exposureRoutes } from '../../contract/exposure';
 import { shopfrontRoutes } from '../../contract/shopfront';
 import type { Catalog } from '../state/catalog';
+import { changeVisitModel, exposureOfProduct, exposureOverview } from './exposure';
 import { floor } from './floor';
 import { pageDraft, pagesOverview } from './queries';
 import { changeMenu, changePage, changeSettings, copyPage, createPage, removePage } from './commands';
@@ -12,6 +14,9 @@ export function shopfrontApi(catalog: Catalog): Router {
   const router = Router();
   answer(router, shopfrontRoutes.pages, () => pagesOverview(catalog));
   answer(router, shopfrontRoutes.floor, ({ body }) => floor(catalog, body));
+  answer(router, exposureRoutes.overview, () => exposureOverview(catalog));
+  answer(router, exposureRoutes.ofProduct, ({ params }) => exposureOfProduct(catalog, params.id!));
+  answer(router, exposureRoutes.setModel, ({ body, user }) => changeVisitModel(catalog, user, body));
   answer(router, shopfrontRoutes.createPage, ({ body, user }) => createPage(catalog, user, body.title, body.pattern));
   answer(router, shopfrontRoutes.updatePage, ({ params, body, user }) => changePage(catalog, user, params.id!, body));
   answer(router, shopfrontRoutes.drawPage, ({ params, body }) => pageDraft(catalog, params.id!, body));

@@ -1,6 +1,8 @@
 import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { placeCounts } from '../../core/storefront/where-it-shows';
-import type { FieldRegistry } from '../../core/rules/field';
+import { type PlacedField } from '../../core/rules/placed-fields';
+import type { Field, FieldRegistry } from '../../core/rules/field';
+import { exposure } from './exposure';
 import { conditionsOf, type Rule } from '../../core/model/rule';
 import type { Catalog } from './catalog';
 
@@ -14,19 +16,33 @@ export function placesBySlot(catalog: Catalog): Uint16Array {
 const registries = cachedByVersion(() => new WeakMap<Catalog, FieldRegistry>());
 
 /**
- * What the goods can be narrowed by: all that rules can ask, and in how many places a product shows. That follows from the
- * collections, so that no collection can be filled by it.
+ * Fields that follow from where goods stand, each with its numbers by slot: the goods can be narrowed and sorted by them, but
+ * no collection can be filled by one, since what it shows would change the answer.
  */
+const placed: (Omit<Field, 'read'> & { key: PlacedField; numbers: (catalog: Catalog) => ArrayLike<number> })[] = [
+  { key: 'places', label: 'Places', type: 'number', numbers: placesBySlot },
+  {
+    key: 'exposure',
+    label: 'Exposure',
+    type: 'number',
+    unit: { words: '%', parts: 100 },
+    numbers: (catalog) => exposure(catalog).shares,
+  },
+];
+
+const placedFields = (catalog: Catalog): Field[] =>
+  placed.map(({ numbers, ...field }) => ({
+    ...field,
+    read: ({ id }) => numbers(catalog)[catalog.working.shop.index.slot(id)!] ?? 0,
+  }));
+
+/** What the goods can be narrowed by: all that rules can ask, and what follows from where goods stand. */
 export function goodsFields(catalog: Catalog): FieldRegistry {
   const { shop } = catalog.working;
   const known = registries(shop);
   let fields = known.get(catalog);
   if (!fields) {
-    const places = (id: string) => placesBySlot(catalog)[shop.index.slot(id)!] ?? 0;
-    fields = new Map([
-      ...shop.fields,
-      ['places', { key: 'places', label: 'Places', type: 'number', read: (facts) => places(facts.id) }],
-    ]);
+    fields = new Map([...shop.fields, ...placedFields(catalog).map((field): [string, Field] => [field.key, field])]);
     known.set(catalog, fields);
   }
   return fields;
@@ -34,8 +50,11 @@ export function goodsFields(catalog: Catalog): FieldRegistry {
 
 /** Makes sure that the index holds what these fields need and only the whole catalog tells. */
 export function supplyColumns(catalog: Catalog, names: Iterable<string>): void {
-  for (const name of names)
-    if (name === 'places') catalog.working.shop.index.fillColumn('places', placesBySlot(catalog));
+  const { index } = catalog.working.shop;
+  for (const name of names) {
+    const field = placed.find(({ key }) => key === name);
+    if (field) index.fillColumn(name, field.numbers(catalog));
+  }
 }
 
 export const fieldsUsed = (rule: Rule): string[] => conditionsOf(rule).map(({ condition }) => condition.field);

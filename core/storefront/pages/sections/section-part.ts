@@ -41,6 +41,8 @@ export interface SectionPart<Kind extends SectionKind, View extends object> {
   goods?: (shop: ResolvedShop, section: SectionOf<Kind>, scene: Scene, above: Above) => SectionGoods;
   /** what it leads to beside the products that it shows, as links that shoppers can follow; absent where it leads nowhere */
   links?: (shop: ResolvedShop, section: SectionOf<Kind>, goods: SectionGoods) => Link[];
+  /** in words, what decides the order of its goods; absent where there is nothing to decide */
+  order?: (shop: ResolvedShop, section: SectionOf<Kind>) => string;
   /** how its goods, or what it leads to, stand on a wide screen; absent where all of it stands side by side */
   layout?: (section: SectionOf<Kind>) => { columns: number; isRow: boolean };
   /** the place whose goods it lists, page by page */

@@ -85,6 +85,10 @@ export const sectionGoods = (shop: ResolvedShop, section: Section, scene: Scene,
 export const sectionLinks = (shop: ResolvedShop, section: Section, goods: SectionGoods): Link[] =>
   partOf(section).links?.(shop, section, goods) ?? [];
 
+/** In words, what decides the order of the goods of a section. */
+export const sectionOrder = (shop: ResolvedShop, section: Section): string =>
+  partOf(section).order?.(shop, section) ?? '';
+
 /**
  * How many goods of a section, or links where it shows no goods, stand side by side on a wide screen, and whether all of them
  * stand in one row that scrolls; undefined where they do not break into rows.

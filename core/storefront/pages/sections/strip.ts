@@ -2,7 +2,7 @@ import { orderOf, arranged } from '../../../shop/arrangement';
 import { LAST } from '../../../shop/facts';
 import { isOpen, type GroupRef } from '../../../shop/open-groups';
 import type { ResolvedShop } from '../../../shop/resolved-shop';
-import { orderName, type Order } from '../../../model/order';
+import { FEATURED_FIRST, NEWEST_FIRST, orderName, type Order } from '../../../model/order';
 import type { StripSource } from '../../../model/sections/strip';
 import type { SectionOf } from '../../../model/sections/sections';
 import { membersOf } from '../../../rules/members';
@@ -155,6 +155,27 @@ function goodsOf(shop: ResolvedShop, section: Strip, { now, daysOn = 0 }: Scene,
   return { slots, why, skipped, total };
 }
 
+/** What decides the order of a strip: its own order, or that of its source. */
+function orderWords(shop: ResolvedShop, { order, source }: Strip): string {
+  if (order) return orderOf(shop, order);
+  switch (source?.kind) {
+    case 'newest':
+      return orderOf(shop, NEWEST_FIRST);
+    case 'bestSold':
+      return orderOf(shop, soldOrder(source.days));
+    case 'picked':
+      return 'picked by hand';
+    case 'collection': {
+      const collection = shop.collections.get(source.id);
+      return collection?.source === 'picked' ? 'as on its shelf' : orderOf(shop, collection?.order ?? FEATURED_FIRST);
+    }
+    case 'category':
+      return orderOf(shop, shop.categories.get(source.id)?.order ?? FEATURED_FIRST);
+    default:
+      return orderOf(shop, FEATURED_FIRST);
+  }
+}
+
 const pieces = (count: number, one: string, many: string) =>
   count === 1 ? `One product ${one}.` : `${count} products ${many}.`;
 
@@ -232,6 +253,7 @@ export const strip: SectionPart<'strip', StripView> = {
   },
   title: titleOf,
   goods: goodsOf,
+  order: orderWords,
   layout: ({ columns, shape }) => ({ columns, isRow: shape === 'row' }),
   links: (_shop, { more, moreWords, source }, { slots, total }) => {
     const group = asGroup(source);

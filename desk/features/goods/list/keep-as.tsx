@@ -4,7 +4,8 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import { addNode } from '../../../../core/rules/narrow';
-import { conditionsOf, type Rule } from '../../../../core/model/rule';
+import type { Rule } from '../../../../core/model/rule';
+import { asksWhereGoodsStand } from '../../../../core/rules/placed-fields';
 import { call, CallError, wordsOf } from '../../../data/api';
 import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';
@@ -46,8 +47,7 @@ function Name({
     }
     close();
   };
-  const places =
-    kind === 'collection' && conditionsOf(asked.rule).some(({ condition }) => condition.field === 'places');
+  const places = kind === 'collection' && asksWhereGoodsStand(asked.rule);
   return (
     <Dialog title={kind === 'view' ? 'Keep as a view' : 'Keep as a collection'} isOpen close={close}>
       <form
@@ -64,7 +64,7 @@ function Name({
           autoFocus
           error={
             places
-              ? 'A collection cannot be filled by where goods show, since it shows them itself. Take that condition away.'
+              ? 'A collection cannot be filled by where goods show or how often they are seen, since it shows them itself. Take that condition away, or pick these goods by hand.'
               : error
           }
           onChange={(event) => setName(event.target.value)}
