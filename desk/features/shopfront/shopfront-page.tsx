@@ -8,13 +8,21 @@ import { Choose } from '../../shared/ui/choose';
 import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { PageBuilder } from './builder/page-builder';
+import { ExposurePage } from './exposure/exposure-page';
 import { FloorPage } from './floor/floor-page';
 import { MenusPage } from './menus/menus-page';
 import { NewPage } from './new-page';
 import { ShopSettings } from './shop-settings';
 
 /** So many pages stand side by side; the others are found by name. */
-const IN_SIGHT = 6;
+const IN_SIGHT = 5;
+
+/** What is no page, but about all of them. */
+const views = [
+  { key: 'menu', name: 'Menu' },
+  { key: 'floor', name: 'Floor plan' },
+  { key: 'exposure', name: 'Exposure' },
+];
 
 /** Pages, built on the pages themselves, and the menu that leads to them. */
 export function ShopfrontPage() {
@@ -28,9 +36,7 @@ export function ShopfrontPage() {
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
   const view = params.get('view');
-  const isMenu = view === 'menu';
-  const isFloor = view === 'floor';
-  const isPage = !isMenu && !isFloor;
+  const isPage = !views.some(({ key }) => key === view);
   const current = data.pages.find((page) => page.id === params.get('page')) ?? data.pages[0];
   const inSight = data.pages.slice(0, IN_SIGHT);
   const shown = current && !inSight.includes(current) ? [...inSight.slice(0, -1), current] : inSight;
@@ -43,7 +49,11 @@ export function ShopfrontPage() {
     <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto">
       <div className="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
         <h1 className="mr-2 font-display text-2xl font-bold">Shopfront</h1>
-        <div role="tablist" aria-label="Pages, menu and floor plan" className="flex min-w-0 flex-wrap gap-1.5">
+        <div
+          role="tablist"
+          aria-label="Pages, and what is about all of them"
+          className="flex min-w-0 flex-wrap gap-1.5"
+        >
           {shown.map((page) => (
             <button
               key={page.id}
@@ -57,24 +67,18 @@ export function ShopfrontPage() {
               {page.title}
             </button>
           ))}
-          <button
-            type="button"
-            role="tab"
-            aria-selected={isMenu}
-            onClick={() => setParams({ view: 'menu' })}
-            className={tab(isMenu)}
-          >
-            Menu
-          </button>
-          <button
-            type="button"
-            role="tab"
-            aria-selected={isFloor}
-            onClick={() => setParams({ view: 'floor' })}
-            className={tab(isFloor)}
-          >
-            Floor plan
-          </button>
+          {views.map(({ key, name }) => (
+            <button
+              key={key}
+              type="button"
+              role="tab"
+              aria-selected={view === key}
+              onClick={() => setParams({ view: key })}
+              className={tab(view === key)}
+            >
+              {name}
+            </button>
+          ))}
         </div>
         {data.pages.length > IN_SIGHT && (
           <Choose
@@ -96,9 +100,11 @@ export function ShopfrontPage() {
         {isSetting && settings && <ShopSettings settings={settings} close={() => setSetting(false)} />}
         {isMaking && <NewPage close={() => setMaking(false)} open={(id) => setParams({ page: id })} />}
       </div>
-      {isFloor ? (
+      {view === 'floor' ? (
         <FloorPage />
-      ) : isMenu ? (
+      ) : view === 'exposure' ? (
+        <ExposurePage />
+      ) : view === 'menu' ? (
         <div className="min-h-0 flex-1 overflow-y-auto p-4">
           <MenusPage menu={menu} />
         </div>

@@ -9,7 +9,15 @@ export interface ListColumn {
 }
 
 /** Columns with a look of their own, and how wide they are at first. */
-const widths: Record<string, number> = { status: 98, price: 100, stock: 82, places: 98, margin: 54, title: 180 };
+const widths: Record<string, number> = {
+  status: 98,
+  price: 100,
+  stock: 82,
+  places: 98,
+  exposure: 82,
+  margin: 54,
+  title: 180,
+};
 export const widthOf = (key: string) => widths[key] ?? 110;
 export const NARROWEST = 48;
 

@@ -39,6 +39,7 @@ import { Pictures } from './pictures';
 import { specCount, Specs } from './specs';
 import { partsOfCell, useProductAutosave, useProductField, useVariantAutosave } from './use-product-autosave';
 import { VariantTable } from './variant-table';
+import { Where } from './where';
 import { When } from './when';
 import { Words } from './words';
 
@@ -185,6 +186,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
     },
     { id: 'goes-with', label: 'Goes with', count: relatedCount(product) || undefined },
     { id: 'search', label: 'In search' },
+    { id: 'where', label: 'Where it shows', count: places.length },
     { id: 'when', label: 'When' },
     { id: 'history', label: 'History' },
   ];
@@ -250,6 +252,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
           <Belongs productId={product.id} save={fields} />
           <GoesWith answer={answer} save={fields} />
           <InSearch answer={answer} save={fields} />
+          <Where answer={answer} />
           <When answer={answer} save={fields} />
           <History id={product.id} />
           <div className="flex items-center justify-between px-1">

@@ -3,6 +3,7 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import type { FloorAnswer } from '../../../data/shopfront';
 import { useGoodsDrop } from '../../../shared/ui/goods-drag';
+import { shareWords } from '../../../shared/ui/share';
 
 export type FloorPlace = FloorAnswer['places'][number];
 type Part = FloorPlace['parts'][number];
@@ -25,21 +26,53 @@ function deskPath({ kind, id }: FloorPlace): string {
   );
 }
 
+/** How often visits see goods and come to pages, to be shown on them. */
+export interface Warmth {
+  /** by id of a product, hundredths of a percent */
+  goods: ReadonlyMap<string, number>;
+  /** of the product that is seen most */
+  most: number;
+  /** by kind and id of a page */
+  places: ReadonlyMap<string, number>;
+}
+
 interface Props {
   place: FloorPlace;
   isLighting: boolean;
+  /** null while it is not wanted */
+  warmth: Warmth | null;
   /** takes goods that are dropped on a strip */
   hold: (pageId: string, sectionId: string, ids: string[]) => void;
+}
+
+/** How many of a hundred visits see a product, on a ground that is the darker the more they are. */
+function Seen({ share, most }: { share: number; most: number }) {
+  const part = Math.sqrt(share / Math.max(1, most));
+  return (
+    <span
+      className={clsx(
+        'absolute inset-x-0 bottom-0 text-center text-[9px] leading-3',
+        part > 0.7 ? 'text-sheet' : 'text-ink',
+      )}
+      style={{
+        background: `color-mix(in srgb, var(--color-petrol) ${Math.round(part * 100)}%, var(--color-petrol-soft))`,
+      }}
+    >
+      {shareWords(share)}
+    </span>
+  );
 }
 
 function Goods({
   goods,
   isDimmed,
   repeats,
+  warmth,
 }: {
   goods: Part['goods'];
   isDimmed: boolean;
   repeats: ReadonlySet<string>;
+  warmth: Warmth | null;
 }) {
   return (
     <ol className="grid grid-cols-4 gap-[3px]">
@@ -56,6 +89,7 @@ function Goods({
           {thumbnail && (
             <img src={thumbnail} alt="" loading="lazy" decoding="async" className="size-full object-cover" />
           )}
+          {warmth && <Seen share={warmth.goods.get(id) ?? 0} most={warmth.most} />}
           {isLit && position > 12 && (
             <span className="absolute inset-x-0 bottom-0 bg-rose text-center text-[9px] text-sheet">{position}</span>
           )}
@@ -67,7 +101,7 @@ function Goods({
   );
 }
 
-function PartBox({ place, part, isLighting, hold }: Props & { part: Part }) {
+function PartBox({ place, part, isLighting, warmth, hold }: Props & { part: Part }) {
   const takesGoods = place.kind === 'page' && part.kind === 'strip';
   const { isOver, props } = useGoodsDrop((ids) => hold(place.id, part.id, ids));
   const repeats = new Set(place.repeats);
@@ -89,7 +123,7 @@ function PartBox({ place, part, isLighting, hold }: Props & { part: Part }) {
               : '')}
         </span>
       </div>
-      {part.goods.length > 0 && <Goods goods={part.goods} isDimmed={isLighting} repeats={repeats} />}
+      {part.goods.length > 0 && <Goods goods={part.goods} isDimmed={isLighting} repeats={repeats} warmth={warmth} />}
       {part.warnings.length > 0 && !part.unseen && (
         <p className="mt-1 truncate text-[10px] text-rose-ink" title={part.warnings.join(' ')}>
           {part.warnings[0]}
@@ -101,7 +135,8 @@ function PartBox({ place, part, isLighting, hold }: Props & { part: Part }) {
 
 /** One page of the shop, drawn small. */
 export const FloorCard = memo(function FloorCard(props: Props) {
-  const { place, isLighting } = props;
+  const { place, isLighting, warmth } = props;
+  const comes = warmth?.places.get(`${place.kind}:${place.id}`);
   const isLost = place.clicks === null || place.unseen !== null;
   const isLit = isLighting && place.lit > 0;
   return (
@@ -116,7 +151,14 @@ export const FloorCard = memo(function FloorCard(props: Props) {
       <Link to={deskPath(place)} className="mb-1.5 flex items-baseline justify-between gap-2 hover:underline">
         <span className="min-w-0 truncate text-xs font-bold">{place.name}</span>
         <span className={clsx('shrink-0 text-[10px]', isLost ? 'font-semibold text-rose-ink' : 'text-ink-2')}>
-          {place.unseen ?? (place.clicks === null ? 'no way in' : isLit ? `${place.lit} lit` : kindWords[place.kind])}
+          {place.unseen ??
+            (place.clicks === null
+              ? 'no way in'
+              : isLit
+                ? `${place.lit} lit`
+                : comes !== undefined
+                  ? shareWords(comes)
+                  : kindWords[place.kind])}
         </span>
       </Link>
       <ul className="flex flex-col gap-1.5">

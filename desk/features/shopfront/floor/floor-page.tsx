@@ -4,15 +4,17 @@ import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { Target } from '../../../../core/model/target';
 import { wordsOf } from '../../../data/api';
+import { useExposure } from '../../../data/exposure';
 import { useFloor, usePages, useShopfrontWrites, type FloorAsked, type WantedSection } from '../../../data/shopfront';
 import { useTray } from '../../../shared/tray-store';
 import { Button } from '../../../shared/ui/button';
+import { Tick } from '../../../shared/ui/tick';
 import { Failed, Loading } from '../../../shared/ui/states';
 import { useWindowTaken } from '../../../shared/window-state';
 import { ChooseTarget } from '../fields/choose-target';
 import { TargetName } from '../fields/target-words';
 import { targetOf } from '../targets';
-import { FloorCard, type FloorPlace } from './floor-card';
+import { FloorCard, type FloorPlace, type Warmth } from './floor-card';
 import { LitPanel } from './lit-panel';
 import { usePanZoom } from './use-pan-zoom';
 
@@ -62,7 +64,22 @@ export function FloorPage() {
   const { data: pages } = usePages();
   const { updatePage } = useShopfrontWrites();
   const { pane, scale, zoom, drag } = usePanZoom();
-  const light = (key: string | null) => setParams({ view: 'floor', ...(key !== null && { lit: key }) });
+  const isWarm = params.get('seen') === 'yes';
+  const { data: exposure } = useExposure(isWarm);
+  const warmth = useMemo<Warmth | null>(
+    () =>
+      isWarm && exposure
+        ? {
+            goods: new Map(exposure.goods.map(({ id, share }) => [id, share])),
+            most: exposure.goods.reduce((most, { share }) => Math.max(most, share), 0),
+            places: new Map(exposure.places.map(({ kind, id, share }) => [`${kind}:${id}`, share])),
+          }
+        : null,
+    [isWarm, exposure],
+  );
+  const show = (lit: string | null, warm: boolean) =>
+    setParams({ view: 'floor', ...(lit !== null && { lit }), ...(warm && { seen: 'yes' }) });
+  const light = (key: string | null) => show(key, isWarm);
   const write = useCallback(
     (pageId: string, change: (section: WantedSection, at: number, all: WantedSection[]) => WantedSection) => {
       const page = pages?.pages.find(({ id }) => id === pageId);
@@ -123,6 +140,7 @@ export function FloorPage() {
               </>
             )}
           </span>
+          <Tick label="How often it is seen" checked={isWarm} change={(warm) => show(litKey, warm)} />
           <span className="ml-auto flex items-center gap-1">
             <Button look="bare" aria-label="Smaller" onClick={() => zoom(0.8)}>
               <Minus size={14} aria-hidden="true" />
@@ -163,7 +181,13 @@ export function FloorPage() {
                     {title}
                   </h2>
                   {cards.map((place) => (
-                    <FloorCard key={`${place.kind} ${place.id}`} place={place} isLighting={lit !== null} hold={hold} />
+                    <FloorCard
+                      key={`${place.kind} ${place.id}`}
+                      place={place}
+                      isLighting={lit !== null}
+                      warmth={warmth}
+                      hold={hold}
+                    />
                   ))}
                 </section>
               ))}
@@ -178,6 +202,7 @@ export function FloorPage() {
         <LitPanel
           floor={floor}
           isLighting={lit !== null}
+          isWarm={warmth !== null}
           skipRepeats={(pageId) =>
             write(pageId, (section, at, all) => {
               const isBelow = all.slice(0, at).some(({ kind }) => kind === 'strip' || kind === 'product');

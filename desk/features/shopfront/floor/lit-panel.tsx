@@ -1,5 +1,7 @@
 import { Link } from 'react-router';
+import { useProductExposure } from '../../../data/exposure';
 import type { FloorAnswer } from '../../../data/shopfront';
+import { PlacesOfProduct, SeenBy } from '../../../shared/where-it-shows';
 import { Button } from '../../../shared/ui/button';
 import { countWords } from '../../../../core/shared/count-words';
 import { Thumb } from '../../../shared/ui/thumb';
@@ -7,6 +9,8 @@ import { Thumb } from '../../../shared/ui/thumb';
 interface Props {
   floor: FloorAnswer;
   isLighting: boolean;
+  /** numbers on goods say how many of a hundred visits see them */
+  isWarm: boolean;
   /** lets the last strip of a page that repeats something skip what stands above */
   skipRepeats: (pageId: string) => void;
 }
@@ -19,8 +23,9 @@ const clicksWords = (clicks: number | null) =>
       : `${countWords(clicks, 'click', 'clicks')} from home`;
 
 /** Where what is lit shows, and what is odd about the floor as a whole. */
-export function LitPanel({ floor, isLighting, skipRepeats }: Props) {
+export function LitPanel({ floor, isLighting, isWarm, skipRepeats }: Props) {
   const { one } = floor;
+  const { data: exposure } = useProductExposure(one?.id);
   const repeated = floor.places.filter(({ kind, repeats }) => kind === 'page' && repeats.length > 0);
   const lost = floor.places.filter(({ clicks, unseen }) => clicks === null && unseen === null);
   const lit = floor.places.filter((place) => place.lit > 0);
@@ -38,20 +43,8 @@ export function LitPanel({ floor, isLighting, skipRepeats }: Props) {
               <span className={one.clicks === null ? 'text-rose-ink' : 'text-ink-2'}>{clicksWords(one.clicks)}</span>
             </span>
           </div>
-          {one.places.length === 0 && <p className="font-semibold text-rose-ink">It shows nowhere.</p>}
-          <ul>
-            {one.places.map(({ kind, id, label, position, of }) => (
-              <li key={`${kind} ${id} ${label}`} className="flex justify-between gap-3 border-b border-hair py-1.5">
-                <span className="min-w-0">
-                  <span className="block truncate font-semibold">{label}</span>
-                  <span className="text-xs text-ink-2">{kind === 'section' ? 'a section of a page' : kind}</span>
-                </span>
-                <span className="shrink-0 tabular-nums text-ink-2">
-                  {position} of {of}
-                </span>
-              </li>
-            ))}
-          </ul>
+          <PlacesOfProduct places={one.places} />
+          {exposure && <SeenBy {...exposure} />}
         </section>
       ) : (
         isLighting && (
@@ -101,7 +94,10 @@ export function LitPanel({ floor, isLighting, skipRepeats }: Props) {
         </p>
       )}
       <p className="text-xs text-ink-2">
-        A red dot: sold out. A yellow dot: twice on this page. Drop goods on a strip to hold them there.
+        A red dot: sold out. A yellow dot: twice on this page.
+        {isWarm &&
+          ' The darker the number, the more visits see the product; beside the name, how many come to the page.'}{' '}
+        Drop goods on a strip to hold them there.
       </p>
     </div>
   );
