@@ -171,6 +171,13 @@ export const shopfrontRoutes = {
     files: true,
     answer: z.object({ media: z.string(), width: z.number().int(), height: z.number().int() }),
   }),
+  addFilm: route({
+    method: 'POST',
+    path: '/api/pages/films',
+    summary: 'Upload a film (MP4, WebM) for a section, or its captions (WebVTT)',
+    files: true,
+    answer: z.object({ name: z.string() }),
+  }),
   copyPage: route({
     method: 'POST',
     path: '/api/pages/:id/copy',

@@ -20,6 +20,7 @@ import { shopfrontApi } from '../pages/routes';
 import { viewsApi } from '../search/view-routes';
 import type { Catalog } from '../state/catalog';
 import { serveFiles } from '../media/serve-files';
+import { serveFilms } from '../media/serve-films';
 import { servePictures } from '../media/serve-pictures';
 import { readSession, SESSION_COOKIE } from '../people/sign-in';
 import { shopApi } from '../storefront/shop-api';
@@ -79,6 +80,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
   );
   app.use(compression({ filter: isText }));
   app.use(servePictures(catalog.mediaFolder));
+  app.use(serveFilms(catalog.folder));
   if (dist)
     for (const [address, files] of [
       ['/assets', 'assets'],

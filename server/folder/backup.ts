@@ -58,18 +58,19 @@ export async function backUp(folder: string, target: string): Promise<BackupSize
     for (const name of await readdir(join(folder, own)))
       if (!name.endsWith('.part')) await copyMissing(join(folder, own, name), join(passing, own, name));
   }
-  const files = await copyFiles(folder, passing);
+  await copyFiles(folder, passing, 'films');
+  const files = await copyFiles(folder, passing, 'files');
   renameSync(passing, target);
   return { products, pictures: hashes.length, files };
 }
 
-/** Copies all files that arrived whole. */
-async function copyFiles(folder: string, target: string): Promise<number> {
+/** Copies all files of a store that arrived whole. */
+async function copyFiles(folder: string, target: string, store: 'files' | 'films'): Promise<number> {
   let copied = 0;
-  const shelves = await readdir(join(folder, 'files')).catch(() => [] as string[]);
+  const shelves = await readdir(join(folder, store)).catch(() => [] as string[]);
   for (const shelf of shelves.filter((name) => /^[0-9a-f]{2}$/.test(name)))
-    for (const name of await readdir(join(folder, 'files', shelf))) {
-      await copyMissing(join(folder, 'files', shelf, name), join(target, 'files', shelf, name));
+    for (const name of await readdir(join(folder, store, shelf))) {
+      await copyMissing(join(folder, store, shelf, name), join(target, store, shelf, name));
       copied++;
     }
   return copied;

@@ -7,7 +7,12 @@ import { floor } from './floor';
 import { pageDraft, pagesOverview } from './queries';
 import { changeMenu, changePage, changeSettings, copyPage, createPage, removePage } from './commands';
 import { readSubscribers } from '../store/subscribers';
-import { takesPicture, uploadedPicture } from '../media/upload';
+import { MAX_FILM_BYTES } from '../../core/model/film';
+import { dropArrived } from '../media/file-store';
+import { filmsFolder, keepFilm } from '../media/film-store';
+import { arrivedFile, takesFile, takesPicture, uploadedPicture } from '../media/upload';
+import { invalidField } from '../shared/problem';
+import { refusals } from '../shared/refusals';
 import { answer } from '../http/answer';
 
 export function shopfrontApi(catalog: Catalog): Router {
@@ -28,6 +33,21 @@ export function shopfrontApi(catalog: Catalog): Router {
       return { media, width, height };
     },
     takesPicture,
+  );
+  answer(
+    router,
+    shopfrontRoutes.addFilm,
+    async ({ request }) => {
+      const { path } = arrivedFile(request);
+      try {
+        const name = await keepFilm(catalog.folder, path);
+        if (!name) throw invalidField(['files'], refusals.noFilm);
+        return { name };
+      } finally {
+        await dropArrived(path);
+      }
+    },
+    takesFile(filmsFolder(catalog.folder), MAX_FILM_BYTES, refusals.filmTooLarge),
   );
   answer(router, shopfrontRoutes.copyPage, ({ params, user }) => copyPage(catalog, user, params.id!));
   answer(router, shopfrontRoutes.deletePage, ({ params, user }) => {

@@ -24,6 +24,8 @@ export const refusals = {
   fileRoles: 'A file is a download, a sample or a manual.',
   fileTooLarge: 'This file is too large: a file may have up to 300 MB.',
   noFileArrived: 'No file arrived.',
+  filmTooLarge: 'This file is too large: a film may have up to 100 MB.',
+  noFilm: 'This is neither a film nor captions. MP4, WebM and WebVTT are taken.',
   fileEmpty: 'This file is empty.',
   besideItself: 'A product cannot stand beside itself.',
   besideFull: (title: string) => `“${title}” has 24 products there already.`,

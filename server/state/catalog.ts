@@ -51,7 +51,7 @@ export class Catalog {
   readonly filesFolder: string;
 
   constructor(
-    folder: string,
+    readonly folder: string,
     readonly clock: () => Date = () => new Date(),
     /** from so many products on, the index is kept in a file for the next start */
     cachedFrom?: number,
