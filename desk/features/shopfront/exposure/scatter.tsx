@@ -1,12 +1,12 @@
 import { ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use } from 'echarts/core';
+import { init, use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useEffect, useRef, useState } from 'react';
 import { shareWords } from '../../../shared/ui/share';
 import { middles, type Beside, type Good } from './corners';
 
-use([ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, CanvasRenderer]);
+register([ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, CanvasRenderer]);
 
 const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
 
