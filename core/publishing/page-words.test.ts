@@ -93,6 +93,9 @@ const samples: Record<string, unknown> = {
   questions: [{ question: 'Other?', html: '<p>Yes.</p>' }],
   slides: [{ title: 'Other', text: '', picture: null, pictureOf: null, buttons: [] }],
   daily: 9,
+  film: `${'a'.repeat(40)}.mp4`,
+  captions: `${'a'.repeat(40)}.vtt`,
+  poster: media,
 };
 
 /** Another value of a field. */

@@ -33,6 +33,10 @@ export const drawPage = (id: string, body: PageDraft, signal: AbortSignal) =>
 export const useSectionPicture = () =>
   useMutation({ mutationFn: (files: File[]) => call(routes.shopfront.addPicture, { files }) });
 
+/** Stores a film, or its captions, for a section. */
+export const useSectionFilm = () =>
+  useMutation({ mutationFn: (files: File[]) => call(routes.shopfront.addFilm, { files }) });
+
 export function useSubscribers(isWanted: boolean) {
   return useQuery({
     queryKey: ['subscribers'],

@@ -38,6 +38,7 @@ const named: { [Kind in SectionKind]: z.input<(typeof sectionTypes)[Kind]['schem
   text: { kind: 'text', title: 'About us', html: '<p>Two of us.</p>' },
   pictureText: { kind: 'pictureText', title: '', html: '', pictureOf: category, button: { words: 'Go', to: page } },
   pictures: { kind: 'pictures', title: '', pictures: [{ picture, to: page }] },
+  film: { kind: 'film', title: '', film: `${'a'.repeat(40)}.mp4`, captions: `${'b'.repeat(40)}.vtt` },
   quotes: { kind: 'quotes', title: '', quotes: [{ words: 'It flies.', who: 'A friend', stars: 5 }] },
   facts: { kind: 'facts', title: '', facts: [{ title: 'Sent soon', words: '' }] },
   questions: { kind: 'questions', title: '', questions: [{ question: 'Does it fly?', html: '<p>Yes.</p>' }] },

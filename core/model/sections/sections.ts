@@ -4,6 +4,7 @@ import type { Rule } from '../rule';
 import type { Target } from '../target';
 import { banner } from './banner';
 import { facts } from './facts';
+import { film } from './film';
 import { line } from './line';
 import { listing } from './listing';
 import { pictureText } from './picture-text';
@@ -30,6 +31,7 @@ export const sectionTypes = {
   text,
   pictureText,
   pictures,
+  film,
   quotes,
   facts,
   questions,

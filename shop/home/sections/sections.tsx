@@ -3,6 +3,7 @@ import type { SectionKind } from '../../../core/model/sections/sections';
 import type { SectionView } from '../../../core/storefront/pages/sections/sections';
 import { Banner } from './banner';
 import { Facts } from './facts';
+import { Film } from './film';
 import { Frame } from './frame';
 import { Line } from './line';
 import { Listing } from './listing';
@@ -26,6 +27,7 @@ const looks: { [Kind in SectionKind]: ComponentType<SectionProps<Kind>> } = {
   text: Text,
   pictureText: PictureText,
   pictures: Pictures,
+  film: Film,
   quotes: Quotes,
   facts: Facts,
   questions: Questions,

@@ -7,6 +7,7 @@ import type { ListingPlace } from '../../listing-view';
 import type { Scene } from '../scene';
 import { banner } from './banner';
 import { facts } from './facts';
+import { film } from './film';
 import { line } from './line';
 import { listing } from './listing';
 import { pictureText } from './picture-text';
@@ -29,6 +30,7 @@ const parts = {
   text,
   pictureText,
   pictures,
+  film,
   quotes,
   facts,
   questions,

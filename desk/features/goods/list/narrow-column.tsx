@@ -20,7 +20,19 @@ import { RangeSection } from './range-section';
 
 const FIRST = 7;
 /** Sections in the order of a seller's day; all others follow, options and specs among them. */
-const order = ['status', 'category', 'loose', 'brand', 'price', 'stock', 'tag', 'margin', 'places', 'exposure', 'supplier'];
+const order = [
+  'status',
+  'category',
+  'loose',
+  'brand',
+  'price',
+  'stock',
+  'tag',
+  'margin',
+  'places',
+  'exposure',
+  'supplier',
+];
 /** Fields that are known by their product rather than by a value of their own. */
 const yesFields = ['featured', 'onSale'];
 

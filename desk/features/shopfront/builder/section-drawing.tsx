@@ -50,6 +50,10 @@ const drawings: Record<SectionKind, readonly Box[]> = {
     [14, 5, 9, 14],
     [25, 5, 8, 14],
   ],
+  film: [
+    [3, 4, 30, 16, true],
+    [15, 9, 6, 6],
+  ],
   quotes: [
     [6, 6, 3, 4],
     [11, 6, 3, 4],

@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import type { SectionKind } from '../../../../core/model/sections/sections';
 import { BannerFields } from './banner-fields';
 import { FactsFields } from './facts-fields';
+import { FilmFields } from './film-fields';
 import { LineFields } from './line-fields';
 import { ListingFields } from './listing-fields';
 import { PictureTextFields } from './picture-text-fields';
@@ -24,6 +25,7 @@ const fields: { [Kind in SectionKind]: ComponentType<SectionFieldsProps<Kind>> }
   text: TextFields,
   pictureText: PictureTextFields,
   pictures: PicturesFields,
+  film: FilmFields,
   quotes: QuotesFields,
   facts: FactsFields,
   questions: QuestionsFields,
