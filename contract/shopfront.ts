@@ -4,7 +4,7 @@ import { patternKeys } from '../core/model/page-patterns';
 import { pageSchema, pageSettings } from '../core/model/page';
 import { sectionBodySchema } from '../core/model/sections/sections';
 import { settingsSchema } from '../core/model/settings';
-import { menuSchema, wantedItemSchema } from '../core/model/menu';
+import { eachMenu, menus, menuSchema, wantedItemSchema } from '../core/model/menu';
 import { targetSchema } from '../core/model/target';
 import { ruleSchema } from '../core/model/rule';
 import type { PageView } from '../core/storefront/pages/page-view';
@@ -84,10 +84,7 @@ const settingFields = Object.fromEntries(
   Object.entries(pageSettings).map(([name, schema]) => [name, schema.removeDefault()]),
 ) as { [Name in keyof typeof pageSettings]: ReturnType<(typeof pageSettings)[Name]['removeDefault']> };
 const changeFields = { ...pageFields, ...settingFields };
-const menuFields = {
-  items: z.array(wantedItemSchema).max(20, 'A menu can have at most 20 items.'),
-  footer: z.array(wantedItemSchema).max(12, 'The foot of the shop can have at most 12 columns.'),
-};
+const menuFields = eachMenu((name) => z.array(wantedItemSchema).max(menus[name].most, menus[name].tooMany));
 
 export const shopfrontRoutes = {
   pages: route({
@@ -98,6 +95,8 @@ export const shopfrontRoutes = {
       pages: z.array(pageSchema),
       /** by id of a page: from where shoppers reach it */
       ways: z.record(z.string(), z.array(z.string())),
+      /** by kind and id: why shoppers do not meet a page or a group; those that they meet are not named */
+      notMet: z.record(z.string(), z.string()),
     }),
   }),
   floor: route({
@@ -194,7 +193,7 @@ export const shopfrontRoutes = {
   menu: route({
     method: 'GET',
     path: '/api/menu',
-    summary: 'The menus at the head and the foot of the shop',
+    summary: 'The menus of the shop: in its head, at its foot, and the line above',
     answer: menuSchema,
   }),
   setMenu: route({

@@ -310,5 +310,6 @@ export function putStorefront(db: Db, home: Page, ids: Ids): void {
         item({ kind: 'address', url: 'mailto:hello@larkandline.example' }, 'Write to us'),
       ]),
     ],
+    top: [item({ kind: 'address', url: 'mailto:hello@larkandline.example' }, 'Ask us'), item(category('Workshops'))],
   });
 }

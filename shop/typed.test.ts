@@ -4,7 +4,7 @@ import { stillDrawn, withTyped } from './typed';
 const card = (id: string, title: string) => ({ id, title }) as never;
 const shop = { name: 'Lark & Line', tagline: '', locale: 'en', currency: 'EUR' };
 const data = (page: unknown, url = '/'): ShopData =>
-  ({ shop, base: '/preview', url, origin: '', menu: { items: [], footer: [] }, page }) as ShopData;
+  ({ shop, base: '/preview', url, origin: '', menu: { items: [], footer: [], top: [] }, page }) as ShopData;
 
 const product = {
   kind: 'product',

@@ -182,7 +182,11 @@ function kiteShop(reversed = false) {
       ],
     }),
   );
-  put(shop, 'menu', 'menu', { items: [itemOf({ id: 'm_1', target: { kind: 'collection', id: 'k_1' } })], footer: [] });
+  put(shop, 'menu', 'menu', {
+    items: [itemOf({ id: 'm_1', target: { kind: 'collection', id: 'k_1' } })],
+    footer: [],
+    top: [],
+  });
   return shop;
 }
 const ofShop = (shop = kiteShop()) => {

@@ -1,3 +1,4 @@
+import { menuNames, type MenuName } from '../model/menu';
 import type { Page } from '../model/page';
 import type { Link, Target } from '../model/target';
 import type { VisitModel } from '../model/visit-model';
@@ -187,8 +188,8 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
     }
   };
   const menu = menuView(shop);
-  inMenu(menu.items, 1);
-  inMenu(menu.footer, seenInRow(FOOT));
+  const seenAs: Record<MenuName, number> = { items: 1, top: 1, footer: seenInRow(FOOT) };
+  for (const name of menuNames) inMenu(menu[name], seenAs[name]);
 
   const home = [...shop.pages.values()].find((page) => page.home);
   const atHome = home && firstOf.get(`page:${home.id}`);

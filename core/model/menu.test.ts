@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { itemOf } from '../testing/shop';
-import { flatItems, leanMenu, MENU_LEVELS, movedItem, wholeMenu, withLinks, type MenuItem } from './menu';
+import { flatItems, leanMenu, MENU_LEVELS, movedItem, wholeMenu, withLinks, writtenOut, type MenuItem } from './menu';
 
 const item = (id: string, items: MenuItem[] = []) =>
   itemOf({ id, label: id, target: { kind: 'category', id: 'c_kites0' }, items });
@@ -66,13 +66,39 @@ test('law: moving loses nobody, doubles nobody, and no level is deeper than ther
 
 test('menus are published without what is as usual, and read as they were', () => {
   fc.assert(
-    fc.property(tree, tree, (items, footer) => {
-      expect(wholeMenu(leanMenu({ items, footer }) as never)).toEqual({ items, footer });
+    fc.property(tree, tree, tree, (items, footer, top) => {
+      expect(wholeMenu(leanMenu({ items, footer, top }) as never)).toEqual({ items, footer, top });
     }),
   );
-  expect(leanMenu({ items: [item('a')], footer: [] })).toEqual({
+  expect(leanMenu({ items: [item('a')], footer: [], top: [] })).toEqual({
     items: [{ id: 'a', label: 'a', target: { kind: 'category', id: 'c_kites0' }, items: [] }],
   });
+});
+
+test('what was kept in step with the tree is written out, as deep as a menu goes, before what stood below it', () => {
+  const below: Record<string, string[]> = { c_kites0: ['c_1', 'c_2'], c_1: ['c_11'], c_11: ['c_111'] };
+  let next = 0;
+  const [own] = menu('a', '-b');
+  const kept = { ...own!, target: { kind: 'category' as const, id: 'c_kites0' }, withChildren: true };
+  const out = writtenOut(
+    [kept],
+    'a',
+    (id) => below[id] ?? [],
+    () => `n${(next += 1)}`,
+  );
+  const told = flatItems(out).map(
+    ({ item: each, level }) => `${'-'.repeat(level)}${(each.target as { id: string }).id}`,
+  );
+  expect(told).toEqual(['c_kites0', '-c_1', '--c_11', '-c_2', '-c_kites0']);
+  expect(out[0]!.withChildren).toBe(false);
+  expect(
+    writtenOut(
+      [kept],
+      'other',
+      () => [],
+      () => '',
+    ),
+  ).toEqual([kept]);
 });
 
 test('links are followed on every level; a menu that names nothing of it stays the same', () => {

@@ -40,10 +40,29 @@ export interface MenuItem extends z.infer<z.ZodObject<typeof itemFields>> {
 const itemSchema: z.ZodType<MenuItem> = z.lazy(() =>
   z.object({ id: idSchema, ...itemFields, items: z.array(itemSchema) }),
 );
-export const menuSchema = z.object({ items: z.array(itemSchema), footer: z.array(itemSchema) });
-/** The menus of the shop: the one in its head, and the columns at its foot. */
-export type Menu = z.infer<typeof menuSchema>;
-export type MenuName = keyof Menu;
+
+/**
+ * The menus of the shop: what stands here is stored, published, reviewed and walked; the frame of the shop draws each. One
+ * that comes later is not published while it is empty.
+ */
+export const menus = {
+  items: { words: 'the menu', most: 20, tooMany: 'A menu can have at most 20 items.' },
+  footer: { words: 'the foot of the shop', most: 12, tooMany: 'The foot of the shop can have at most 12 columns.' },
+  top: { words: 'the line above the head', most: 6, tooMany: 'The line above the head can have at most 6 items.' },
+} as const;
+export type MenuName = keyof typeof menus;
+export const menuNames = Object.keys(menus) as MenuName[];
+export type Menu = Record<MenuName, MenuItem[]>;
+
+/** A menu, or anything else for each of them, from what there is under each name. */
+export const eachMenu = <T>(make: (name: MenuName) => T): Record<MenuName, T> => ({
+  items: make('items'),
+  footer: make('footer'),
+  top: make('top'),
+});
+
+export const menuSchema = z.object(eachMenu(() => z.array(itemSchema)));
+export const emptyMenu: Menu = eachMenu(() => []);
 
 /** An item as it is sent: without an id while it is new, and what is as usual left out. */
 export interface WantedItem extends z.input<z.ZodObject<typeof itemFields>> {
@@ -62,8 +81,6 @@ export const wantedItemSchema: z.ZodType<ReadItem, WantedItem> = z.lazy(() =>
   }),
 );
 
-const emptyMenu: Menu = { items: [], footer: [] };
-
 /** Whether shoppers meet an item at `now` (milliseconds since 1970). */
 export const isItemShown = (item: Pick<MenuItem, 'hidden' | 'from' | 'until'>, now: number): boolean =>
   isShownAt(item, now);
@@ -74,8 +91,8 @@ export function flatItems(items: readonly MenuItem[], level = 0): { item: MenuIt
 }
 
 /** All items of all menus. */
-export const allItems = ({ items, footer }: Menu): MenuItem[] =>
-  [...flatItems(items), ...flatItems(footer)].map(({ item }) => item);
+export const allItems = (menu: Menu): MenuItem[] =>
+  menuNames.flatMap((name) => flatItems(menu[name]).map(({ item }) => item));
 
 /** The items with every link changed; the same where none is. */
 export function withLinks(items: MenuItem[], follow: (link: Link) => Link): MenuItem[] {
@@ -136,10 +153,14 @@ const leanItem = ({ items, ...item }: MenuItem): object => {
 };
 
 /** Menus as they are published: without what is as usual. Items of the first level always told what stands below them. */
-export const leanMenu = ({ items, footer }: Menu): object => ({
-  items: items.map((item) => ({ items: [], ...leanItem(item) })),
-  ...(footer.length > 0 && { footer: footer.map((item) => ({ items: [], ...leanItem(item) })) }),
-});
+export const leanMenu = (menu: Menu): object =>
+  Object.fromEntries(
+    menuNames.flatMap((name) =>
+      name === 'items' || menu[name].length > 0
+        ? [[name, menu[name].map((item) => ({ items: [], ...leanItem(item) }))]]
+        : [],
+    ),
+  );
 
 const wholeItem = (stored: MenuItem): MenuItem => ({
   ...usualItem,
@@ -148,7 +169,32 @@ const wholeItem = (stored: MenuItem): MenuItem => ({
 });
 
 /** The menus that `leanMenu` made less of. */
-export const wholeMenu = (stored: Partial<Menu>): Menu => ({
-  items: (stored.items ?? emptyMenu.items).map(wholeItem),
-  footer: (stored.footer ?? emptyMenu.footer).map(wholeItem),
-});
+export const wholeMenu = (stored: Partial<Menu>): Menu => eachMenu((name) => (stored[name] ?? []).map(wholeItem));
+
+/**
+ * The items with one that was kept in step with the tree written out: its subcategories as items of their own, as many levels
+ * down as a menu has left. `children` answers the categories below one, in order; `newId` an id for a new item.
+ */
+export function writtenOut(
+  items: MenuItem[],
+  id: string,
+  children: (categoryId: string) => readonly string[],
+  newId: () => string,
+  level = 0,
+): MenuItem[] {
+  const below = (categoryId: string, at: number): MenuItem[] =>
+    at >= MENU_LEVELS
+      ? []
+      : children(categoryId).map((child) => ({
+          id: newId(),
+          label: '',
+          target: { kind: 'category', id: child },
+          ...usualItem,
+          items: below(child, at + 1),
+        }));
+  return items.map((item) => {
+    if (item.id !== id) return { ...item, items: writtenOut(item.items, id, children, newId, level + 1) };
+    if (item.target?.kind !== 'category') return item;
+    return { ...item, withChildren: false, items: [...below(item.target.id, level + 1), ...item.items] };
+  });
+}

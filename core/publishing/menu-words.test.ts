@@ -7,7 +7,7 @@ const to = (id: string, over: Partial<MenuItem> = {}) =>
 const told = (before: Partial<Menu>, after: Partial<Menu>) => {
   const shop = (menu: Partial<Menu>) => {
     const made = shopOf([productOf('p_a')]);
-    put(made, 'menu', 'shop', { items: [], footer: [], ...menu });
+    put(made, 'menu', 'shop', { items: [], footer: [], top: [], ...menu });
     return made;
   };
   return documentChange(shop(before), shop(after), 'menu', 'shop')!.fields.map(({ label, before: a, after: b }) => [

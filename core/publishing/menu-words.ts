@@ -1,10 +1,8 @@
 import type { FieldChange } from './changes';
-import { flatItems, type Menu, type MenuItem, type MenuName } from '../model/menu';
+import { allItems, menuNames, menus, type Menu, type MenuItem, type MenuName } from '../model/menu';
 import { momentWords } from '../shared/moment';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { linkWords } from '../storefront/pages/targets';
-
-const menuNames: Record<MenuName, string> = { items: 'the menu', footer: 'the foot of the shop' };
 
 interface Placed {
   item: MenuItem;
@@ -25,8 +23,7 @@ function placed(shop: ResolvedShop, menu: Menu): Map<string, Placed> {
       all.set(item.id, { item, name: nameOf(shop, item), menu: name, parent, before: items[i - 1] ?? null });
       walk(item.items, name, item);
     });
-  walk(menu.items, 'items', null);
-  walk(menu.footer, 'footer', null);
+  for (const name of menuNames) walk(menu[name], name, null);
   return all;
 }
 
@@ -70,7 +67,7 @@ function fieldsOf(shop: ResolvedShop, item: MenuItem): [string, string][] {
 }
 
 const standsWords = (shop: ResolvedShop, { parent, menu }: Placed) =>
-  parent ? `below ${nameOf(shop, parent)}` : `in ${menuNames[menu]}`;
+  parent ? `below ${nameOf(shop, parent)}` : `in ${menus[menu].words}`;
 
 /** What changed about the menus, item by item: who came, who went, what is called or stands otherwise now. */
 export function menuChanges(live: ResolvedShop, work: ResolvedShop): FieldChange[] {
@@ -80,12 +77,8 @@ export function menuChanges(live: ResolvedShop, work: ResolvedShop): FieldChange
     if (!now.has(id)) changes.push({ label: was.name, before: standsWords(live, was), after: '' });
   const lists = (menu: Menu) =>
     new Map<string, readonly MenuItem[]>([
-      ['items', menu.items],
-      ['footer', menu.footer],
-      ...[...flatItems(menu.items), ...flatItems(menu.footer)].map(({ item }): [string, readonly MenuItem[]] => [
-        item.id,
-        item.items,
-      ]),
+      ...menuNames.map((name): [string, readonly MenuItem[]] => [name, menu[name]]),
+      ...allItems(menu).map((item): [string, readonly MenuItem[]] => [item.id, item.items]),
     ]);
   const [oldLists, lists2] = [lists(live.menu), lists(work.menu)];
   const moved = new Set([...lists2].flatMap(([key, items]) => [...movedIds(oldLists.get(key) ?? [], items)]));

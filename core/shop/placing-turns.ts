@@ -1,4 +1,4 @@
-import { flatItems, type Menu } from '../model/menu';
+import { allItems, type Menu } from '../model/menu';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
 import { localDay, secondsOf } from '../shared/moment';
@@ -27,6 +27,6 @@ export function hasPlacingTurned({ pages, menu, settings }: Placing, before: num
     if (hasTurned(page) || page.sections.some(hasTurned)) return true;
     takesTurns ||= page.sections.some((section) => section.kind === 'strip' && section.daily !== null);
   }
-  if ([...flatItems(menu.items), ...flatItems(menu.footer)].some(({ item }) => hasTurned(item))) return true;
+  if (allItems(menu).some(hasTurned)) return true;
   return takesTurns && day(before) !== day(now);
 }

@@ -4,7 +4,7 @@ import type { DocumentKind, ProductDocument, Redirect } from '../model/document'
 import { MetOptions } from './met-options';
 import { type Page } from '../model/page';
 import { emptySettings, settingsOf, type Settings } from '../model/settings';
-import { type Menu } from '../model/menu';
+import { emptyMenu, type Menu } from '../model/menu';
 
 type MappedKind = Exclude<DocumentKind, 'menu' | 'settings' | 'product'>;
 
@@ -23,7 +23,7 @@ export class ShopDocuments {
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
   readonly redirects = new Map<string, Redirect>();
-  menu: Menu = { items: [], footer: [] };
+  menu: Menu = emptyMenu;
   settings: Settings = emptySettings;
   readonly options = new MetOptions();
   readonly #slugs = new Map<string, string>();
@@ -34,7 +34,7 @@ export class ShopDocuments {
 
   /** Puts a document that is no product in place of the one with its key, or takes that out when there is no body. */
   store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
-    if (kind === 'menu') this.menu = (body as Menu | undefined) ?? { items: [], footer: [] };
+    if (kind === 'menu') this.menu = (body as Menu | undefined) ?? emptyMenu;
     else if (kind === 'settings') this.settings = body ? settingsOf(body) : emptySettings;
     else {
       const map = this.#mapOf(kind) as Map<string, { slug?: string }>;

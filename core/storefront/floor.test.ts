@@ -67,6 +67,7 @@ test('what is lit is counted wherever it stands, also behind the first goods', (
   put(many, 'menu', 'shop', {
     items: [itemOf({ id: 'm_1', label: '', target: { kind: 'category', id: 'c_line' } })],
     footer: [],
+    top: [],
   });
   put(many, 'page', 'g_home', pageOf({}));
   const line = floorPlan(many, null).find(({ id }) => id === 'c_line')!.parts[0]!;

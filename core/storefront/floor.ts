@@ -2,8 +2,7 @@ import type { Page } from '../model/page';
 import type { Section } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import type { Bitset } from '../search/bitset';
-import { statusAt } from '../products/status';
-import { groupsOf, isOpen, type GroupKind, type GroupRef } from '../shop/open-groups';
+import { groupsOf, type GroupKind } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { PAGE_SIZE } from './listing-view';
 import { filledSections } from './pages/page-goods';
@@ -11,7 +10,7 @@ import { pageOfGroup } from './pages/page-of-group';
 import { firstSlots } from './pages/place-goods';
 import { hasGoods, sectionName, sectionPlace, sectionSummary, whyUnseen } from './pages/sections/sections';
 import { reachOf } from './reach';
-import { targetLink } from './pages/targets';
+import { whyGroupShut, whyPageShut } from './why-not-met';
 
 /** A product on the floor plan, by its slot in the index. */
 interface FloorGood {
@@ -103,21 +102,6 @@ function partsOf(shop: ResolvedShop, page: Page, lit: Bitset | null): { parts: F
   return { parts, repeats: [...repeats] };
 }
 
-function unseenPage(shop: ResolvedShop, page: Page): string | null {
-  if (page.standsOn.length > 0) return null;
-  return targetLink(shop, { kind: 'page', id: page.id }) ? null : 'not on its days';
-}
-
-function unseenGroup(shop: ResolvedShop, at: GroupRef): string | null {
-  if (isOpen(shop, at)) return null;
-  if (at.kind === 'brand' || at.kind === 'tag') return 'not listed';
-  const group = groupsOf(shop, at.kind).get(at.id) as { status: 'live' | 'off' };
-  if (group.status === 'off') return 'off the shop';
-  return at.kind === 'collection' && statusAt(shop.collections.get(at.id)!, shop.now) !== 'live'
-    ? 'not on its days'
-    : 'below a category that is off';
-}
-
 const kinds: readonly GroupKind[] = ['category', 'collection', 'brand', 'tag'];
 
 /**
@@ -135,12 +119,12 @@ export function floorPlan(shop: ResolvedShop, lit: Bitset | null): FloorPlace[] 
     });
   for (const page of shop.pages.values()) {
     if (page.standsOn.length > 0) continue;
-    add({ kind: 'page', id: page.id, name: page.title, unseen: unseenPage(shop, page), ...partsOf(shop, page, lit) });
+    add({ kind: 'page', id: page.id, name: page.title, unseen: whyPageShut(shop, page), ...partsOf(shop, page, lit) });
   }
   for (const kind of kinds)
     for (const { id, name } of groupsOf(shop, kind).values()) {
       const at = { kind, id };
-      const unseen = unseenGroup(shop, at);
+      const unseen = whyGroupShut(shop, at);
       if (unseen === 'not listed') continue;
       const { slots, total } = firstSlots(shop, at, lit ? Number.MAX_SAFE_INTEGER : SHOWN, shop.now);
       const page = pageOfGroup(shop, at);

@@ -4,7 +4,7 @@ import { menuUrls, menuView } from './menu-view';
 const category = (id: string) => ({ kind: 'category' as const, id });
 const shop = (...items: ReturnType<typeof itemOf>[]) => {
   const made = shopOf([productOf('p_a')]);
-  put(made, 'menu', 'shop', { items, footer: [] });
+  put(made, 'menu', 'shop', { items, footer: [], top: [] });
   return made;
 };
 const labels = (of: ReturnType<typeof shop>) =>

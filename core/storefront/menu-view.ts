@@ -1,4 +1,4 @@
-import { isItemShown, MENU_LEVELS, type MenuItem } from '../model/menu';
+import { eachMenu, isItemShown, MENU_LEVELS, type MenuItem, type MenuName } from '../model/menu';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import type { PictureView } from './views';
 import { placedPicture } from './pages/place-goods';
@@ -12,10 +12,7 @@ export interface MenuItemView {
   items: MenuItemView[];
 }
 
-export interface MenuView {
-  items: MenuItemView[];
-  footer: MenuItemView[];
-}
+export type MenuView = Record<MenuName, MenuItemView[]>;
 
 /** The open categories below one, as many levels down as a menu has left. */
 function childrenOf(shop: ResolvedShop, id: string, level: number): MenuItemView[] {
@@ -39,10 +36,8 @@ function viewOf(shop: ResolvedShop, item: MenuItem, level: number): MenuItemView
 }
 
 /** The menus as shoppers meet them now: items whose target is gone or not open are left out. */
-export const menuView = (shop: ResolvedShop): MenuView => ({
-  items: shop.menu.items.flatMap((item) => viewOf(shop, item, 0)),
-  footer: shop.menu.footer.flatMap((item) => viewOf(shop, item, 0)),
-});
+export const menuView = (shop: ResolvedShop): MenuView =>
+  eachMenu((name) => shop.menu[name].flatMap((item) => viewOf(shop, item, 0)));
 
 /** Addresses of everything in a menu. */
 export const menuUrls = (items: readonly MenuItemView[]): string[] =>

@@ -1,3 +1,4 @@
+import { menuNames } from '../model/menu';
 import type { Page } from '../model/page';
 import type { Link, Target } from '../model/target';
 import { Bitset } from '../search/bitset';
@@ -25,8 +26,8 @@ const placeKey = ({ kind, id }: Target): string => `${kind}:${id}`;
 
 /** Everything that the menus lead to, as shoppers meet them now. */
 export function menuLinks(shop: ResolvedShop): Link[] {
-  const { items, footer } = menuView(shop);
-  return [...menuUrls(items), ...menuUrls(footer)].map((url) => ({ kind: 'address', url }));
+  const view = menuView(shop);
+  return menuNames.flatMap((name) => menuUrls(view[name])).map((url) => ({ kind: 'address', url }));
 }
 
 /** How many pages either way are in sight from a page of a listing, beside the first and the last. */

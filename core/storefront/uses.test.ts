@@ -34,6 +34,7 @@ function shop() {
   put(made, 'menu', 'shop', {
     items: [itemOf({ id: 'm_1', label: 'Wings', target: { kind: 'category', id: 'c_deltas' } })],
     footer: [],
+    top: [],
   });
   return made;
 }

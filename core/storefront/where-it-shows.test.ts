@@ -46,6 +46,7 @@ test('a category without menu item, tile or strip has no way in; one below a lin
   put(shop, 'menu', 'shop', {
     items: [itemOf({ id: 'm_1', label: '', target: { kind: 'category', id: 'c_kites' } })],
     footer: [],
+    top: [],
   });
   expect(waysTo(shop, 'category', 'c_kites')).toEqual(['Menu']);
   expect(waysTo(shop, 'category', 'c_deltas')).toEqual(['Home', 'Kites']);
@@ -65,6 +66,7 @@ test('pages that nobody can reach, and groups that are off or not open now, are 
   put(shop, 'menu', 'shop', {
     items: [itemOf({ id: 'm_1', label: '', target: { kind: 'page', id: 'g_below' } })],
     footer: [],
+    top: [],
   });
   expect(places()).toEqual(expect.arrayContaining(['g_below › s_4', 'Line']));
   expect(places()).not.toContain('g_hidden › s_3');
@@ -91,6 +93,7 @@ test('what shows where follows the days of pages, sections and items of the menu
     put(shop, 'menu', 'shop', {
       items: [itemOf({ id: 'm_1', target: { kind: 'page', id: 'g_spring' }, ...over.item })],
       footer: [],
+      top: [],
     });
     const told = () => whereItShows(shop, 'p_c', shop.now).some(({ label }) => label === 'Spring › s_9');
     const before = told();

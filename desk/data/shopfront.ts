@@ -49,6 +49,12 @@ export function usePages() {
   return useQuery({ queryKey: ['pages'], queryFn: () => call(routes.shopfront.pages) });
 }
 
+/** By kind and id: why shoppers do not meet a page or a group, in words for where one is chosen. */
+export function useNotMet(): (kind: string, id: string) => string | undefined {
+  const { data } = usePages();
+  return (kind, id) => data?.notMet[`${kind}:${id}`];
+}
+
 export type FloorAsked = BodyInput<typeof routes.shopfront.floor>['lit'];
 export type FloorAnswer = AnswerOf<typeof routes.shopfront.floor>;
 

@@ -3,7 +3,7 @@ import type { Relation } from '../../core/model/product-values';
 import { eachOf } from '../../core/model/sections/section-type';
 import { typeOfSection } from '../../core/model/sections/sections';
 import type { Link, Target } from '../../core/model/target';
-import { withLinks } from '../../core/model/menu';
+import { eachMenu, withLinks } from '../../core/model/menu';
 import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
 import type { Rule } from '../../core/model/rule';
@@ -32,7 +32,7 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
   }
   const target = (to: Target): Target => (to.kind === kind && to.id === from ? { ...to, id: into } : to);
   const link = (to: Link): Link => (to.kind === 'address' ? to : target(to));
-  const menu = { items: withLinks(shop.menu.items, link), footer: withLinks(shop.menu.footer, link) };
+  const menu = eachMenu((name) => withLinks(shop.menu[name], link));
   writeMenu(db, menu);
   for (const page of shop.pages.values()) {
     const sections = eachOf(page.sections, (section) => {

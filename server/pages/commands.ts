@@ -4,7 +4,16 @@ import { pagePatterns, type PagePattern } from '../../core/model/page-patterns';
 import { usualPage, type Page } from '../../core/model/page';
 import { targetsOf, typeOfSection, type Section } from '../../core/model/sections/sections';
 import { settingsWords, type Settings } from '../../core/model/settings';
-import { MENU_LEVELS, type Menu, type MenuItem, type WantedItem } from '../../core/model/menu';
+import {
+  eachMenu,
+  MENU_LEVELS,
+  menuNames,
+  menus,
+  type Menu,
+  type MenuItem,
+  type MenuName,
+  type WantedItem,
+} from '../../core/model/menu';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { targetName } from '../../core/storefront/pages/targets';
 import type { shopfrontRoutes } from '../../contract/shopfront';
@@ -134,15 +143,20 @@ function menuErrors(shop: ResolvedShop, items: readonly WantedItem[], at: FieldE
 
 export function changeMenu(catalog: Catalog, user: UserId, { was, ...wanted }: WantedMenu): Menu {
   const { shop } = catalog.working;
-  const { items, footer } = mergedFields(shop.menu, wanted, was, { items: 'menu', footer: 'foot of the shop' });
-  const errors = [...menuErrors(shop, items ?? [], ['items']), ...menuErrors(shop, footer ?? [], ['footer'])];
+  const merged: Partial<Record<MenuName, WantedItem[]>> = mergedFields(
+    shop.menu,
+    wanted,
+    was,
+    eachMenu((name) => menus[name].words),
+  );
+  const errors = menuNames.flatMap((name) => menuErrors(shop, merged[name] ?? [], [name]));
   if (errors.length > 0) throw invalid(errors);
   const withIds = (list: readonly WantedItem[]): MenuItem[] =>
     list.map((item) => ({ ...item, id: item.id ?? newId('menuItem'), items: withIds(item.items ?? []) }) as MenuItem);
-  const menu: Menu = {
-    items: items ? withIds(items) : shop.menu.items,
-    footer: footer ? withIds(footer) : shop.menu.footer,
-  };
+  const menu = eachMenu((name) => {
+    const list = merged[name];
+    return list ? withIds(list) : shop.menu[name];
+  });
   catalog.journal.change({ did: 'menuChanged' }, catalog.actor(user), () => writeMenu(catalog.db, menu));
   return shop.menu;
 }

@@ -5,6 +5,8 @@ import { filledSections, sectionsOfPage, type FilledSection } from '../../core/s
 import { pageView } from '../../core/storefront/pages/page-view';
 import type { Scene } from '../../core/storefront/pages/scene';
 import { sectionName, sectionSummary, whyUnseen } from '../../core/storefront/pages/sections/sections';
+import { groupsOf } from '../../core/shop/open-groups';
+import { whyNotMet } from '../../core/storefront/why-not-met';
 import { waysTo } from '../../core/storefront/where-it-shows';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { AnswerOf, BodyOf } from '../../contract/route';
@@ -13,6 +15,8 @@ import { notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 
+const groupKinds = ['category', 'collection', 'brand', 'tag'] as const;
+
 /** So many of those that were passed over are told by name. */
 const MOST_SKIPPED = 24;
 
@@ -20,7 +24,20 @@ const MOST_SKIPPED = 24;
 export function pagesOverview(catalog: Catalog): AnswerOf<typeof shopfrontRoutes.pages> {
   const { shop } = catalog.working;
   const pages = [...shop.pages.values()].sort((a, b) => Number(b.home) - Number(a.home));
-  return { pages, ways: Object.fromEntries(pages.map(({ id }) => [id, waysTo(shop, 'page', id)])) };
+  const targets = [
+    ...pages.map(({ id }) => ({ kind: 'page' as const, id })),
+    ...groupKinds.flatMap((kind) => [...groupsOf(shop, kind).keys()].map((id) => ({ kind, id }))),
+  ];
+  return {
+    pages,
+    ways: Object.fromEntries(pages.map(({ id }) => [id, waysTo(shop, 'page', id)])),
+    notMet: Object.fromEntries(
+      targets.flatMap((target) => {
+        const why = whyNotMet(shop, target);
+        return why === null ? [] : [[`${target.kind}:${target.id}`, why]];
+      }),
+    ),
+  };
 }
 
 /** What is odd about the sections that shoppers see, in words. */

@@ -1,7 +1,7 @@
 import { type Page, type PageSettings } from '../../core/model/page';
 import { leanSection, wholeSection, type Section, type SectionBody } from '../../core/model/sections/sections';
 import { settingsOf, type Settings } from '../../core/model/settings';
-import type { Menu, MenuItem, MenuName } from '../../core/model/menu';
+import { eachMenu, menuNames, type Menu, type MenuItem, type MenuName } from '../../core/model/menu';
 import type { Link, Target } from '../../core/model/target';
 import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from '../database/connection';
@@ -107,7 +107,7 @@ export function readMenu(db: Db): Menu {
         picture: row.picture === null ? null : (JSON.parse(row.picture) as MenuItem['picture']),
         items: below(menu, row.id),
       }));
-  return { items: below('items', null), footer: below('footer', null) };
+  return eachMenu((name) => below(name, null));
 }
 
 export function writeMenu(db: Db, menu: Menu): void {
@@ -129,8 +129,7 @@ export function writeMenu(db: Db, menu: Menu): void {
       ids.push(id);
       write(name, id, item.items);
     });
-  write('items', null, menu.items);
-  write('footer', null, menu.footer);
+  for (const name of menuNames) write(name, null, menu[name]);
   db.prepare(`DELETE FROM menu_item WHERE id NOT IN (SELECT value FROM json_each(?))`).run(JSON.stringify(ids));
 }
 

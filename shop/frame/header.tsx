@@ -1,5 +1,6 @@
 import { Menu, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { useHref } from '../base';
 import type { ShopData } from '../data';
 import { PhoneMenu, WideMenu } from './menu-list';
 import { SearchBox } from './search-box';
@@ -11,13 +12,31 @@ interface Props {
 /** Name, search and menu; on a phone the menu comes out as a drawer. */
 export function Header({ data }: Props) {
   const { shop, base, menu, url } = data;
+  const href = useHref();
   const drawer = useRef<HTMLDialogElement>(null);
   // Another page was shown without loading it: the drawer that led there is done.
   useEffect(() => drawer.current?.close(), [url]);
   return (
     <header className="border-b border-line bg-white">
+      {menu.top.length > 0 && (
+        <nav aria-label="Above the head" className="border-b border-line bg-mist max-md:hidden">
+          <ul className="mx-auto flex max-w-7xl flex-wrap justify-end gap-x-5 px-4 py-1.5 text-xs text-ink-soft lg:px-8">
+            {menu.top.map((item, i) => (
+              <li key={i}>
+                {item.url === null ? (
+                  item.label
+                ) : (
+                  <a href={href(item.url)} className="underline-offset-4 hover:text-ink hover:underline">
+                    {item.label}
+                  </a>
+                )}
+              </li>
+            ))}
+          </ul>
+        </nav>
+      )}
       <div className="mx-auto flex max-w-7xl items-center gap-x-6 gap-y-3 px-4 py-4 max-md:flex-wrap lg:px-8">
-        {menu.items.length > 0 && (
+        {menu.items.length + menu.top.length > 0 && (
           <button
             type="button"
             aria-label="Menu"
@@ -55,7 +74,7 @@ export function Header({ data }: Props) {
           </button>
         </div>
         <nav aria-label="Shop, all levels" className="px-4 pb-8">
-          <PhoneMenu items={menu.items} here={url} />
+          <PhoneMenu items={[...menu.items, ...menu.top]} here={url} />
         </nav>
       </dialog>
     </header>

@@ -4,6 +4,7 @@ import { routes } from '../../../contract';
 import { call, wordsOf } from '../../data/api';
 import type { WhichInput } from '../../data/bulk';
 import { useGroups } from '../../data/groups';
+import { useNotMet } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
@@ -19,6 +20,7 @@ interface Props {
 /** Puts the goods of the tray into a category or a collection picked by hand, or makes a new one of them. */
 export function AddToGroup({ which, total, isOpen, close }: Props) {
   const { data } = useGroups(isOpen);
+  const notMet = useNotMet();
   const [typed, setTyped] = useState('');
   const looked = fold(typed).trim();
   /** Ids of the goods, of those too that are in the tray because they match. */
@@ -79,7 +81,7 @@ export function AddToGroup({ which, total, isOpen, close }: Props) {
               style={{ paddingLeft: row.level * 10 }}
             >
               <span>{row.name}</span>
-              <span className="text-ink-2">{row.what}</span>
+              <span className="text-ink-2">{[row.what, notMet(row.what, row.id)].filter(Boolean).join(', ')}</span>
             </button>
           </li>
         ))}

@@ -25,6 +25,7 @@ import { OrderField } from './order-field';
 import { GroupPageFields } from './page-fields';
 import { pinnedFirst, pinsAfterMove } from './pins';
 import { useCategory, useCategoryWrites, useGroups } from '../../data/groups';
+import { useNotMet } from '../../data/shopfront';
 import { useGroupEditor, type GroupEditor } from './use-group-editor';
 import { unseenWords } from '../../shared/ui/unseen';
 import { useTitle } from '../../shared/ui/use-title';
@@ -56,6 +57,7 @@ function SuggestedSheet({ editor, whole }: { editor: CategoryEditor; whole: Whol
 
 function Actions({ row }: { row: CategoryRow }) {
   const { data } = useGroups();
+  const notMet = useNotMet();
   const { merge } = useCategoryWrites();
   const navigate = useNavigate();
   const [doing, setDoing] = useState<'merge' | 'delete' | null>(null);
@@ -72,7 +74,7 @@ function Actions({ row }: { row: CategoryRow }) {
         <MergeDialog
           title={`Merge “${row.name}” into another category`}
           detail="Its products, the categories below it, rules and links that name it, and its address go over."
-          choices={categoryChoices(categories).filter(({ value }) => value !== row.id)}
+          choices={categoryChoices(categories, (id) => notMet('category', id)).filter(({ value }) => value !== row.id)}
           merge={(into) =>
             merge.mutate({ id: row.id, into }, { onSuccess: () => void navigate(`/groups/category/${into}`) })
           }

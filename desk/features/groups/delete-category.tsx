@@ -7,6 +7,7 @@ import { Dialog } from '../../shared/ui/dialog';
 import { categoryChoices } from '../../shared/pickers/category-choices';
 import { WhatBreaks } from '../../shared/what-breaks';
 import { useCategoryWrites } from '../../data/groups';
+import { useNotMet } from '../../data/shopfront';
 
 interface Props {
   row: CategoryRow;
@@ -17,6 +18,7 @@ interface Props {
 /** Asks what becomes of the goods of a category that goes. */
 export function DeleteCategory({ row, categories, close }: Props) {
   const { remove } = useCategoryWrites();
+  const notMet = useNotMet();
   const [other, setOther] = useState<string | null>(null);
   const nameOf = (id: string | null) => categories.find((each) => each.id === id)?.name;
   const run = (choice: { products: 'toParent' | 'toOther' | 'leave'; other?: string }) =>
@@ -36,7 +38,9 @@ export function DeleteCategory({ row, categories, close }: Props) {
           <Choose
             label="Another category"
             placeholder={nameOf(other) ?? 'another category …'}
-            choices={categoryChoices(categories).filter(({ value }) => value !== row.id)}
+            choices={categoryChoices(categories, (id) => notMet('category', id)).filter(
+              ({ value }) => value !== row.id,
+            )}
             choose={setOther}
           />
         </div>

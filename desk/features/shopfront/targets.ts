@@ -5,7 +5,7 @@ import type { Target } from '../../../core/model/target';
 import { call } from '../../data/api';
 import { useTitles } from '../../data/goods';
 import { useGroups } from '../../data/groups';
-import { usePages } from '../../data/shopfront';
+import { useNotMet, usePages } from '../../data/shopfront';
 import { categoryChoices } from '../../shared/pickers/category-choices';
 import type { Choice } from '../../shared/ui/choose';
 
@@ -23,7 +23,14 @@ export function targetOf(key: string): Target {
 export function useTargets(
   typed = '',
   products: readonly string[] = [],
-): { choices: Choice[]; nameOf: (target: Target) => string | undefined } {
+): {
+  choices: Choice[];
+  nameOf: (target: Target) => string | undefined;
+  /** why shoppers do not meet it, where they do not */
+  whyNotMet: (target: Target) => string | undefined;
+} {
+  const notMet = useNotMet();
+  const noteOf = (kind: Target['kind'], id: string) => [kind, notMet(kind, id)].filter(Boolean).join(', ');
   const { data: groups } = useGroups();
   const { data: pages } = usePages();
   const { data: goods } = useQuery({
@@ -34,13 +41,13 @@ export function useTargets(
   });
   const titles = useTitles(products);
   const of = (kind: Target['kind'], things: readonly { id: string; name: string }[] = []): Choice[] =>
-    things.map(({ id, name }) => ({ value: targetKey({ kind, id }), label: name, note: kind }));
+    things.map(({ id, name }) => ({ value: targetKey({ kind, id }), label: name, note: noteOf(kind, id) }));
   const groupChoices = (isOffered: (named: NamedRow) => boolean) => [
     ...of('collection', groups?.shelves),
     ...categoryChoices(groups?.categories ?? []).map(({ value, label }) => ({
       value: targetKey({ kind: 'category', id: value }),
       label,
-      note: 'category',
+      note: noteOf('category', value),
     })),
     ...of('brand', groups?.brands.filter(isOffered)),
     ...of('tag', groups?.tags.filter(isOffered)),
@@ -61,6 +68,7 @@ export function useTargets(
   const names = new Map(groupChoices(() => true).map(({ value, label }) => [value, label]));
   return {
     choices,
+    whyNotMet: ({ kind, id }) => notMet(kind, id),
     nameOf: (target) => (target.kind === 'product' ? titles.get(target.id) : names.get(targetKey(target))),
   };
 }

@@ -6,8 +6,11 @@ interface Row {
   parentId: string | null;
 }
 
-/** Categories to choose from. Where two have the same name, each shows what it stands in. */
-export function categoryChoices(rows: readonly Row[]): Choice[] {
+/**
+ * Categories to choose from. Where two have the same name, each shows what it stands in; `noteOf` tells what else is to be
+ * known of one.
+ */
+export function categoryChoices(rows: readonly Row[], noteOf?: (id: string) => string | undefined): Choice[] {
   const byId = new Map(rows.map((row) => [row.id, row]));
   const times = new Map<string, number>();
   for (const { name } of rows) times.set(name, (times.get(name) ?? 0) + 1);
@@ -15,5 +18,9 @@ export function categoryChoices(rows: readonly Row[]): Choice[] {
     const parent = byId.get(parentId ?? '');
     return parent ? `${pathOf(parent)} › ${name}` : name;
   };
-  return rows.map((row) => ({ value: row.id, label: times.get(row.name)! > 1 ? pathOf(row) : row.name }));
+  return rows.map((row) => ({
+    value: row.id,
+    label: times.get(row.name)! > 1 ? pathOf(row) : row.name,
+    note: noteOf?.(row.id),
+  }));
 }

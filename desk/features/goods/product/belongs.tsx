@@ -6,6 +6,7 @@ import { MAX_CATEGORY_DEPTH } from '../../../../core/groups/category-tree';
 import { call, wordsOf } from '../../../data/api';
 import { categoryChoices } from '../../../shared/pickers/category-choices';
 import { useCategoryWrites, useGroups } from '../../../data/groups';
+import { useNotMet } from '../../../data/shopfront';
 import { useUnsaved } from '../../../shared/autosave/unsaved';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { Button } from '../../../shared/ui/button';
@@ -84,11 +85,12 @@ function NewCategory({ name, categories, take, close }: NewCategoryProps) {
 
 export function Belongs({ productId, save }: { productId: string; save: Autosave }) {
   const { data } = useGroups();
+  const notMet = useNotMet();
   const { value: categoryIds, error: categoryError } = useProductField(save, 'categoryIds');
   const { value: tagIds, error: tagError } = useProductField(save, 'tagIds');
   const { value: brandId, error: brandError } = useProductField(save, 'brandId');
   const supplier = useProductField(save, 'supplier');
-  const categories = categoryChoices(data?.categories ?? []);
+  const categories = categoryChoices(data?.categories ?? [], (id) => notMet('category', id));
   const names = new Map(
     [
       ...categories.map(({ value, label }) => ({ id: value, name: label })),

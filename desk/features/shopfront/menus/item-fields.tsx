@@ -1,6 +1,7 @@
 import type { MenuItem } from '../../../../core/model/menu';
 import { useSettings } from '../../../data/shopfront';
 import { MomentField } from '../../../shared/ui/moment-field';
+import { Button } from '../../../shared/ui/button';
 import { Tick } from '../../../shared/ui/tick';
 import { LinkField } from '../fields/link-field';
 import { PictureField } from '../fields/picture-field';
@@ -9,10 +10,11 @@ interface Props {
   item: MenuItem;
   isTop: boolean;
   change: (item: MenuItem) => void;
+  writeOut: () => void;
 }
 
 /** What else can be said of an item of a menu. */
-export function ItemFields({ item, isTop, change }: Props) {
+export function ItemFields({ item, isTop, change, writeOut }: Props) {
   const timeZone = useSettings().data?.timeZone ?? 'UTC';
   return (
     <div className="ml-8 flex flex-col gap-2 rounded-lg border border-hair bg-paper p-2.5">
@@ -21,11 +23,18 @@ export function ItemFields({ item, isTop, change }: Props) {
       </span>
       <LinkField label="Leads to" link={item.target} change={(target) => change({ ...item, target })} />
       {item.target?.kind === 'category' && (
-        <Tick
-          label="All its subcategories below it, kept in step with the tree"
-          checked={item.withChildren}
-          change={(withChildren) => change({ ...item, withChildren })}
-        />
+        <div className="flex flex-wrap items-center gap-x-3">
+          <Tick
+            label="All its subcategories below it, kept in step with the tree"
+            checked={item.withChildren}
+            change={(withChildren) => change({ ...item, withChildren })}
+          />
+          {item.withChildren && (
+            <Button look="bare" title="Then they can be renamed, moved and left out one by one" onClick={writeOut}>
+              Write them out
+            </Button>
+          )}
+        </div>
       )}
       <Tick label="Hide it from shoppers" checked={item.hidden} change={(hidden) => change({ ...item, hidden })} />
       <div className="flex flex-wrap gap-3">

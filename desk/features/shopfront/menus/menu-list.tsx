@@ -2,8 +2,9 @@ import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { flatItems, movedItem, usualItem, type MenuItem } from '../../../../core/model/menu';
+import { flatItems, movedItem, usualItem, writtenOut, type MenuItem } from '../../../../core/model/menu';
 import type { Link } from '../../../../core/model/target';
+import { useGroups } from '../../../data/groups';
 import { newId } from '../../../shared/new-id';
 import { Button } from '../../../shared/ui/button';
 import { useDragSensors } from '../../../shared/ui/drag';
@@ -43,6 +44,9 @@ export function MenuList({ title, hint, items, error, save }: Props) {
   const goesAlong = new Set(draggedItem ? flatItems(draggedItem.items).map(({ item }) => item.id) : []);
   const shown = rows.filter(({ item }) => !goesAlong.has(item.id));
   const ids = shown.map(({ item }) => item.id);
+  const { data: groups } = useGroups();
+  const childrenOf = (categoryId: string) =>
+    (groups?.categories ?? []).filter(({ parentId }) => parentId === categoryId).map(({ id }) => id);
   const put = (next: MenuItem[]) => next !== items && save(next);
   const onDragEnd = ({ active, over, delta }: DragEndEvent) => {
     setDragged(null);
@@ -73,6 +77,7 @@ export function MenuList({ title, hint, items, error, save }: Props) {
                 item={item}
                 level={level}
                 change={(next) => save(changed(items, next))}
+                writeOut={() => save(writtenOut(items, item.id, childrenOf, () => newId('m')))}
                 remove={() => save(without(items, item.id))}
                 shift={(by) => shift(item.id, level, by)}
               />

@@ -14,19 +14,22 @@ interface Props {
   item: MenuItem;
   level: number;
   change: (item: MenuItem) => void;
+  /** its subcategories become items of their own */
+  writeOut: () => void;
   remove: () => void;
   /** a level deeper or, with -1, less deep */
   shift: (by: 1 | -1) => void;
 }
 
 /** One item of a menu: dragged up, down and to the side by its grip, or moved with Space and the arrow keys. */
-export function MenuRow({ item, level, change, remove, shift }: Props) {
+export function MenuRow({ item, level, change, writeOut, remove, shift }: Props) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id });
   const [isOpen, setOpen] = useState(false);
   const { target } = item;
-  const { nameOf } = useTargets('', target?.kind === 'product' ? [target.id] : []);
+  const { nameOf, whyNotMet } = useTargets('', target?.kind === 'product' ? [target.id] : []);
   const name = target === null ? undefined : target.kind === 'address' ? target.url : nameOf(target);
   const called = item.label || name || 'this item';
+  const shut = target === null || target.kind === 'address' ? undefined : whyNotMet(target);
   const isGone = target !== null && name === undefined;
   const keys = (event: KeyboardEvent) => {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key] as 1 | -1 | undefined;
@@ -66,6 +69,7 @@ export function MenuRow({ item, level, change, remove, shift }: Props) {
           )}
         />
         {item.withChildren && <span className="shrink-0 text-xs text-ink-2">and all below it</span>}
+        {shut && shut !== 'no way in' && <span className="shrink-0 text-xs text-rose-ink">{shut}</span>}
         {item.hidden && <EyeOff size={13} className="shrink-0 text-ink-2" aria-label="hidden" />}
         <button
           type="button"
@@ -86,7 +90,7 @@ export function MenuRow({ item, level, change, remove, shift }: Props) {
           <X size={13} aria-hidden="true" />
         </button>
       </div>
-      {isOpen && <ItemFields item={item} isTop={level === 0} change={change} />}
+      {isOpen && <ItemFields item={item} isTop={level === 0} change={change} writeOut={writeOut} />}
     </li>
   );
 }

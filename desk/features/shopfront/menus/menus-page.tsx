@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import { flatItems, type Menu, type MenuItem, type MenuName } from '../../../../core/model/menu';
+import { allItems, type Menu, type MenuItem, type MenuName } from '../../../../core/model/menu';
 import type { Target } from '../../../../core/model/target';
 import { CallError, wordsOf } from '../../../data/api';
 import { useGroups } from '../../../data/groups';
@@ -16,7 +16,7 @@ function useInNoMenu(menu: Menu): { to: Target; name: string }[] {
   const { data: groups } = useGroups();
   const { data: pages } = usePages();
   const named = new Set<string>();
-  for (const { item } of [...flatItems(menu.items), ...flatItems(menu.footer)]) {
+  for (const item of allItems(menu)) {
     if (!item.target || item.target.kind === 'address') continue;
     named.add(keyOf(item.target));
     // What is kept in step with the tree stands in the menu too.
@@ -80,6 +80,13 @@ export function MenusPage({ menu }: { menu: Menu }) {
         items={now.footer}
         error={errorOf('footer')}
         save={save('footer')}
+      />
+      <MenuList
+        title="The line above the head"
+        hint="It is empty, so there is no such line. A few links in small letters: contact, delivery, questions."
+        items={now.top}
+        error={errorOf('top')}
+        save={save('top')}
       />
       <section aria-label="In no menu" className="sheet w-[14.5rem] max-w-full self-start p-3">
         <h2 className="mb-1 font-display text-[15px] font-bold">In no menu</h2>
