@@ -44,6 +44,18 @@ test('a product that is lit tells where it shows', async () => {
   expect(await within(floor).findByText(/^[12] lit$/)).toBeTruthy();
 });
 
+test('what a rule takes in is lit, and the rule is changed there', async () => {
+  const floor = await opened();
+  await userEvent.click(screen.getByRole('button', { name: 'a rule …' }));
+  const dialog = await screen.findByRole('dialog');
+  await userEvent.type(await within(dialog).findByRole('combobox', { name: /condition|field/i }), 'title');
+  await userEvent.click(await screen.findByRole('option', { name: 'Title' }));
+  await userEvent.type(within(dialog).getByRole('textbox'), 'wren');
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Show them' }));
+  expect(await within(about()).findByText(/Wren|one product/)).toBeTruthy();
+  expect(await within(floor).findByText(/^[12] lit$/)).toBeTruthy();
+});
+
 test('what stands on a page twice is skipped at one click', async () => {
   await opened();
   expect(await within(about()).findByText('Shown twice on Home.')).toBeTruthy();

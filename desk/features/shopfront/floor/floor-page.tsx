@@ -1,14 +1,17 @@
 import { Minus, Plus } from 'lucide-react';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
+import { EMPTY_RULE, ruleSchema, type Rule } from '../../../../core/model/rule';
 import type { Target } from '../../../../core/model/target';
 import { wordsOf } from '../../../data/api';
 import { useExposure } from '../../../data/exposure';
 import { useFloor, usePages, useShopfrontWrites, type FloorAsked, type WantedSection } from '../../../data/shopfront';
+import { RuleField } from '../../../shared/rules/rule-field';
 import { useTray } from '../../../shared/tray-store';
 import { Button } from '../../../shared/ui/button';
 import { Tick } from '../../../shared/ui/tick';
+import { Dialog } from '../../../shared/ui/dialog';
 import { Failed, Loading } from '../../../shared/ui/states';
 import { useWindowTaken } from '../../../shared/window-state';
 import { ChooseTarget } from '../fields/choose-target';
@@ -22,6 +25,15 @@ const COLUMN = 206;
 
 const columnWords = (clicks: number | null) =>
   clicks === null ? 'no way in' : clicks === 0 ? 'the first page' : clicks === 1 ? '1 click' : `${clicks} clicks`;
+
+/** The rule in an address; an empty one for anything else. */
+function readRule(text: string | null): Rule {
+  try {
+    return ruleSchema.parse(JSON.parse(text ?? ''));
+  } catch {
+    return EMPTY_RULE;
+  }
+}
 
 /** Pages side by side by the clicks that lead to them, so many columns for each distance as make the plan about square. */
 function columnsOf(places: readonly FloorPlace[]): { title: string; cards: FloorPlace[] }[] {
@@ -55,11 +67,15 @@ export function FloorPage() {
   const [params, setParams] = useSearchParams();
   const trayIds = useTray();
   const litKey = params.get('lit');
-  const target: Target | null = litKey && litKey !== 'tray' ? targetOf(litKey) : null;
+  const target: Target | null = litKey?.includes(':') ? targetOf(litKey) : null;
+  const ruleText = params.get('if');
+  const rule = useMemo(() => readRule(ruleText), [ruleText]);
+  const [isRuling, setRuling] = useState(false);
   const lit = useMemo<FloorAsked>(() => {
     if (litKey === 'tray') return { ids: [...trayIds] };
+    if (litKey === 'rule') return rule.of.length > 0 ? { rule } : null;
     return litKey ? { target: targetOf(litKey) } : null;
-  }, [litKey, trayIds]);
+  }, [litKey, trayIds, rule]);
   const { data: floor, error, refetch } = useFloor(lit);
   const { data: pages } = usePages();
   const { updatePage } = useShopfrontWrites();
@@ -77,9 +93,16 @@ export function FloorPage() {
         : null,
     [isWarm, exposure],
   );
-  const show = (lit: string | null, warm: boolean) =>
-    setParams({ view: 'floor', ...(lit !== null && { lit }), ...(warm && { seen: 'yes' }) });
+  const show = (key: string | null, warm: boolean) =>
+    setParams({
+      view: 'floor',
+      ...(key !== null && { lit: key }),
+      ...(key === 'rule' && { if: ruleText ?? '' }),
+      ...(warm && { seen: 'yes' }),
+    });
   const light = (key: string | null) => show(key, isWarm);
+  const lightRule = (next: Rule) =>
+    setParams({ view: 'floor', lit: 'rule', if: JSON.stringify(next), ...(isWarm && { seen: 'yes' }) });
   const write = useCallback(
     (pageId: string, change: (section: WantedSection, at: number, all: WantedSection[]) => WantedSection) => {
       const page = pages?.pages.find(({ id }) => id === pageId);
@@ -119,6 +142,15 @@ export function FloorPage() {
             <span className="text-ink-2">Light up</span>
             {target ? (
               <TargetName to={target} title="What is lit" remove={() => light(null)} />
+            ) : litKey === 'rule' ? (
+              <>
+                <Button look="bare" onClick={() => setRuling(true)}>
+                  what a rule takes in …
+                </Button>
+                <Button look="bare" aria-label="Put the rule out" onClick={() => light(null)}>
+                  ×
+                </Button>
+              </>
             ) : litKey === 'tray' ? (
               <Button look="bare" onClick={() => light(null)}>
                 the tray ×
@@ -132,6 +164,15 @@ export function FloorPage() {
                     choose={({ kind, id }) => light(`${kind}:${id}`)}
                   />
                 </span>
+                <Button
+                  look="bare"
+                  onClick={() => {
+                    lightRule(rule);
+                    setRuling(true);
+                  }}
+                >
+                  a rule …
+                </Button>
                 {trayIds.length > 0 && (
                   <Button look="bare" onClick={() => light('tray')}>
                     the tray
@@ -195,6 +236,14 @@ export function FloorPage() {
           </div>
         </div>
       </div>
+      {isRuling && (
+        <Dialog title="Light up what a rule takes in" isOpen close={() => setRuling(false)} width="max-w-2xl">
+          <RuleField rule={rule} change={lightRule} />
+          <Button look="main" className="mt-4" onClick={() => setRuling(false)}>
+            Show them
+          </Button>
+        </Dialog>
+      )}
       <aside
         aria-label="About the floor"
         className="w-[19rem] shrink-0 overflow-y-auto border-l border-line p-3.5 max-lg:w-full max-lg:border-l-0"

@@ -12,6 +12,7 @@ import { ChooseTarget } from '../fields/choose-target';
 import { GoodsList } from '../fields/goods-list';
 import { NumberRow } from '../fields/number-row';
 import { TargetName } from '../fields/target-words';
+import { ComesAndGoes } from './comes-and-goes';
 import type { SectionFieldsProps } from './section-fields';
 import { SectionTitle } from './section-title';
 import { StripGoods } from './strip-goods';
@@ -178,6 +179,7 @@ export function StripFields(props: SectionFieldsProps<'strip'>) {
         hint={section.title === '' ? 'Follows what the strip shows, until you type a title of your own.' : undefined}
       />
       <SourceFields {...props} />
+      {note && !isOwn && <ComesAndGoes key={section.id} goods={note.goods} />}
       <NumberRow
         label={note && !isOwn ? `Shows, of ${note.available}` : 'Shows'}
         value={section.count}
