@@ -4,88 +4,89 @@ def sub(p,*pairs):
         assert a in s,(p,a)
         s=s.replace(a,b,1)
     open(p,'w').write(s)
-sub('desk/features/shopfront/sections/strip-fields.tsx',("      <SourceFields {...props} />\n","      <SourceFields {...props} />\n      {note && !isOwn && <ComesAndGoes key={section.id} goods={note.goods} />}\n"),("import type { SectionFieldsProps }","import { ComesAndGoes } from './comes-and-goes';\nimport type { SectionFieldsProps }"))
-sub('desk/features/shopfront/floor/floor-page.tsx',
-("""  const lit = useMemo<FloorAsked>(() => {
-    if (litKey === 'tray') return { ids: [...trayIds] };
-""","""  const ruleText = params.get('if');
-  const rule = useMemo(() => readRule(ruleText), [ruleText]);
-  const [isRuling, setRuling] = useState(false);
-  const lit = useMemo<FloorAsked>(() => {
-    if (litKey === 'tray') return { ids: [...trayIds] };
-    if (litKey === 'rule') return rule.of.length > 0 ? { rule } : null;
-"""),
-("  }, [litKey, trayIds]);","  }, [litKey, trayIds, rule]);"),
-("litKey && litKey !== 'tray' ? targetOf","litKey?.includes(':') ? targetOf"),
-("""  const light = (key: string | null) => show(key, isWarm);
-""","""  const light = (key: string | null) => show(key, isWarm);
-  const lightRule = (next: Rule) =>
-    setParams({ view: 'floor', lit: 'rule', if: JSON.stringify(next), ...(isWarm && { seen: 'yes' }) });
-"""),
-("""  const show = (lit: string | null, warm: boolean) =>
-    setParams({ view: 'floor', ...(lit !== null && { lit }), ...(warm && { seen: 'yes' }) });""","""  const show = (key: string | null, warm: boolean) =>
-    setParams({
-      view: 'floor',
-      ...(key !== null && { lit: key }),
-      ...(key === 'rule' && { if: ruleText ?? '' }),
-      ...(warm && { seen: 'yes' }),
-    });"""),
-("""            ) : litKey === 'tray' ? (""","""            ) : litKey === 'rule' ? (
-              <>
-                <Button look="bare" onClick={() => setRuling(true)}>
-                  what a rule takes in …
-                </Button>
-                <Button look="bare" aria-label="Put the rule out" onClick={() => light(null)}>
-                  ×
-                </Button>
-              </>
-            ) : litKey === 'tray' ? ("""),
-("""                {trayIds.length > 0 && (""","""                <Button
-                  look="bare"
-                  onClick={() => {
-                    lightRule(rule);
-                    setRuling(true);
-                  }}
-                >
-                  a rule …
-                </Button>
-                {trayIds.length > 0 && ("""),
-("""      <aside
-        aria-label="About the floor\"""","""      {isRuling && (
-        <Dialog title="Light up what a rule takes in" isOpen close={() => setRuling(false)} width="max-w-2xl">
-          <RuleField rule={rule} change={lightRule} />
-          <Button look="main" className="mt-4" onClick={() => setRuling(false)}>
-            Show them
-          </Button>
-        </Dialog>
-      )}
-      <aside
-        aria-label="About the floor\""""),
-("import { useCallback, useMemo } from 'react';","import { useCallback, useMemo, useState } from 'react';"),
-("import type { Target } from","import { EMPTY_RULE, ruleSchema, type Rule } from '../../../../core/model/rule';\nimport type { Target } from"),
-("import { useTray }","import { RuleField } from '../../../shared/rules/rule-field';\nimport { useTray }"),
-("import { Failed, Loading }","import { Dialog } from '../../../shared/ui/dialog';\nimport { Failed, Loading }"),
-("/** Pages side by side by","""/** The rule in an address; an empty one for anything else. */
-function readRule(text: string | null): Rule {
-  try {
-    return ruleSchema.parse(JSON.parse(text ?? ''));
-  } catch {
-    return EMPTY_RULE;
-  }
+sub('demo/storefront.ts',("interface Ids {","""/** What was drawn for the pages: three pictures from the beach, and a film with the words over it. */
+export interface PageMedia {
+  beach: StoredMedia[];
+  film: string;
+  captions: string;
 }
 
-/** Pages side by side by"""),
-)
-sub('desk/features/shopfront/floor/floor-page.test.tsx',("test('what stands on a page twice","""test('what a rule takes in is lit, and the rule is changed there', async () => {
-  const floor = await opened();
-  await userEvent.click(screen.getByRole('button', { name: 'a rule …' }));
-  const dialog = await screen.findByRole('dialog');
-  await userEvent.type(await within(dialog).findByRole('combobox', { name: /condition|field/i }), 'title');
-  await userEvent.click(await screen.findByRole('option', { name: 'Title' }));
-  await userEvent.type(within(dialog).getByLabelText('Title'), 'wren');
-  await userEvent.click(within(dialog).getByRole('button', { name: 'Show them' }));
-  expect(await within(about()).findByText(/Wren|one product/)).toBeTruthy();
-  expect(await within(floor).findByText(/^[12] lit$/)).toBeTruthy();
+interface Ids {"""),
+("export function putStorefront(db: Db, home: Page, ids: Ids): void {","export function putStorefront(db: Db, home: Page, ids: Ids, media: PageMedia): void {"),
+("""      section('pictures', {
+        title: '',
+        pictures: [],
+        hidden: true,
+        label: 'Pictures from the beach',
+      }),
+""","""      section('pictures', {
+        title: 'From the beach',
+        pictures: media.beach.map((picture, i) => ({ picture: placed(picture, beachWords[i]!), caption: beachWords[i]!, to: null })),
+      }),
+"""),
+("const slide = (","""const beachWords = ['Up at seven, before the bathers', 'The dune behind the shop', 'Last flight of the day'];
+
+const placed = ({ media, width, height }: StoredMedia, alt: string): PlacedPicture => ({
+  media,
+  width,
+  height,
+  alt,
+  focus: { x: 0.5, y: 0.5 },
 });
 
-test('what stands on a page twice"""))
+const slide = ("""),
+("import type { Slide }","import type { PlacedPicture } from '../core/model/sections/picture';\nimport type { StoredMedia } from '../server/media/picture-store';\nimport type { Slide }"))
+s=open('demo/storefront.ts').read()
+i=s.index("page('Beach week'"); j=s.index("section('strip'",i)
+s=s[:j]+"""section('film', {
+        title: 'How it goes up',
+        film: media.film,
+        captions: media.captions,
+        caption: 'Back to the wind, arm up, and let go.',
+        width: 'text',
+      }),
+      """+s[j:]
+open('demo/storefront.ts','w').write(s)
+sub('demo/seed-demo.ts',("""      product: (title) => productIds.get(title)!,
+    });
+""","""      product: (title) => productIds.get(title)!,
+    }, pageMedia);
+"""),("  const files = await keepFiles(catalog);\n","  const files = await keepFiles(catalog);\n  const pageMedia = await keepPageMedia(catalog);\n"),
+("/** Puts the files of all products","""/** Scenes of a day at the beach, and the film of a kite that climbs. */
+async function keepPageMedia(catalog: Catalog): Promise<PageMedia> {
+  const scenes: [SceneName, ShapeName, string][] = [
+    ['sea', 'wideDelta', 'Ember'],
+    ['dune', 'diamond', 'Fjord'],
+    ['dusk', 'delta', 'Ember'],
+  ];
+  const beach = await Promise.all(
+    scenes.map(async ([scene, shape, colour], i) => {
+      const svg = drawPicture({ shape, scene, palette: paletteOf(colour), width: 1200, height: 900, seed: 70 + i, scale: 0.55 });
+      const png = await sharp(Buffer.from(svg)).png().toBuffer();
+      return storePicture(catalog.db, catalog.mediaFolder, png, `${scene}.png`, catalog.clock().toISOString());
+    }),
+  );
+  const arriving = arrivingFolder(filmsFolder(catalog.folder));
+  const kept = async (content: Buffer) => {
+    const arrived = join(arriving, newId('file'));
+    await writeFile(arrived, content);
+    return (await keepFilm(catalog.folder, arrived))!;
+  };
+  return {
+    beach,
+    film: await kept(await readFile(new URL('films/first-climb.webm', import.meta.url))),
+    captions: await kept(Buffer.from(CAPTIONS)),
+  };
+}
+
+const CAPTIONS = `WEBVTT
+
+00:00.000 --> 00:03.000
+[Wind] Arm up, back to the wind.
+
+00:03.000 --> 00:07.000
+Let the line run. Up it goes.
+`;
+
+/** Puts the files of all products"""),
+("import { putStorefront } from './storefront';","import { putStorefront, type PageMedia } from './storefront';\nimport { filmsFolder, keepFilm } from '../server/media/film-store';"))

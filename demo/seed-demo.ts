@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { writeFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { written } from '../core/history/done';
 import { freeSlug, slugFrom } from '../core/shared/slug';
@@ -41,10 +41,11 @@ import { products } from './goods';
 import { brands, categories, type DemoCategory, type DemoProduct } from './lark-and-line';
 import { colourways, paletteOf } from './pictures/palette';
 import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene';
-import { flying } from './pictures/shapes';
+import { flying, type ShapeName } from './pictures/shapes';
 import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
-import { putStorefront } from './storefront';
+import { putStorefront, type PageMedia } from './storefront';
+import { filmsFolder, keepFilm } from '../server/media/film-store';
 
 const DAY = 86_400_000;
 const shapesOfPictures: [number, number][] = [
@@ -145,6 +146,50 @@ async function drawAll(catalog: Catalog, say: (line: string) => void): Promise<M
   await Promise.all(Array.from({ length: 3 }, draw));
   return done;
 }
+
+/** Scenes of a day at the beach, and the film of a kite that climbs. */
+async function keepPageMedia(catalog: Catalog): Promise<PageMedia> {
+  const scenes: [SceneName, ShapeName, string][] = [
+    ['sea', 'wideDelta', 'Ember'],
+    ['dune', 'diamond', 'Fjord'],
+    ['dusk', 'delta', 'Ember'],
+  ];
+  const beach = await Promise.all(
+    scenes.map(async ([scene, shape, colour], i) => {
+      const svg = drawPicture({
+        shape,
+        scene,
+        palette: paletteOf(colour),
+        width: 1200,
+        height: 900,
+        seed: 70 + i,
+        scale: 0.55,
+      });
+      const png = await sharp(Buffer.from(svg)).png().toBuffer();
+      return storePicture(catalog.db, catalog.mediaFolder, png, `${scene}.png`, catalog.clock().toISOString());
+    }),
+  );
+  const arriving = arrivingFolder(filmsFolder(catalog.folder));
+  const kept = async (content: Buffer) => {
+    const arrived = join(arriving, newId('file'));
+    await writeFile(arrived, content);
+    return (await keepFilm(catalog.folder, arrived))!;
+  };
+  return {
+    beach,
+    film: await kept(await readFile('demo/films/first-climb.webm')),
+    captions: await kept(Buffer.from(CAPTIONS)),
+  };
+}
+
+const CAPTIONS = `WEBVTT
+
+00:00.000 --> 00:03.000
+[Wind] Arm up, back to the wind.
+
+00:03.000 --> 00:07.000
+Let the line run. Up it goes.
+`;
 
 /** Puts the files of all products into the store, by title. */
 async function keepFiles(catalog: Catalog): Promise<Map<string, ProductFile[]>> {
@@ -313,6 +358,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
   say('Drawing the pictures of the demo shop (about half a minute) …');
   const media = await drawAll(catalog, say);
   const files = await keepFiles(catalog);
+  const pageMedia = await keepPageMedia(catalog);
   const categoryIds = new Map<string, string>();
   const tagIds = new Map<string, string>();
   const brandIds = new Map<string, string>();
@@ -456,11 +502,16 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       );
     });
     const home = [...catalog.working.shop.pages.values()].find((page) => page.home)!;
-    putStorefront(db, home, {
-      ...ids,
-      collection: (name) => collectionIds.get(name)!,
-      product: (title) => productIds.get(title)!,
-    });
+    putStorefront(
+      db,
+      home,
+      {
+        ...ids,
+        collection: (name) => collectionIds.get(name)!,
+        product: (title) => productIds.get(title)!,
+      },
+      pageMedia,
+    );
   }
 
   const work = (title: string) => catalog.working.products.get(productIds.get(title)!)!;

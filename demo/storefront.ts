@@ -1,11 +1,20 @@
 import { usualPage, type Page } from '../core/model/page';
 import { sectionTypes, type SectionKind, type SectionOf } from '../core/model/sections/sections';
+import type { PlacedPicture } from '../core/model/sections/picture';
+import type { StoredMedia } from '../server/media/picture-store';
 import type { Slide } from '../core/model/sections/banner';
 import type { Link, Target } from '../core/model/target';
 import { usualItem, type MenuItem } from '../core/model/menu';
 import type { Db } from '../server/database/connection';
 import { putPage, writeMenu } from '../server/store/pages';
 import { newId } from '../server/shared/ids';
+
+/** What was drawn for the pages: three pictures from the beach, and a film with the words over it. */
+export interface PageMedia {
+  beach: StoredMedia[];
+  film: string;
+  captions: string;
+}
 
 interface Ids {
   category: (name: string) => string;
@@ -17,6 +26,16 @@ interface Ids {
 const section = <Kind extends SectionKind>(kind: Kind, over: Partial<SectionOf<Kind>>): SectionOf<Kind> =>
   ({ ...sectionTypes[kind].fresh(), ...over, id: newId('section') }) as SectionOf<Kind>;
 
+const beachWords = ['Up at seven, before the bathers', 'The dune behind the shop', 'Last flight of the day'];
+
+const placed = ({ media, width, height }: StoredMedia, alt: string): PlacedPicture => ({
+  media,
+  width,
+  height,
+  alt,
+  focus: { x: 0.5, y: 0.5 },
+});
+
 const slide = (title: string, text: string, pictureOf: Target, ...buttons: [words: string, to: Link][]): Slide => ({
   title,
   text,
@@ -26,7 +45,7 @@ const slide = (title: string, text: string, pictureOf: Target, ...buttons: [word
 });
 
 /** Builds the pages and the menu of Lark & Line. */
-export function putStorefront(db: Db, home: Page, ids: Ids): void {
+export function putStorefront(db: Db, home: Page, ids: Ids, media: PageMedia): void {
   const collection = (name: string) => ({ kind: 'collection' as const, id: ids.collection(name) });
   const category = (name: string) => ({ kind: 'category' as const, id: ids.category(name) });
   const product = (title: string) => ({ kind: 'product' as const, id: ids.product(title) });
@@ -104,6 +123,14 @@ export function putStorefront(db: Db, home: Page, ids: Ids): void {
             ['First kites', collection('First kites')],
           ),
         ],
+      }),
+      section('film', {
+        title: 'How it goes up',
+        film: media.film,
+        captions: media.captions,
+        poster: placed(media.beach[1]!, 'A kite above a dune'),
+        caption: 'Back to the wind, arm up, and let go.',
+        width: 'text',
       }),
       section('strip', {
         title: 'Two to start with',
@@ -263,10 +290,12 @@ export function putStorefront(db: Db, home: Page, ids: Ids): void {
         skipSoldOut: true,
       }),
       section('pictures', {
-        title: '',
-        pictures: [],
-        hidden: true,
-        label: 'Pictures from the beach',
+        title: 'From the beach',
+        pictures: media.beach.map((picture, i) => ({
+          picture: placed(picture, beachWords[i]!),
+          caption: beachWords[i]!,
+          to: null,
+        })),
       }),
     ],
   };

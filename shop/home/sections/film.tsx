@@ -16,7 +16,7 @@ export function Film({ section, isFirst }: SectionProps<'film'>) {
           preload={poster ? 'none' : 'metadata'}
           poster={poster ? mediaUrl(poster.media, 960) : undefined}
           aria-label={title || caption || 'Film'}
-          className="aspect-video w-full rounded-2xl bg-ink"
+          className="aspect-video w-full rounded-2xl bg-ink object-cover"
         >
           <source src={url} />
           <track kind="captions" src={captions ?? undefined} label="Captions" default={captions !== null} />

@@ -74,20 +74,22 @@ export function MenusPage({ menu }: { menu: Menu }) {
         error={errorOf('items')}
         save={save('items')}
       />
-      <MenuList
-        title="The foot of the shop"
-        hint="It is empty, so the menu stands there once more. Add headings, and what belongs below each."
-        items={now.footer}
-        error={errorOf('footer')}
-        save={save('footer')}
-      />
-      <MenuList
-        title="The line above the head"
-        hint="It is empty, so there is no such line. A few links in small letters: contact, delivery, questions."
-        items={now.top}
-        error={errorOf('top')}
-        save={save('top')}
-      />
+      <div className="flex flex-col gap-4">
+        <MenuList
+          title="The foot of the shop"
+          hint="It is empty, so the menu stands there once more. Add headings, and what belongs below each."
+          items={now.footer}
+          error={errorOf('footer')}
+          save={save('footer')}
+        />
+        <MenuList
+          title="The line above the head"
+          hint="It is empty, so there is no such line. A few links in small letters: contact, delivery, questions."
+          items={now.top}
+          error={errorOf('top')}
+          save={save('top')}
+        />
+      </div>
       <section aria-label="In no menu" className="sheet w-[14.5rem] max-w-full self-start p-3">
         <h2 className="mb-1 font-display text-[15px] font-bold">In no menu</h2>
         {missing.length === 0 ? (
