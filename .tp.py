@@ -2,91 +2,39 @@ def sub(p,*pairs):
     s=open(p).read()
     for a,b in pairs:
         assert a in s,(p,a)
-        s=s.replace(a,b,1)
+        s=s.replace(a,b)
     open(p,'w').write(s)
-sub('demo/storefront.ts',("interface Ids {","""/** What was drawn for the pages: three pictures from the beach, and a film with the words over it. */
-export interface PageMedia {
-  beach: StoredMedia[];
-  film: string;
-  captions: string;
-}
+sub('core/shop/resolved-shop.ts',("    this.index.text.synonyms = new Synonyms(this.settings.synonyms);\n    // Which options","    this.#readWords();\n    // Which options"),("    if (kind === 'settings') this.index.text.synonyms = new Synonyms(this.settings.synonyms);\n  }\n","""    if (kind === 'settings') this.#readWords();
+  }
 
-interface Ids {"""),
-("export function putStorefront(db: Db, home: Page, ids: Ids): void {","export function putStorefront(db: Db, home: Page, ids: Ids, media: PageMedia): void {"),
-("""      section('pictures', {
-        title: '',
-        pictures: [],
-        hidden: true,
-        label: 'Pictures from the beach',
-      }),
-""","""      section('pictures', {
-        title: 'From the beach',
-        pictures: media.beach.map((picture, i) => ({ picture: placed(picture, beachWords[i]!), caption: beachWords[i]!, to: null })),
-      }),
-"""),
-("const slide = (","""const beachWords = ['Up at seven, before the bathers', 'The dune behind the shop', 'Last flight of the day'];
+  /** What the index is to know of words: which mean the same, and the language that they are of. */
+  #readWords(): void {
+    this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+    this.index.text.language = this.language;
+  }
+"""),("  get tree(): CategoryTree {","""  get language(): Language {
+    return languageOf(this.settings.locale);
+  }
 
-const placed = ({ media, width, height }: StoredMedia, alt: string): PlacedPicture => ({
-  media,
-  width,
-  height,
-  alt,
-  focus: { x: 0.5, y: 0.5 },
-});
+  get tree(): CategoryTree {"""),("import { Synonyms } from '../search/synonyms';","import { languageOf } from '../search/language';\nimport { Synonyms } from '../search/synonyms';\nimport type { Language } from '../search/text-query';"))
+sub('core/search/listing-query.ts',("  text?: string;\n","  /** words as they were typed, or a query that was read */\n  text?: string | TextQuery;\n"),("import type { Bitset } from './bitset';","import type { Bitset } from './bitset';\nimport type { TextQuery } from './text-query';"),("  /** variants that pass all variant filters; undefined when there are none */","  /** parts of the text that were left out, so that something is found */\n  dropped: string[];\n  /** variants that pass all variant filters; undefined when there are none */"))
+sub('core/search/listing.ts',("""    if (match) {
+      this.#base.and(match.hits);
+""","""    if (match) {
+      this.#base.and(match.hits);
+      this.#dropped = match.dropped;
+"""),("  #scores: Uint32Array | undefined;\n","  #scores: Uint32Array | undefined;\n  #dropped: string[] = [];\n"),("      products: products.clone(),\n","      products: products.clone(),\n      dropped: this.#dropped,\n"),
+("    if (sort === 'match' && this.#scores) return this.#bestMatches(products, this.#scores, offset, limit);","""    if (sort === 'match' && this.#scores) {
+      const { language } = index.text;
+      if (typeof query.text === 'object' && language)
+        addTitleFit({ hits: products, scores: this.#scores }, query.text.stems, (slot) => index.title(slot), language);
+      return this.#bestMatches(products, this.#scores, offset, limit);
+    }"""),("import type { FinderIndex }","import { addTitleFit } from './title-fit';\nimport type { FinderIndex }"))
+sub('core/search/finder-index.ts',("  order(key: string): SortedOrder | undefined {","  /** The title of a product, folded. */\n  title(slot: number): string {\n    return this.#titles[slot]!;\n  }\n\n  order(key: string): SortedOrder | undefined {"))
+sub('core/storefront/listing-view.ts',("    text: q,\n","    text: understand(shop, q),\n"),("cardOf(shop, slot, result.variants)),","cardOf(shop, slot, shownVariants(result.variants, meant))),\n    without: result.dropped,"),("  const base = placeSet(shop, at, now);\n","  const base = placeSet(shop, at, now);\n  const meant = q === '' ? undefined : variantsMeant(shop, q);\n"),("const ended = (x","""/** Variants of which a card shows the first: those that pass the filters and are what the text speaks of. */
+const shownVariants = (passing: Bitset | undefined, meant: Bitset | undefined) =>
+  passing && meant ? passing.clone().and(meant) : (passing ?? meant);
 
-const slide = ("""),
-("import type { Slide }","import type { PlacedPicture } from '../core/model/sections/picture';\nimport type { StoredMedia } from '../server/media/picture-store';\nimport type { Slide }"))
-s=open('demo/storefront.ts').read()
-i=s.index("page('Beach week'"); j=s.index("section('strip'",i)
-s=s[:j]+"""section('film', {
-        title: 'How it goes up',
-        film: media.film,
-        captions: media.captions,
-        caption: 'Back to the wind, arm up, and let go.',
-        width: 'text',
-      }),
-      """+s[j:]
-open('demo/storefront.ts','w').write(s)
-sub('demo/seed-demo.ts',("""      product: (title) => productIds.get(title)!,
-    });
-""","""      product: (title) => productIds.get(title)!,
-    }, pageMedia);
-"""),("  const files = await keepFiles(catalog);\n","  const files = await keepFiles(catalog);\n  const pageMedia = await keepPageMedia(catalog);\n"),
-("/** Puts the files of all products","""/** Scenes of a day at the beach, and the film of a kite that climbs. */
-async function keepPageMedia(catalog: Catalog): Promise<PageMedia> {
-  const scenes: [SceneName, ShapeName, string][] = [
-    ['sea', 'wideDelta', 'Ember'],
-    ['dune', 'diamond', 'Fjord'],
-    ['dusk', 'delta', 'Ember'],
-  ];
-  const beach = await Promise.all(
-    scenes.map(async ([scene, shape, colour], i) => {
-      const svg = drawPicture({ shape, scene, palette: paletteOf(colour), width: 1200, height: 900, seed: 70 + i, scale: 0.55 });
-      const png = await sharp(Buffer.from(svg)).png().toBuffer();
-      return storePicture(catalog.db, catalog.mediaFolder, png, `${scene}.png`, catalog.clock().toISOString());
-    }),
-  );
-  const arriving = arrivingFolder(filmsFolder(catalog.folder));
-  const kept = async (content: Buffer) => {
-    const arrived = join(arriving, newId('file'));
-    await writeFile(arrived, content);
-    return (await keepFilm(catalog.folder, arrived))!;
-  };
-  return {
-    beach,
-    film: await kept(await readFile(new URL('films/first-climb.webm', import.meta.url))),
-    captions: await kept(Buffer.from(CAPTIONS)),
-  };
-}
-
-const CAPTIONS = `WEBVTT
-
-00:00.000 --> 00:03.000
-[Wind] Arm up, back to the wind.
-
-00:03.000 --> 00:07.000
-Let the line run. Up it goes.
-`;
-
-/** Puts the files of all products"""),
-("import { putStorefront } from './storefront';","import { putStorefront, type PageMedia } from './storefront';\nimport { filmsFolder, keepFilm } from '../server/media/film-store';"))
+const ended = (x"""),("import { sheetsInOrder } from '../shop/shop-fields';","import { sheetsInOrder } from '../shop/shop-fields';\nimport { understand, variantsMeant } from '../shop/understand';"))
+sub('server/search/find.ts',("list(shop.index, { text: q,","list(shop.index, { text: understand(shop, q),"),("import type { deskRoutes }","import { understand } from '../../core/shop/understand';\nimport type { deskRoutes }"))
+sub('server/search/queries.ts',("    text,\n    sort: orderOf","    text: understand(shop, text),\n    sort: orderOf"),("import { cachedByVersion }","import { understand } from '../../core/shop/understand';\nimport { cachedByVersion }"))
