@@ -1,8 +1,28 @@
-import { cpus, totalmem } from 'node:os';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { cpus, tmpdir, totalmem } from 'node:os';
+import { join } from 'node:path';
+import { measureRelevance } from '../demo/relevance/measure';
+import { seedDemo } from '../demo/seed-demo';
+import { Catalog } from '../server/state/catalog';
 import { measureCore, type CoreFigures } from './core';
 import { ms, randomReadNs, spread } from './measure';
 import { writeReport } from './report';
 import { measureServer, type ServerFigures } from './server';
+
+/** How well the demo shop answers judged queries: the mean of what the first ten gain, and how many find nothing. */
+async function relevance(): Promise<string> {
+  const folder = mkdtempSync(join(tmpdir(), 'dispona-'));
+  const catalog = new Catalog(folder);
+  await seedDemo(catalog, () => undefined, false);
+  const answers = measureRelevance(catalog.live.shop);
+  catalog.close();
+  rmSync(folder, { recursive: true });
+  const mean = answers.reduce((sum, { ndcg }) => sum + ndcg, 0) / answers.length;
+  const worst = [...answers].sort((a, b) => a.ndcg - b.ndcg).slice(0, 5);
+  return `${answers.length} judged queries: nDCG@10 ${mean.toFixed(3)}, ${answers.filter(({ total }) => total === 0).length} without an answer. The worst: ${worst
+    .map(({ q, ndcg }) => `“${q}” ${ndcg.toFixed(2)}`)
+    .join(', ')}.`;
+}
 
 const sizes = (process.env.BENCH_SIZES ?? '1000,10000,50000').split(',').map(Number);
 const log = (line: string) => console.log(line);
@@ -13,7 +33,7 @@ const readNs = randomReadNs();
 const count = (n: number) => n.toLocaleString('en');
 const megabytes = (bytes: number) => `${(bytes / 1024 / 1024).toFixed(1)} MB`;
 
-function report(core: CoreFigures[], server: ServerFigures[]): string {
+function report(core: CoreFigures[], server: ServerFigures[], answers: string): string {
   const heads = ['', ...core.map(({ size }) => count(size))];
   const row = (label: string, cells: string[]) => [label, ...cells];
   const ratio = (figures: CoreFigures, peer: number) =>
@@ -216,6 +236,10 @@ ${table(
     ),
   ],
 )}
+
+## How good the answers of the search are
+
+${answers} The queries are in \`demo/relevance/judged.ts\`.
 `;
 }
 
@@ -228,6 +252,6 @@ for (const size of sizes) {
   globalThis.gc?.();
   server.push(await measureServer(size, log));
 }
-const text = report(core, server);
+const text = report(core, server, await relevance());
 console.log(`\n${text}`);
 if (!process.env.BENCH_SIZES) writeReport(text);

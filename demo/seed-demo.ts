@@ -348,7 +348,7 @@ function describe(product: DemoProduct): string {
  * Fills an empty catalog with Lark & Line: categories, goods with pictures, collections, pages, a menu and a first
  * edition, then a few changes that are not live yet and some deliberate loose ends. Does nothing to a shop that exists.
  */
-export async function seedDemo(catalog: Catalog, say: (line: string) => void): Promise<void> {
+export async function seedDemo(catalog: Catalog, say: (line: string) => void, withPictures = true): Promise<void> {
   if (!needsSetup(catalog.db)) {
     say('There is a shop already; it stays as it is.');
     return;
@@ -356,7 +356,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
   const { db } = catalog;
   const userId = await setUp(catalog, { shopName: 'Lark & Line', name: 'Robin', ...demoPerson });
   say('Drawing the pictures of the demo shop (about half a minute) …');
-  const media = await drawAll(catalog, say);
+  const media = withPictures ? await drawAll(catalog, say) : new Map<string, StoredMedia[]>();
   const files = await keepFiles(catalog);
   const pageMedia = await keepPageMedia(catalog);
   const categoryIds = new Map<string, string>();
@@ -371,6 +371,21 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void): P
       name: 'Lark & Line',
       tagline: 'Kites and everything around them, from a harbour town with good wind.',
       timeZone: 'Europe/Amsterdam',
+      synonyms: [
+        ['kid', 'child', 'children', 'beginner', 'first kite'],
+        ['stunt kite', 'sport kite'],
+        ['voucher', 'gift card'],
+        ['string', 'cord', 'line'],
+        ['spool', 'bobbin', 'reel', 'winder'],
+        ['rod', 'tube', 'spar'],
+        ['fabric', 'cloth'],
+        ['power kite', 'parafoil', 'foil'],
+        ['evening', 'night', 'dark'],
+        ['big', 'large', 'huge'],
+        ['small', 'mini', 'little'],
+        ['cheap', 'under 25'],
+        ['course', 'lesson', 'workshop'],
+      ],
     });
     const addCategories = (list: DemoCategory[], parentId: string | null) =>
       list.forEach(({ name, text = '', below = [], sheet }, position) => {

@@ -9,7 +9,6 @@ import { sideBySide } from './side-by-side';
 import { sortedBy, sortedByText } from './slot-sort';
 import { SortedOrder } from './sorted-order';
 import type { IndexState } from './state';
-import type { Synonyms } from './synonyms';
 import { TextIndex } from './text-index';
 import { VariantSlots } from './variant-slots';
 
@@ -100,6 +99,11 @@ export class FinderIndex {
     const { at } = this.#column(name);
     this.#filled.add(name);
     for (let slot = 0; slot < at.length; slot++) at[slot] = numbers[slot] ?? NaN;
+  }
+
+  /** The title of a product, folded. */
+  title(slot: number): string {
+    return this.#titles[slot]!;
   }
 
   order(key: string): SortedOrder | undefined {
@@ -202,7 +206,7 @@ export class FinderIndex {
 
   /** An index that answers alike and changes by itself. Costs little more than the memory it takes. Its source must know the same. */
   copy(source = this.source): FinderIndex {
-    const copy = FinderIndex.of(this.shape, this.state(), source, this.text.synonyms);
+    const copy = FinderIndex.of(this.shape, this.state(), source, this.text);
     for (const name of this.#filled) copy.#filled.add(name);
     if (source) for (const name of this.#derived) copy.#derived.add(name);
     for (const name of [...copy.#filled, ...copy.#derived]) copy.#column(name).at = this.#columns.get(name)!.at.slice();
@@ -210,9 +214,14 @@ export class FinderIndex {
   }
 
   /** The index whose state this is. It takes the arrays over; columns that follow from the source are read when asked for. */
-  static of(shape: FinderShape, state: IndexState, source?: FinderSource, synonyms?: Synonyms): FinderIndex {
+  static of(
+    shape: FinderShape,
+    state: IndexState,
+    source?: FinderSource,
+    words?: Pick<TextIndex, 'synonyms' | 'language'>,
+  ): FinderIndex {
     const index = new FinderIndex(shape, source);
-    index.text = TextIndex.of(state.text, synonyms);
+    index.text = TextIndex.of(state.text, words?.synonyms, words?.language);
     index.facets = Facets.of(state.facets);
     index.alive = Bitset.of(state.alive);
     index.variants = VariantSlots.of(state.variants);
@@ -228,7 +237,7 @@ export class FinderIndex {
     return index;
   }
 
-  /** All there is to know but the synonyms, in arrays of its own. Linear. */
+  /** All there is to know but the synonyms and the language, in arrays of its own. Linear. */
   state(): IndexState {
     const follows = (name: string) => this.#derived.has(name) || this.#filled.has(name);
     const columns = [...this.#columns].filter(([name]) => !follows(name));

@@ -1,4 +1,5 @@
 import type { Bitset } from './bitset';
+import type { TextQuery } from './text-query';
 
 /** At least one of these values of the facet. */
 export interface ChoiceFilter {
@@ -39,7 +40,8 @@ export interface ListingQuery {
   base?: Bitset;
   /** variants of which one must pass all filters on variants; all when absent */
   variantBase?: Bitset;
-  text?: string;
+  /** words as they were typed, or a query that was read */
+  text?: string | TextQuery;
   /** AND across filters, OR inside one; those on variants must hold on one and the same variant */
   choices?: readonly ChoiceFilter[];
   ranges?: readonly RangeFilter[];
@@ -76,6 +78,10 @@ export interface ListingResult {
   /** facet → numbers of products that would match with a value, by value id, whatever else of the facet is chosen */
   counts: Map<string, Uint32Array>;
   extents: Map<string, { min: number; max: number } | null>;
+  /** parts of the text that were left out, so that something is found */
+  dropped: string[];
+  /** of the total, those that have all that was left in; the others come close */
+  full: number;
   /** variants that pass all variant filters; undefined when there are none */
   variants: Bitset | undefined;
 }

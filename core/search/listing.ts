@@ -1,5 +1,6 @@
 import type { Bitset } from './bitset';
 import { countAll, countFacet } from './counting';
+import { addTitleFit } from './title-fit';
 import type { FinderIndex } from './finder-index';
 import type { ChoiceFilter, ProductSpan, Histogram, ListingQuery, ListingResult } from './listing-query';
 
@@ -35,6 +36,8 @@ class Listing {
   readonly #variants: VariantFilter[] = [];
   readonly #base: Bitset;
   #scores: Uint32Array | undefined;
+  #dropped: string[] = [];
+  #full: Bitset | undefined;
 
   constructor(
     readonly index: FinderIndex,
@@ -47,6 +50,8 @@ class Listing {
     const match = query.text === undefined ? undefined : index.text.search(query.text, index.alive.size, scratch);
     if (match) {
       this.#base.and(match.hits);
+      this.#dropped = match.dropped;
+      this.#full = match.full;
       this.#scores = match.scores;
     }
     for (const choice of query.choices ?? []) {
@@ -105,6 +110,8 @@ class Listing {
       total,
       slots,
       products: products.clone(),
+      dropped: this.#dropped,
+      full: this.#full ? this.#full.countAnd(products) : total,
       counts,
       extents,
       histograms,
@@ -258,7 +265,12 @@ class Listing {
     const { sort } = query;
     if (offset >= total || limit <= 0) return [];
     if (typeof sort !== 'string') return pick(sort.length, (i) => sort[i]!, products, offset, limit);
-    if (sort === 'match' && this.#scores) return this.#bestMatches(products, this.#scores, offset, limit);
+    if (sort === 'match' && this.#scores) {
+      const { language } = index.text;
+      if (typeof query.text === 'object' && language)
+        addTitleFit({ hits: products, scores: this.#scores }, query.text.stems, (slot) => index.title(slot), language);
+      return this.#bestMatches(products, this.#scores, offset, limit);
+    }
     const order = index.order(sort);
     if (!order) throw new Error(`There is no order "${sort}".`);
     if (total * WALK_ORDER > index.size) return pick(order.length, (place) => order.at(place), products, offset, limit);

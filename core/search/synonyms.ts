@@ -1,7 +1,7 @@
 import { queryWords, wordsOf } from './words';
 
-/** What is looked for together: words that must all be met, or instead one of the other ways to say the same. */
-export interface QueryPart {
+/** Words that stand together in a query, with the other ways to say the same. */
+interface SaidOtherwise {
   words: readonly string[];
   others: readonly (readonly string[])[];
 }
@@ -25,11 +25,16 @@ export class Synonyms {
     }
   }
 
+  /** The other ways to say a phrase, given by its words; none for most. */
+  othersOf(words: readonly string[]): readonly (readonly string[])[] {
+    return this.#others.get(words.join(' ')) ?? [];
+  }
+
   /** The parts of a query: phrases that can be said otherwise, the longest first, and single words. */
-  partsOf(query: string): QueryPart[] {
+  partsOf(query: string): SaidOtherwise[] {
     const words = queryWords(query);
     if (this.#others.size === 0) return words.map((word) => ({ words: [word], others: [] }));
-    const parts: QueryPart[] = [];
+    const parts: SaidOtherwise[] = [];
     for (let at = 0; at < words.length;) {
       let length = Math.min(MAX_PHRASE, words.length - at);
       while (length > 1 && !this.#others.has(words.slice(at, at + length).join(' '))) length--;

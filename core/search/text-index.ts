@@ -3,12 +3,16 @@ import { IdLists } from './id-lists';
 import type { Scratch } from './scratch';
 import type { TextState } from './state';
 import { Vocabulary } from './vocabulary';
-import { Synonyms, type QueryPart } from './synonyms';
-import { visitWords, type WordVisitor } from './words';
+import { Synonyms } from './synonyms';
+import { plainQuery, type Language, type QueryPart, type QueryWord, type TextQuery } from './text-query';
+import { queryWords, visitWords, type WordVisitor } from './words';
 
-/** How much a hit counts: the whole word, its beginning, or its beginning with one slip. */
-export const CLOSENESS = { exact: 10, prefix: 6, slip: 3 } as const;
+/** How much a hit counts: the whole word, another form of it, its beginning, or its beginning with one slip. */
+export const CLOSENESS = { exact: 10, form: 8, prefix: 6, slip: 3 } as const;
 const MAX_WEIGHT = 255;
+/** What lacks one part of a query counts so much less; more so where that is what the query is about. */
+const WITHOUT_ONE = 0.75;
+const WITHOUT_HEAD = 0.45;
 
 export interface WeightedText {
   /** a text; or several that stand in many products, such as names of tags, which filling an index reads once each */
@@ -20,6 +24,10 @@ export interface TextMatch {
   hits: Bitset;
   /** slot → score; valid for the slots in `hits`, until the next search */
   scores: Uint32Array;
+  /** parts of the query that were left out, as they were typed, so that something is found */
+  dropped: string[];
+  /** those of the hits that have all parts but the ones left out; absent where all hits do */
+  full?: Bitset;
 }
 
 /** Where a word stands, and with what weight, in one number: slot × 256 + weight. */
@@ -29,6 +37,8 @@ const posting = (slot: number, weight: number) => ((slot << 8) | weight) >>> 0;
 export class TextIndex {
   /** other ways to say what is searched for */
   synonyms = new Synonyms();
+  /** whose forms of words count as one; word for word where there is none */
+  language: Language | undefined;
   #vocabulary = new Vocabulary();
   /** number of postings by term id */
   #counts = new Uint32Array(256);
@@ -38,8 +48,8 @@ export class TextIndex {
   readonly #lists: (Uint32Array | undefined)[] = [];
   /** term ids of a slot, packed into bytes */
   #termsOf = new IdLists(8);
-  #scores = new Uint32Array(0);
-  #best = new Uint32Array(0);
+  /** scores by slot: of what is found, and of each part of a query */
+  readonly #rooms: Uint32Array[] = [];
   /** the words of the text being read: their ids, and by id their weight, which is 0 for all others */
   #met = new Uint32Array(256);
   #metCount = 0;
@@ -54,15 +64,21 @@ export class TextIndex {
   }
 
   get bytes(): number {
-    let bytes = this.#vocabulary.bytes + this.#termsOf.bytes + this.#scores.byteLength + this.#best.byteLength;
+    let bytes = this.#vocabulary.bytes + this.#termsOf.bytes;
+    for (const room of this.#rooms) bytes += room.byteLength;
     bytes += this.#counts.byteLength + this.#only.byteLength + this.#weightOf.byteLength;
     for (const list of this.#lists) if (list) bytes += list.byteLength;
     return bytes;
   }
 
-  static of({ vocabulary, counts, only, postings, termsOf }: TextState, synonyms = new Synonyms()): TextIndex {
+  static of(
+    { vocabulary, counts, only, postings, termsOf }: TextState,
+    synonyms = new Synonyms(),
+    language?: Language,
+  ): TextIndex {
     const text = new TextIndex();
     text.synonyms = synonyms;
+    text.language = language;
     text.#vocabulary = Vocabulary.of(vocabulary);
     text.#counts = counts;
     text.#only = only;
@@ -164,39 +180,143 @@ export class TextIndex {
 
   /** Is there a word in a query, and not only signs? */
   holdsWords(query: string): boolean {
-    return this.synonyms.partsOf(query).length > 0;
+    return queryWords(query).length > 0;
   }
 
-  /** The slots that meet every word of `query`; undefined when the query holds no word. `size`: number of slots. */
-  search(query: string, size: number, scratch: Scratch): TextMatch | undefined {
-    const parts = this.synonyms.partsOf(query);
+  /** The word that was meant by one that no text holds and none begins with: the commonest that one slip leads to. */
+  correct(typed: string): string | undefined {
+    const { ids, isSlip } = this.#vocabulary.reach(typed);
+    if (!isSlip) return undefined;
+    let best: string | undefined;
+    let most = 0;
+    for (const id of ids) {
+      const word = this.#vocabulary.word(id);
+      if (word.length > typed.length + 1 || this.#counts[id]! <= most) continue;
+      best = word;
+      most = this.#counts[id]!;
+    }
+    return best;
+  }
+
+  /** Does some text hold the word, or another form of it? */
+  knows(word: string): boolean {
+    return (
+      this.#vocabulary.holds(word) ||
+      this.#formsOf({ text: word, stem: this.language?.stem(word), isFinished: true }).length > 0
+    );
+  }
+
+  /**
+   * The slots that meet every part of `query`; undefined when the query holds no word. Where no slot does and parts may be
+   * left out, those go that nothing meets, then one after the other the least telling, which most slots meet. `size`: number
+   * of slots.
+   */
+  search(query: string | TextQuery, size: number, scratch: Scratch): TextMatch | undefined {
+    const { parts, mayDrop, fillTo = 0 } = typeof query === 'string' ? plainQuery(query, this.synonyms) : query;
     const [first, ...others] = parts;
     if (!first) return undefined;
-    if (this.#scores.length < size) {
-      this.#scores = new Uint32Array(size);
-      this.#best = new Uint32Array(size);
-    }
+    const room = (at: number) => {
+      let scores = this.#rooms[at];
+      if (!scores || scores.length < size) this.#rooms[at] = scores = new Uint32Array(size);
+      return scores;
+    };
+    const scores = room(0);
     const hits = scratch.take(size);
-    const scores = this.#scores;
     this.#collectPart(first, hits, scores, scratch);
-    const reached = scratch.take(size);
-    const best = this.#best;
-    for (const part of others) {
-      reached.clear();
-      this.#collectPart(part, reached, best, scratch);
-      hits.and(reached);
-      hits.forEach((slot) => (scores[slot]! += best[slot]!));
+    if (!mayDrop) {
+      const reached = scratch.take(size);
+      const best = room(1);
+      for (const part of others) {
+        reached.clear();
+        this.#collectPart(part, reached, best, scratch);
+        hits.and(reached);
+        hits.forEach((slot) => (scores[slot]! += best[slot]!));
+      }
+      return { hits, scores, dropped: [] };
     }
-    return { hits, scores };
+    // Each part in a room of its own: which of them are left out is known only when all are there.
+    const met = [{ part: first, reached: hits, best: scores, count: hits.count() }];
+    others.forEach((part, i) => {
+      const reached = scratch.take(size);
+      const best = room(i + 1);
+      this.#collectPart(part, reached, best, scratch);
+      met.push({ part, reached, best, count: reached.count() });
+    });
+    const dropped = new Set(met.filter(({ count }) => count === 0));
+    const all = scratch.take(size);
+    for (;;) {
+      const left = met.filter((each) => !dropped.has(each));
+      if (left.length === 0) break;
+      all.clear().or(left[0]!.reached);
+      for (const { reached } of left.slice(1)) all.and(reached);
+      if (left.length === 1 || all.count() > 0) break;
+      dropped.add(left.reduce((least, each) => (each.count > least.count ? each : least)));
+    }
+    const sums = room(parts.length);
+    const sumOf = (slot: number) => {
+      let sum = 0;
+      for (const { reached, best } of met) if (reached.has(slot)) sum += best[slot]!;
+      return sum;
+    };
+    const found = { scores: sums, dropped: met.filter((each) => dropped.has(each)).map(({ part }) => part.typed) };
+    const telling = met.filter(({ count }) => count > 0);
+    if (telling.length < 2 || all.count() >= fillTo) {
+      all.forEach((slot) => (sums[slot] = sumOf(slot)));
+      return { hits: all, ...found };
+    }
+    const filled = scratch.copy(all);
+    for (const missing of telling) {
+      const some = scratch.take(size);
+      const [one, ...rest] = telling.filter((each) => each !== missing);
+      some.or(one!.reached);
+      for (const { reached } of rest) some.and(reached);
+      filled.or(some);
+    }
+    const head = telling.find(({ part }) => part.isHead);
+    filled.forEach((slot) => {
+      const share = all.has(slot) ? 1 : head && !head.reached.has(slot) ? WITHOUT_HEAD : WITHOUT_ONE;
+      sums[slot] = Math.floor(sumOf(slot) * share);
+    });
+    return { hits: filled, full: all, ...found };
   }
 
-  /** `#collect` for a part: all of its words, or all of those of another way to say it, which counts half a word. */
-  #collectPart({ words, others }: QueryPart, reached: Bitset, best: Uint32Array, scratch: Scratch): void {
-    if (words.length === 1 && others.length === 0) return this.#collect(words[0]!, reached, best);
+  /**
+   * Adds the slots that meet a part to `reached`, and its best score in each to `best`: those with all of its words, or all of
+   * those of another way to say it, and those that it means, which counts beside the words.
+   */
+  #collectPart(
+    { words, others, compounds, meanings }: QueryPart,
+    reached: Bitset,
+    best: Uint32Array,
+    scratch: Scratch,
+  ): void {
+    if (words.length === 1 && others.length === 0 && compounds.length === 0) this.#collect(words[0]!, reached, best);
+    else this.#collectWays(words, others, compounds, reached, best, scratch);
+    if (meanings.length === 0) return;
+    const meant = scratch.take(reached.size);
+    for (const { set, score } of [...meanings].sort((a, b) => b.score - a.score)) {
+      const fresh = scratch.copy(set).andNot(meant);
+      meant.or(fresh);
+      fresh.forEach((slot) => {
+        best[slot] = (reached.has(slot) ? best[slot]! : 0) + score;
+        reached.add(slot);
+      });
+    }
+  }
+
+  #collectWays(
+    words: readonly QueryWord[],
+    others: QueryPart['others'],
+    compounds: QueryPart['compounds'],
+    reached: Bitset,
+    best: Uint32Array,
+    scratch: Scratch,
+  ): void {
     const [phrase, met] = [scratch.take(reached.size), scratch.take(reached.size)];
     // Parts like this are few, so room of their own is no matter.
     const [sums, scores] = [new Uint32Array(best.length), new Uint32Array(best.length)];
-    for (const [i, way] of [words, ...others].entries()) {
+    const ways = [words, ...compounds, ...others].filter((way) => way.length > 0);
+    for (const way of ways) {
       phrase.clear();
       this.#collect(way[0]!, phrase, sums);
       for (const word of way.slice(1)) {
@@ -205,8 +325,9 @@ export class TextIndex {
         phrase.and(met);
         phrase.forEach((slot) => (sums[slot]! += scores[slot]!));
       }
+      const isOther = others.includes(way);
       phrase.forEach((slot) => {
-        const score = i === 0 ? sums[slot]! : Math.floor(sums[slot]! / (2 * way.length));
+        const score = isOther ? Math.floor(sums[slot]! / (2 * way.length)) : sums[slot]!;
         if (!reached.has(slot)) {
           reached.add(slot);
           best[slot] = score;
@@ -215,14 +336,31 @@ export class TextIndex {
     }
   }
 
+  #formsOf({ text, stem }: QueryWord): number[] {
+    const { language } = this;
+    return stem === undefined || !language ? [] : this.#vocabulary.forms(text, stem, language.stem);
+  }
+
   /** Adds the slots that meet one word to `reached`, and its best score in each to `best`. */
-  #collect(word: string, reached: Bitset, best: Uint32Array): void {
-    const { ids, isExact, isSlip } = this.#vocabulary.reach(word);
+  #collect(word: QueryWord, reached: Bitset, best: Uint32Array): void {
+    const forms = this.#formsOf(word);
+    const { ids, isExact, isSlip } = this.#vocabulary.reach(word.text);
+    this.#addPostings(forms, forms.length, CLOSENESS.form, reached, best);
+    if (isSlip) {
+      if (forms.length === 0 && !word.isSure) this.#addPostings(ids, ids.length, CLOSENESS.slip, reached, best);
+      return;
+    }
+    if (isExact) this.#addPostings(ids, 1, CLOSENESS.exact, reached, best);
+    if (word.isFinished && (isExact || forms.length > 0)) return;
+    this.#addPostings(isExact ? ids.subarray(1) : ids, ids.length - Number(isExact), CLOSENESS.prefix, reached, best);
+  }
+
+  /** The same for the first `count` of some terms. */
+  #addPostings(ids: ArrayLike<number>, length: number, closeness: number, reached: Bitset, best: Uint32Array): void {
     const bits = reached.words;
     const only = this.#only;
-    for (let i = 0; i < ids.length; i++) {
+    for (let i = 0; i < length; i++) {
       const id = ids[i]!;
-      const closeness = isSlip ? CLOSENESS.slip : isExact && i === 0 ? CLOSENESS.exact : CLOSENESS.prefix;
       const alone = only[id]!;
       // Written out twice: a beginning of one or two letters reaches tens of thousands of words that stand alone.
       if (alone !== 0) {

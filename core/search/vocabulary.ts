@@ -26,6 +26,8 @@ function maySlip(typed: number, head: number): boolean {
 }
 
 const FREE = 0;
+/** Shorter beginnings are shared by words that have nothing to do with one another. */
+const MIN_STEM = 3;
 const NONE = new Uint32Array(0);
 
 /** The terms that a typed word reaches. */
@@ -52,6 +54,8 @@ export class Vocabulary {
   /** beginnings and lengths of the words, in the same order: looking for slips reads these, and few of the words */
   #heads = new Uint32Array(0);
   #sorted = true;
+  /** of the word that was looked for last, until a word comes or goes */
+  #slips: { typed: string; ids: Uint32Array } | undefined;
   size = 0;
 
   get bytes(): number {
@@ -102,6 +106,7 @@ export class Vocabulary {
   }
 
   drop(id: number): void {
+    this.#slips = undefined;
     const word = this.#words[id]!;
     const at = this.#placeOf(word);
     this.#order.copyWithin(at, at + 1, this.size);
@@ -124,13 +129,42 @@ export class Vocabulary {
     return { ids: typed.length < MIN_SLIP_LENGTH ? NONE : this.#slipsOf(typed), isExact: false, isSlip: true };
   }
 
+  /** The terms other than the word itself that have its stem. O(log n + words that begin alike). */
+  forms(typed: string, stem: string, stemOf: (word: string) => string): number[] {
+    // A stem may end in another letter than its words do: "berri" for "berry".
+    let shared = 0;
+    while (shared < stem.length && shared < typed.length && stem[shared] === typed[shared]) shared++;
+    const begin = stem.slice(0, Math.max(MIN_STEM, Math.min(shared, stem.length - (stem.endsWith('i') ? 1 : 0))));
+    if (begin.length < MIN_STEM || shared < MIN_STEM) return [];
+    const ids: number[] = [];
+    const to = this.#placeOf(`${begin}\uffff`);
+    for (let place = this.#placeOf(begin); place < to; place++) {
+      const word = this.#wordAt(place);
+      if (word !== typed && stemOf(word) === stem) ids.push(this.#order[place]!);
+    }
+    return ids;
+  }
+
+  /** Does the word itself stand in some text? */
+  holds(word: string): boolean {
+    const place = this.#placeOf(word);
+    return place < this.size && this.#wordAt(place) === word;
+  }
+
+  word(id: number): string {
+    return this.#words[id]!;
+  }
+
   #slipsOf(typed: string): Uint32Array {
+    // A word that nothing begins with is asked for twice: what was meant by it, and where it stands.
+    if (this.#slips?.typed === typed) return this.#slips.ids;
     const head = headOf(typed);
     const ids: number[] = [];
     const heads = this.#heads.subarray(0, this.size);
     for (let place = 0; place < heads.length; place++)
       if (maySlip(head, heads[place]!) && oneSlip(typed, this.#wordAt(place))) ids.push(this.#order[place]!);
-    return Uint32Array.from(ids);
+    this.#slips = { typed, ids: Uint32Array.from(ids) };
+    return this.#slips.ids;
   }
 
   #wordAt(place: number): string {
@@ -145,6 +179,7 @@ export class Vocabulary {
   }
 
   #add(word: string, tablePlace: number): number {
+    this.#slips = undefined;
     const id = this.#freeIds.pop() ?? this.#words.length;
     this.#words[id] = word;
     this.#table[tablePlace] = id + 1;

@@ -8,7 +8,9 @@ import { Bitset } from '../search/bitset';
 import type { FinderEntry, FinderSource } from '../search/entry';
 import { FinderIndex } from '../search/finder-index';
 import type { IndexState } from '../search/state';
+import { languageOf } from '../search/language';
 import { Synonyms } from '../search/synonyms';
+import type { Language } from '../search/text-query';
 import type { ProductFacts } from '../rules/facts';
 import type { FieldRegistry } from '../rules/field';
 import { mixSort } from './arrangement';
@@ -123,6 +125,10 @@ export class ResolvedShop {
 
   get settings(): Settings {
     return this.#documents.settings;
+  }
+
+  get language(): Language {
+    return languageOf(this.settings.locale);
   }
 
   get tree(): CategoryTree {
@@ -399,7 +405,7 @@ export class ResolvedShop {
 
   /** Bundles come last: what they cost, and whether there are any, follows from the others. */
   #finish(bundles: readonly ProductDocument[]): void {
-    this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+    this.#readWords();
     // Which options and suppliers there are is known now.
     this.#fields = undefined;
     this.#optionKeysVersion = this.#documents.options.keysVersion;
@@ -409,7 +415,13 @@ export class ResolvedShop {
 
   #store(kind: Exclude<DocumentKind, 'product'>, key: string, body: unknown): void {
     this.#documents.store(kind, key, body);
-    if (kind === 'settings') this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+    if (kind === 'settings') this.#readWords();
+  }
+
+  /** What the index is to know of words: which mean the same, and the language that they are of. */
+  #readWords(): void {
+    this.index.text.synonyms = new Synonyms(this.settings.synonyms);
+    this.index.text.language = this.language;
   }
 
   /** A rule that names a field takes in nothing while there is none: with options, fields come and go. */

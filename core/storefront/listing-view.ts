@@ -12,8 +12,11 @@ import { cachedByVersion } from '../shop/cached-by-version';
 import { isOpen, type GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { sheetsInOrder } from '../shop/shop-fields';
+import { understand, variantsMeant } from '../shop/understand';
 
 export const PAGE_SIZE = 24;
+/** Fewer goods than these with all that was searched for are followed by some that come close. */
+const FILL_TO = 12;
 /** Deepest page that is answered; beyond it a page is empty. */
 export const MAX_PAGE = 10_000;
 
@@ -190,13 +193,14 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     if (values?.length) filters.push({ facet, onVariant, values: values.flatMap((value) => toIndex(value) ?? []) });
   }
   const base = placeSet(shop, at, now);
+  const meant = q === '' ? undefined : variantsMeant(shop, q);
   // A price that is given on request must not be found out by narrowing.
   const untold = shop.index.posting(UNTOLD, 'price');
   if (price && untold) base.andNot(untold);
   const measured = numberAttributes(shop).map((attribute) => ({ attribute, span: spanOfAttribute(attribute) }));
   const result = list(shop.index, {
     base,
-    text: q,
+    text: understand(shop, q, FILL_TO),
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
     sort: sort === 'featured' ? ownOrder(shop, at, now) : sort,
@@ -237,10 +241,16 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     pageSize: PAGE_SIZE,
     sorts: offered,
     sort,
-    items: result.slots.map((slot) => cardOf(shop, slot, result.variants)),
+    items: result.slots.map((slot) => cardOf(shop, slot, shownVariants(result.variants, meant))),
+    without: result.dropped,
+    full: result.full,
     facets,
   };
 }
+
+/** Variants of which a card shows the first: those that pass the filters and are what the text speaks of. */
+const shownVariants = (passing: Bitset | undefined, meant: Bitset | undefined) =>
+  passing && meant ? passing.clone().and(meant) : (passing ?? meant);
 
 const ended = (x: number) => (Number.isFinite(x) ? x : null);
 const chosenSpan = (span: { min: number; max: number } | null) =>

@@ -75,6 +75,10 @@ export const listingViewSchema = z.object({
   pageSize: whole,
   sorts: z.array(z.object({ key: z.string(), label: z.string() })),
   sort: z.string(),
+  /** words of the search that no product here has beside the others, and that were left out */
+  without: z.array(z.string()),
+  /** of the total, those that have all that was searched for; the others come close */
+  full: whole,
   items: z.array(productCardSchema),
   facets: z.array(facetViewSchema),
 });

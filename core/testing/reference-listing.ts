@@ -66,7 +66,11 @@ function referenceOrder(sort: SortKey): (a: FinderEntry, b: FinderEntry) => numb
 /** What a listing must answer, by plain loops over the entries. */
 export function referenceListing(
   entries: readonly FinderEntry[],
-  query: Omit<ListingQuery, 'sort' | 'base' | 'last'> & { sort: string; lastBrand?: string | null },
+  query: Omit<ListingQuery, 'text' | 'sort' | 'base' | 'last'> & {
+    text?: string;
+    sort: string;
+    lastBrand?: string | null;
+  },
   sorts: readonly SortKey[],
 ) {
   const found = query.text === undefined ? undefined : scores(entries, query.text);

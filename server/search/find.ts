@@ -2,6 +2,7 @@ import { fold } from '../../core/shared/identity';
 import { list } from '../../core/search/listing';
 import { placeSet } from '../../core/storefront/listing-view';
 import { groupsOf, type GroupKind } from '../../core/shop/open-groups';
+import { understand } from '../../core/shop/understand';
 import type { deskRoutes } from '../../contract/desk';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from '../state/catalog';
@@ -14,7 +15,13 @@ export function findAnything(catalog: Catalog, q: string): AnswerOf<typeof deskR
   const { shop } = catalog.working;
   const wanted = fold(q).trim().slice(0, 80);
   if (wanted === '') return [];
-  const { slots } = list(shop.index, { text: q, sort: 'match', tieOrder: 'newest', offset: 0, limit: FOUND });
+  const { slots } = list(shop.index, {
+    text: understand(shop, q),
+    sort: 'match',
+    tieOrder: 'newest',
+    offset: 0,
+    limit: FOUND,
+  });
   const products = goodsRows(
     catalog,
     slots.map((slot) => shop.index.id(slot)),

@@ -1,6 +1,7 @@
 import { boundsOf } from '../../core/search/axis';
 import { list } from '../../core/search/listing';
 import type { Histogram, ListingResult } from '../../core/search/listing-query';
+import { understand } from '../../core/shop/understand';
 import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { looseEnds } from '../../core/loose-ends/loose-ends';
 import { checkRule } from '../../core/rules/check';
@@ -109,7 +110,7 @@ function find(
   supplyColumns(catalog, [...fieldsUsed(rule), ...histograms.map(({ column }) => column)]);
   return list(shop.index, {
     ...filtersOf(rule, shop.index, goodsFields(catalog), catalog.now),
-    text,
+    text: understand(shop, text),
     sort: orderOf(catalog, sort, text.trim() !== ''),
     tieOrder: 'newest',
     offset,

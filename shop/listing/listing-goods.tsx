@@ -102,6 +102,19 @@ function Pages({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
   );
 }
 
+/** Says what was left out of a search so that something is found, and how many have all of it. */
+function NotAllOfIt({ listing: { without, full, total }, q }: { listing: Props['listing']; q: string }) {
+  if (without.length === 0 && full === total) return null;
+  const quoted = without.map((word) => `“${word}”`).join(', ');
+  return (
+    <p className="mb-5 rounded-xl bg-mist px-4 py-2.5 text-sm text-ink">
+      {without.length > 0
+        ? `Nothing here has all of “${q}”. This is what there is without ${quoted}${full < total ? ', and what comes close' : ''}.`
+        : `${full === 1 ? 'One of these has' : `${full} of these have`} all of “${q}”; the others come close.`}
+    </p>
+  );
+}
+
 /** Goods with filters, sorts and pages. On a phone the filters come out in a drawer. */
 export function ListingGoods({ listing, q, url, currency, go }: Props) {
   const [isDrawerOpen, setDrawerOpen] = useState(false);
@@ -143,6 +156,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
               </label>
             </div>
           </div>
+          {q !== '' && listing.total > 0 && <NotAllOfIt listing={listing} q={q} />}
           <Chosen facets={listing.facets} url={url} currency={currency} go={go} />
           {listing.items.length > 0 ? (
             <ul className="grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-3 lg:gap-x-6 xl:grid-cols-4">

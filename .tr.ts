@@ -1,0 +1,11 @@
+import { Catalog } from './server/state/catalog';
+const c = new Catalog('/tmp/w/rel');
+const s = c.live.shop;
+console.log('CATS', s.tree.flat().map(({category, level}) => '-'.repeat(level)+category.name).join(' | '));
+console.log('COLL', [...s.collections.values()].map(x=>x.name).join(' | '));
+console.log('TAGS', [...s.tags.values()].map(x=>x.name).join(' | '));
+console.log('BRANDS', [...s.brands.values()].map(x=>x.name).join(' | '));
+console.log('SYN', JSON.stringify(s.settings.synonyms));
+for (const [k,o] of s.options) console.log('OPT', k, [...o.values].map(([v,l])=>l+(o.swatches.get(v)??'')).join(', '));
+s.listed.forEach((slot) => { const p = s.products.get(s.index.id(slot))!; console.log(p.title, '|', s.categories.get(p.categoryIds[0]!)?.name, '|', p.tagIds.map(t=>s.tags.get(t)?.name).join(',')); });
+c.close();

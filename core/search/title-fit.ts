@@ -1,0 +1,42 @@
+import type { Bitset } from './bitset';
+import type { Language } from './text-query';
+import { wordsOf } from './words';
+
+/** How much it counts when a title has all words of a query, has them side by side, begins with them, or is nothing else. */
+const FIT = { all: 40, together: 40, begins: 30, whole: 120 } as const;
+
+/** Of more hits only those with the highest scores are looked at: looking at a title takes longer than finding it. */
+const MOST = 160;
+
+/** How well a title fits a query, both by the stems of their words in order. */
+export function fitOf(title: readonly string[], query: readonly string[]): number {
+  if (query.length === 0 || !query.every((stem) => title.includes(stem))) return 0;
+  const at = title.findIndex((_, i) => query.every((stem, j) => title[i + j] === stem));
+  const isWhole = title.length === query.length;
+  return FIT.all + (at >= 0 ? FIT.together : 0) + (at === 0 ? FIT.begins : 0) + (isWhole && at === 0 ? FIT.whole : 0);
+}
+
+/** Adds to the scores of those hits that may stand in front how well their titles fit. O(hits + titles looked at). */
+export function addTitleFit(
+  { hits, scores }: { hits: Bitset; scores: Uint32Array },
+  stems: readonly string[],
+  titleOf: (slot: number) => string,
+  { stem, isFiller }: Language,
+): void {
+  if (stems.length === 0) return;
+  let highest = 0;
+  hits.forEach((slot) => {
+    if (scores[slot]! > highest) highest = scores[slot]!;
+  });
+  const counts = new Uint32Array(highest + 1);
+  hits.forEach((slot) => void counts[scores[slot]!]!++);
+  let least = highest;
+  for (let found = counts[highest]!; found < MOST && least > 0;) found += counts[--least]!;
+  // Where very many are alike, none of them stands out by its score, and the first ones do.
+  let left = 2 * MOST;
+  hits.forEach((slot) => {
+    if (scores[slot]! < least || left-- <= 0) return;
+    const title = wordsOf(titleOf(slot)).filter((word) => !isFiller(word));
+    scores[slot]! += fitOf(title.map(stem), stems);
+  });
+}

@@ -1,0 +1,335 @@
+import { optionField, specField, specFrom, specUpTo } from '../rules/field';
+import { Bitset } from '../search/bitset';
+import type { Meaning, QueryPart, QueryWord, TextQuery } from '../search/text-query';
+import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../search/words';
+import { fold } from '../shared/identity';
+import { readMeasure } from '../shared/units';
+import { cachedByVersion } from './cached-by-version';
+import { colourCalled, colourMeant, coloursOf } from './colours';
+import { isOpen, type GroupKind, type GroupRef } from './open-groups';
+import type { ResolvedShop } from './resolved-shop';
+import { sheetsInOrder } from './shop-fields';
+
+/** How much it counts, for each word, to be in a group of that name; in one whose name has the word last, or somewhere. */
+const whole: Record<GroupKind, number> = { category: 200, collection: 70, tag: 80, brand: 60 };
+const part: Record<GroupKind, { last: number; other: number }> = {
+  category: { last: 50, other: 25 },
+  collection: { last: 20, other: 10 },
+  tag: { last: 15, other: 8 },
+  brand: { last: 15, other: 10 },
+};
+const COLOUR = 60;
+const MEASURE = 90;
+/** The thing that is looked for counts more than what is said of it: "kite" in "red kite", "line" in "line for kites". */
+const HEAD = 1.5;
+const BESIDE = 0.6;
+/** What is meant by another way to say something counts so much of what it would itself. */
+const OTHERWISE = 0.5;
+/** A group of several names, such as "Line & reels", is less surely meant by one of them than a group of just that name. */
+const ONE_OF_SEVERAL = 0.45;
+/** Longest name of a group that is recognised as a whole, in words. */
+const MOST_WORDS = 5;
+/** A measure fits when it is this near. */
+const NEAR = 0.02;
+/** Shorter words are not taken for two that were written together. */
+const MIN_SPLIT = 7;
+/** Letters from which on a word that is still being typed is taken for the beginning of a name. */
+const MIN_BEGUN = 3;
+
+interface NamedGroup {
+  at: GroupRef;
+  /** stems of its name, without fillers */
+  stems: readonly string[];
+}
+
+interface WholeName {
+  at: GroupRef;
+  /** less for one of the names in "Reels & winders" */
+  share: number;
+}
+
+interface Names {
+  /** by the stems of a whole name, apart and written together */
+  whole: Map<string, WholeName[]>;
+  /** by one stem of a longer name */
+  part: Map<string, NamedGroup[]>;
+  /** other ways to say a phrase, by its stems */
+  otherwise: Map<string, string[][]>;
+}
+
+const kinds: readonly GroupKind[] = ['category', 'collection', 'tag', 'brand'];
+
+/** What groups are called, and what the seller says to mean the same, by the stems of the words. */
+function namesOf(shop: ResolvedShop): Names {
+  const { language } = shop;
+  const names: Names = { whole: new Map(), part: new Map(), otherwise: new Map() };
+  const tellingOf = (name: string) => wordsOf(name).filter((word) => !language.isFiller(word));
+  const stemsOf = (name: string) => tellingOf(name).map(language.stem);
+  const add = <T>(map: Map<string, T[]>, key: string, value: T) => {
+    const all = map.get(key);
+    if (all) all.push(value);
+    else map.set(key, [value]);
+  };
+  const groups: Record<GroupKind, ReadonlyMap<string, { name: string }>> = {
+    category: shop.categories,
+    collection: shop.collections,
+    tag: shop.tags,
+    brand: shop.brands,
+  };
+  for (const kind of kinds)
+    for (const [id, { name }] of groups[kind]) {
+      const at: GroupRef = { kind, id };
+      // Tags and brands need not be listed to say what goods are.
+      if ((kind === 'category' || kind === 'collection') && !isOpen(shop, at)) continue;
+      const all = stemsOf(name);
+      const called = new Map([[all.join(' '), 1]]);
+      for (const each of name.split(/[&+,/]|\s(?:and|or|und|oder)\s/i)) {
+        const key = stemsOf(each).join(' ');
+        if (!called.has(key)) called.set(key, ONE_OF_SEVERAL);
+      }
+      called.set(language.stem(tellingOf(name).join('')), 1);
+      for (const [key, share] of called) if (key !== '') add(names.whole, key, { at, share });
+      if (all.length > 1) for (const stem of new Set(all)) add(names.part, stem, { at, stems: all });
+    }
+  for (const group of shop.settings.synonyms)
+    for (const phrase of group) {
+      const others = group.filter((other) => other !== phrase).map(tellingOf);
+      names.otherwise.set(stemsOf(phrase).join(' '), [
+        ...(names.otherwise.get(stemsOf(phrase).join(' ')) ?? []),
+        ...others.filter((words) => words.length > 0),
+      ]);
+    }
+  return names;
+}
+
+const names = cachedByVersion(namesOf);
+
+function setOf(shop: ResolvedShop, { kind, id }: GroupRef): Bitset {
+  if (kind === 'collection') return shop.memberships.of(id, shop.now);
+  return shop.index.posting(kind, id) ?? new Bitset(shop.index.alive.size);
+}
+
+/** Variants in each basic colour, by the swatches of their options. */
+const variantsByColour = cachedByVersion(() => new Map<string, Bitset>());
+
+/** The variants that have a value whose swatch would be called by this colour; undefined when there are none. */
+export function variantsIn(shop: ResolvedShop, colour: string): Bitset | undefined {
+  const byColour = variantsByColour(shop);
+  if (byColour.size === 0)
+    for (const [key, { swatches }] of shop.options)
+      for (const [value, hex] of swatches)
+        for (const name of coloursOf(hex)) {
+          const posting = shop.index.variantPosting(optionField(key), value);
+          if (!posting) continue;
+          const set = byColour.get(name) ?? new Bitset(shop.index.variants.alive.size);
+          byColour.set(name, set.or(posting));
+        }
+  return byColour.get(colour);
+}
+
+/** Products with a spec that is the measure typed, such as "180 cm" or "1.8 m", or whose range holds it. */
+function measured(shop: ResolvedShop, typed: string): Bitset | undefined {
+  const { index } = shop;
+  const [, unit = ''] = /^[\d.,]+\s*(.*)$/.exec(typed) ?? [];
+  let found: Bitset | undefined;
+  for (const { attributes } of sheetsInOrder(shop))
+    for (const attribute of attributes) {
+      if ((attribute.type !== 'number' && attribute.type !== 'range') || attribute.unit === '') continue;
+      const own = fold(attribute.unit) === fold(unit) ? typed.replace(unit, attribute.unit) : typed;
+      const read = readMeasure(own, attribute.unit);
+      if ('problem' in read) continue;
+      const field = specField(attribute.id);
+      const isRange = attribute.type === 'range';
+      const [low, high] = [
+        index.column(isRange ? specFrom(field) : field),
+        index.column(isRange ? specUpTo(field) : field),
+      ];
+      const room = isRange ? 0 : Math.abs(read.value) * NEAR;
+      const set = index.whereNumber(high, read.value - room, Infinity, index.alive);
+      const own2 = index.whereNumber(low, -Infinity, read.value + room, set);
+      found = found ? found.or(own2) : own2.clone();
+    }
+  return found && found.count() > 0 ? found : undefined;
+}
+
+const MEASURED = /(\d+(?:[.,]\d+)?)\s?(mm|cm|dm|km|m|mg|kg|g|ml|cl|l|dan|kn|n|min|h|bft|in|ft)\b/gi;
+
+/** What is left of a query when the measures in it are read, and those. */
+function measuresOf(shop: ResolvedShop, query: string): { rest: string; parts: QueryPart[] } {
+  const parts: QueryPart[] = [];
+  const rest = query.replace(MEASURED, (typed: string, number: string) => {
+    const set = measured(shop, typed);
+    if (!set) return typed;
+    const digits = wordsOf(number);
+    parts.push({
+      typed,
+      // "180" stands in many a title; "1.8" is two words there, which would say little.
+      words: digits.length === 1 ? [{ text: digits[0]!, isFinished: true }] : [],
+      others: [],
+      compounds: [],
+      meanings: [{ set, score: MEASURE }],
+    });
+    return ' ';
+  });
+  return { rest, parts };
+}
+
+/** What one word means by itself: a colour, or a word of the name of a group. */
+function meaningsOfWord(shop: ResolvedShop, { text, stem = text, isFinished }: QueryWord): Meaning[] {
+  const { part: byPart, whole: byWhole } = names(shop);
+  const meanings: Meaning[] = [];
+  const colour = colourCalled(text);
+  const variants = colour === undefined ? undefined : variantsIn(shop, colour);
+  if (variants) meanings.push({ set: shop.index.productsOf(variants), score: COLOUR });
+  const met = (group: NamedGroup, of: string) => {
+    const { last, other } = part[group.at.kind];
+    meanings.push({ set: setOf(shop, group.at), score: group.stems.at(-1) === of ? last : other });
+  };
+  for (const group of byPart.get(stem) ?? []) met(group, stem);
+  if (!isFinished && text.length >= MIN_BEGUN) {
+    for (const [name, groups] of byWhole)
+      if (name !== stem && name.startsWith(text))
+        for (const { at } of groups) meanings.push({ set: setOf(shop, at), score: part[at.kind].last });
+    for (const [name, groups] of byPart)
+      if (name !== stem && name.startsWith(text)) for (const group of groups) met(group, name);
+  }
+  return meanings;
+}
+
+const wordOf = (shop: ResolvedShop, text: string, isFinished: boolean): QueryWord => ({
+  text,
+  stem: shop.language.stem(text),
+  isFinished,
+});
+
+/** The word that was meant where the typed one is a slip of the hand; itself for all others. */
+function corrected(shop: ResolvedShop, typed: string): string {
+  const { text } = shop.index;
+  const isNamed = (word: string) => names(shop).whole.has(word) || names(shop).part.has(word);
+  if (isNamed(shop.language.stem(typed)) || names(shop).otherwise.has(shop.language.stem(typed)) || colourCalled(typed))
+    return typed;
+  if (text.knows(typed) || typed.length < MIN_SLIP_LENGTH) return typed;
+  return text.correct(typed) ?? colourMeant(typed) ?? typed;
+}
+
+/** A word written in two, where both stand in some text; the longest beginning counts. */
+function apart(shop: ResolvedShop, { text }: QueryWord): QueryWord[][] {
+  const index = shop.index.text;
+  for (let at = text.length - 3; at >= 3; at--) {
+    const [a, b] = [text.slice(0, at), text.slice(at)];
+    if (index.knows(a) && index.knows(b)) return [[a, b].map((each) => wordOf(shop, each, true))];
+  }
+  return [];
+}
+
+/** The groups whose whole name this is. */
+const wholeNames = (shop: ResolvedShop, key: string, words: number): Meaning[] =>
+  (names(shop).whole.get(key) ?? []).map(({ at, share }) => ({
+    set: setOf(shop, at),
+    score: Math.round(whole[at.kind] * words * share),
+  }));
+
+/** The word that says what is looked for: the last one, or the last before a filler such as "for" or "with". */
+function headOf(shop: ResolvedShop, all: readonly string[]): string | undefined {
+  const isTelling = (word: string) => !shop.language.isFiller(word);
+  const first = all.findIndex(isTelling);
+  const end = all.findIndex((word, i) => i > first && !isTelling(word));
+  return first < 0 ? undefined : all[end < 0 ? all.length - 1 : end - 1];
+}
+
+/** The words from one place on that are looked for together, as many as have a name, another way to be said, or are one word. */
+function partAt(shop: ResolvedShop, words: readonly QueryWord[]): { length: number; part: QueryPart } {
+  const { whole: groups, otherwise } = names(shop);
+  const stems = (count: number) => words.slice(0, count).map(({ text, stem = text }) => stem);
+  const joined = (count: number) =>
+    words
+      .slice(0, count)
+      .map(({ text }) => text)
+      .join('');
+  let length = Math.min(MOST_WORDS, words.length);
+  const isOne = (count: number) =>
+    groups.has(stems(count).join(' ')) || otherwise.has(stems(count).join(' ')) || shop.index.text.knows(joined(count));
+  while (length > 1 && !isOne(length)) length--;
+  const own = words.slice(0, length);
+  const others = otherwise.get(stems(length).join(' ')) ?? [];
+  const [word] = own;
+  const together = shop.language.stem(joined(length));
+  const isKnown = shop.index.text.knows(joined(length));
+  const split = length === 1 && word!.text.length >= MIN_SPLIT && others.length === 0 ? apart(shop, word!) : [];
+  const meanings = [
+    ...wholeNames(shop, stems(length).join(' '), length),
+    ...(length > 1 ? wholeNames(shop, together, length) : meaningsOfWord(shop, word!)),
+    ...others.flatMap((way) =>
+      wholeNames(shop, way.map((each) => shop.language.stem(each)).join(' '), way.length).map(({ set, score }) => ({
+        set,
+        score: Math.round(score * OTHERWISE),
+      })),
+    ),
+  ];
+  return {
+    length,
+    part: {
+      typed: own.map(({ text }) => text).join(' '),
+      words: others.length > 0 ? own.map((each) => ({ ...each, isSure: true })) : own,
+      others: [
+        ...others.map((way) => way.map((text) => wordOf(shop, text, true))),
+        // Where the word itself is known, what it is in two is less surely meant.
+        ...(isKnown ? split : []),
+      ],
+      compounds: length > 1 && isKnown ? [[wordOf(shop, joined(length), true)]] : isKnown ? [] : split,
+      meanings,
+    },
+  };
+}
+
+/**
+ * Reads what a shopper typed: fillers are passed over, words count in all their forms, written together or apart; names of
+ * groups, colours and measures stand for their goods; what the seller said to mean the same counts too. The last word may go
+ * on, unless a space follows it. Where fewer goods than `fillTo` have all of it, those follow that come close.
+ */
+export function understand(shop: ResolvedShop, query: string, fillTo = 0): TextQuery {
+  const { language } = shop;
+  const { rest, parts } = measuresOf(shop, query.slice(0, 400));
+  const all = queryWords(rest);
+  const telling = all.filter((word) => !language.isFiller(word));
+  const typed = telling.length > 0 || parts.length > 0 ? telling : all;
+  const isOpenEnded = /[\p{L}\p{N}]$/u.test(rest);
+  const words = typed.map((text) => wordOf(shop, corrected(shop, text), !(isOpenEnded && text === all.at(-1))));
+  const headWord = corrected(shop, headOf(shop, all) ?? '');
+  const measures = parts.length;
+  for (let at = 0; at < words.length;) {
+    const { length, part: made } = partAt(shop, words.slice(at));
+    parts.push(made);
+    at += length;
+  }
+  const isHead = ({ words: own }: QueryPart) => own.some(({ text }) => text === headWord);
+  return {
+    parts:
+      parts.length === 1
+        ? parts
+        : parts.map((each, i) => ({
+            ...each,
+            isHead: isHead(each),
+            meanings:
+              i < measures
+                ? each.meanings
+                : each.meanings.map(({ set, score }) => ({
+                    set,
+                    score: Math.round(score * (isHead(each) ? HEAD : BESIDE)),
+                  })),
+          })),
+    mayDrop: true,
+    fillTo,
+    stems: words.map(({ text, stem }) => stem ?? text),
+  };
+}
+
+/** The variants that a query speaks of by their colour, so that a card can show one of them; undefined when it does not. */
+export function variantsMeant(shop: ResolvedShop, query: string): Bitset | undefined {
+  for (const word of queryWords(query)) {
+    const colour = colourCalled(corrected(shop, word));
+    const variants = colour === undefined ? undefined : variantsIn(shop, colour);
+    if (variants) return variants;
+  }
+  return undefined;
+}
