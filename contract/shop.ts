@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { listingViewSchema, productCardSchema, productViewSchema } from '../core/storefront/views';
+import { suggestionsSchema } from '../core/storefront/suggest';
 import { route } from './route';
 
 /** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */
@@ -18,6 +19,14 @@ export const shopRoutes = {
       'Products at a place of the live shop, with filters (f.<facet>=a,b; f.price=10..50 in major units), counts, sort and pages of 24',
     query: listingQuerySchema,
     answer: listingViewSchema,
+    open: true,
+  }),
+  suggest: route({
+    method: 'GET',
+    path: '/shop-api/suggest',
+    summary: 'What a search that is being typed may be about: whole words, groups and pages, goods',
+    query: z.object({ q: z.string().max(10_000).optional() }),
+    answer: suggestionsSchema,
     open: true,
   }),
   product: route({

@@ -157,6 +157,8 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
           at += cards(from, goodsOf(part.place).slice((page - 1) * PAGE_SIZE, page * PAGE_SIZE), at, COLUMNS);
           continue;
         }
+        // What stands around the goods of a group is on their first page only.
+        if (page > 1 && kind !== 'page') continue;
         const { links, slots, layout } = part;
         const columns = layout?.columns ?? Infinity;
         const isOfGoods = slots.length > 0;

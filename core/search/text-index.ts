@@ -198,6 +198,17 @@ export class TextIndex {
     return best;
   }
 
+  /** Longer words that begin with a typed one, the commonest first. Cost: the words that do. */
+  completions(typed: string, count: number): string[] {
+    const { ids, isSlip } = this.#vocabulary.reach(typed);
+    if (isSlip) return [];
+    return Array.from(ids)
+      .sort((a, b) => this.#counts[b]! - this.#counts[a]! || a - b)
+      .map((id) => this.#vocabulary.word(id))
+      .filter((word) => word.length > typed.length && !/\d/.test(word))
+      .slice(0, count);
+  }
+
   /** Does some text hold the word, or another form of it? */
   knows(word: string): boolean {
     return (

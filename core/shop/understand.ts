@@ -212,6 +212,10 @@ function corrected(shop: ResolvedShop, typed: string): string {
   return text.correct(typed) ?? colourMeant(typed) ?? typed;
 }
 
+/** The words of a query, each as it was meant. */
+export const meantWords = (shop: ResolvedShop, words: readonly string[]): string[] =>
+  words.map((word) => corrected(shop, word));
+
 /** A word written in two, where both stand in some text; the longest beginning counts. */
 function apart(shop: ResolvedShop, { text }: QueryWord): QueryWord[][] {
   const index = shop.index.text;

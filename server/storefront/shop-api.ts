@@ -8,6 +8,7 @@ import { shopRoutes } from '../../contract/shop';
 import { statusAt } from '../../core/products/status';
 import type { ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
+import { suggest } from '../../core/storefront/suggest';
 import { productView } from '../../core/storefront/product-view';
 import { answer } from '../http/answer';
 import { limitRequests } from '../http/limit-requests';
@@ -31,6 +32,7 @@ export function shopApi(catalog: Catalog): Router {
       return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), now);
     });
   });
+  answer(router, shopRoutes.suggest, ({ query }) => suggest(live.shop, (query.q ?? '').slice(0, 400), catalog.now));
   answer(router, shopRoutes.product, ({ params }) => {
     const id = live.shop.bySlug('product', params.slug!);
     const product = live.shop.products.get(id ?? '');

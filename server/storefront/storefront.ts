@@ -1,6 +1,7 @@
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { refusals } from '../shared/refusals';
 import { problemTypes, type Problem } from '../../contract/problem';
+import { suggest } from '../../core/storefront/suggest';
 import { groupPath } from '../../core/shop/open-groups';
 import { renderShop, type ShopAssets } from '../../shop/render';
 import { sessionOf } from '../http/answer';
@@ -70,11 +71,19 @@ export function storefront(parts: StorefrontParts): Router {
   const router = Router();
   const groups = Object.values(groupPath).map((path) => `/${path}/:slug`);
   const paths = ['/', '/search', '/p/:slug', '/page/:slug', ...groups];
-  router.get(['/preview', ...paths.map((path) => `/preview${path}`)], (request, response) => {
+  const signedIn: RequestHandler = (_request, response, next) => {
     if (!sessionOf(response))
       throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
-    send(parts, '/preview', request, response);
+    next();
+  };
+  router.get('/preview/suggest', signedIn, ({ query }, response) => {
+    const { catalog } = parts;
+    response.set('Cache-Control', 'no-store');
+    response.json(suggest(catalog.working.shop, String(query.q ?? '').slice(0, 400), catalog.now));
   });
+  router.get(['/preview', ...paths.map((path) => `/preview${path}`)], signedIn, (request, response) =>
+    send(parts, '/preview', request, response),
+  );
   router.get(paths, (request, response) => send(parts, '', request, response));
   return router;
 }

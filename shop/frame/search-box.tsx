@@ -1,10 +1,9 @@
-import { useEffect, useId, useRef, useState } from 'react';
-import type { ProductCard } from '../../core/storefront/views';
-import { fetchShopData } from '../fetch-data';
+import { useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import type { Suggestions } from '../../core/storefront/suggest';
 import { Picture } from '../ui/picture';
 import { Price } from '../ui/price';
+import { noteSearch, recentSearches } from './recent';
 
-const SHOWN = 6;
 const WAIT_MS = 90;
 
 interface Props {
@@ -12,31 +11,90 @@ interface Props {
   initial: string;
 }
 
-interface Hits {
-  q: string;
-  items: ProductCard[];
-  total: number;
+interface Option {
+  url: string;
+  /** what is searched for when it is chosen; for those that are searches */
+  q?: string;
+  draw: ReactNode;
 }
 
-/** Search with answers while typing. Without script it is a plain form that leads to the search page. */
-export function SearchBox({ base, initial }: Props) {
-  const [q, setQ] = useState(initial);
-  const [hits, setHits] = useState<Hits | null>(null);
-  const [isOpen, setOpen] = useState(false);
-  const [active, setActive] = useState(-1);
-  const listId = useId();
-  const frame = useRef<HTMLFormElement>(null);
+interface Group {
+  title: string;
+  options: Option[];
+}
 
+const kindWords: Record<Suggestions['places'][number]['kind'], string> = {
+  category: 'category',
+  collection: 'collection',
+  brand: 'brand',
+  page: 'page',
+};
+
+const searchUrl = (base: string, q: string) => `${base}/search?q=${encodeURIComponent(q)}`;
+
+const searchOption = (base: string, q: string): Option => ({
+  url: searchUrl(base, q),
+  q,
+  draw: <span className="truncate px-1 py-0.5 text-sm text-ink">{q}</span>,
+});
+
+function groupsOf(base: string, { words, places, goods }: Suggestions): Group[] {
+  return [
+    { title: 'Search for', options: words.map((q) => searchOption(base, q)) },
+    {
+      title: 'Go to',
+      options: places.map(({ kind, label, url, count }) => ({
+        url: base + url,
+        draw: (
+          <span className="flex min-w-0 flex-1 justify-between gap-3 px-1 py-0.5 text-sm">
+            <span className="truncate text-ink">{label}</span>
+            <span className="shrink-0 text-ink-soft">
+              {kindWords[kind]}
+              {count !== null && `, ${count}`}
+            </span>
+          </span>
+        ),
+      })),
+    },
+    {
+      title: 'Products',
+      options: goods.map((card) => ({
+        url: base + card.url,
+        draw: (
+          <>
+            <span className="size-12 shrink-0 overflow-hidden rounded-lg">
+              <Picture picture={card.picture} sizes="48px" />
+            </span>
+            <span className="min-w-0 flex-1">
+              <span className="block truncate text-sm font-medium text-ink">{card.title}</span>
+              {card.pricing === 'shown' && (
+                <Price
+                  price={card.price.min}
+                  upTo={card.price.max}
+                  wasPrice={card.wasPrice}
+                  currency={card.price.currency}
+                />
+              )}
+            </span>
+          </>
+        ),
+      })),
+    },
+  ].filter(({ options }) => options.length > 0);
+}
+
+/** Asks for suggestions while somebody types; late answers to what was typed before are dropped. */
+function useSuggestions(base: string, q: string, isOpen: boolean): { q: string; found: Suggestions } | null {
+  const [answer, setAnswer] = useState<{ q: string; found: Suggestions } | null>(null);
   useEffect(() => {
     const wanted = q.trim();
     if (wanted === '' || !isOpen) return;
     const stop = new AbortController();
     const timer = setTimeout(() => {
-      fetchShopData(`${base}/search?q=${encodeURIComponent(wanted)}`, stop.signal)
-        .then(({ page }) => {
-          if (page.kind !== 'listing') return;
-          setHits({ q: wanted, items: page.listing.items.slice(0, SHOWN), total: page.listing.total });
-          setActive(-1);
+      const from = base === '' ? '/shop-api/suggest' : `${base}/suggest`;
+      fetch(`${from}?q=${encodeURIComponent(q.trimStart())}`, { signal: stop.signal })
+        .then(async (response) => {
+          if (response.ok) setAnswer({ q: wanted, found: (await response.json()) as Suggestions });
         })
         .catch(() => undefined);
     }, WAIT_MS);
@@ -45,30 +103,70 @@ export function SearchBox({ base, initial }: Props) {
       stop.abort();
     };
   }, [q, base, isOpen]);
+  return answer;
+}
 
-  const shown = isOpen && q.trim() !== '' ? hits : null;
-  const onKeyDown = (event: React.KeyboardEvent) => {
-    if (event.key === 'Escape') setOpen(false);
-    if (!shown || shown.items.length === 0) return;
+/** Search with suggestions while typing. Without script it is a plain form that leads to the search page. */
+export function SearchBox({ base, initial }: Props) {
+  const [q, setQ] = useState(initial);
+  const [isOpen, setOpen] = useState(false);
+  const [active, setActive] = useState(-1);
+  const [recent, setRecent] = useState<string[]>([]);
+  const id = useId();
+  const frame = useRef<HTMLFormElement>(null);
+  const answer = useSuggestions(base, q, isOpen);
+  // What belongs to other words is not shown beside these, but while a longer word is asked for.
+  const fits = answer !== null && (q.trim().startsWith(answer.q) || answer.q.startsWith(q.trim()));
+  const groups: Group[] =
+    q.trim() === ''
+      ? recent.length > 0
+        ? [{ title: 'You searched for', options: recent.map((each) => searchOption(base, each)) }]
+        : []
+      : fits
+        ? groupsOf(base, answer.found)
+        : [];
+  const options = groups.flatMap((group) => group.options);
+  const isNothing = q.trim() !== '' && fits && answer.q === q.trim() && options.length === 0;
+  const isShown = isOpen && (options.length > 0 || isNothing);
+  const at = Math.min(active, options.length - 1);
+
+  const open = () => {
+    setRecent(recentSearches());
+    setOpen(true);
+  };
+  const choose = ({ url, q: searched }: Option) => {
+    if (searched !== undefined) noteSearch(searched);
+    window.location.assign(url);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      setOpen(false);
+      setActive(-1);
+    }
+    if (event.key === 'ArrowDown' && !isOpen) open();
+    if (!isShown || options.length === 0) return;
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       event.preventDefault();
       const step = event.key === 'ArrowDown' ? 1 : -1;
-      setActive(
-        (active + step + shown.items.length + 1) % (shown.items.length + 1) || (step < 0 ? shown.items.length - 1 : 0),
-      );
+      // Past the last one is the field itself, then the first.
+      const places = options.length + 1;
+      setActive(((at + 1 + step + places) % places) - 1);
     }
-    if (event.key === 'Enter' && active >= 0 && shown.items[active]) {
+    if (event.key === 'Enter' && at >= 0) {
       event.preventDefault();
-      window.location.assign(base + shown.items[active].url);
+      choose(options[at]!);
     }
   };
 
+  /** of the first option of each group, among all options */
+  const firstOf = groups.map((_, i) => groups.slice(0, i).reduce((sum, group) => sum + group.options.length, 0));
   return (
     <form
       ref={frame}
       role="search"
       action={`${base}/search`}
       className="relative ml-auto w-full max-w-xs max-md:max-w-none max-md:flex-1"
+      onSubmit={() => noteSearch(q)}
       onBlur={(event) => {
         if (!frame.current?.contains(event.relatedTarget)) setOpen(false);
       }}
@@ -81,55 +179,67 @@ export function SearchBox({ base, initial }: Props) {
         placeholder="Search the shop"
         aria-label="Search the shop"
         role="combobox"
-        aria-expanded={shown !== null}
-        aria-controls={listId}
-        aria-activedescendant={active >= 0 ? `${listId}-${active}` : undefined}
-        className="w-full rounded-full border border-line bg-white px-4 py-2 text-sm text-ink placeholder:text-ink-soft"
+        aria-autocomplete="list"
+        aria-expanded={isShown && options.length > 0}
+        aria-controls={id}
+        aria-activedescendant={isShown && at >= 0 ? `${id}-${at}` : undefined}
+        className="w-full min-w-0 rounded-full border border-line bg-white px-4 py-2 text-sm text-ink placeholder:text-ink-soft"
+        onFocus={open}
+        onClick={open}
         onChange={(event) => {
           setQ(event.target.value);
+          setActive(-1);
           setOpen(true);
         }}
         onKeyDown={onKeyDown}
       />
-      {shown && (
-        <div className="absolute right-0 top-full z-40 mt-2 w-full min-w-80 rounded-2xl border border-line bg-white p-2 shadow-lg">
-          {shown.items.length === 0 ? (
-            <p className="px-3 py-4 text-sm text-ink-soft">Nothing found for “{shown.q}”. Fewer letters may help.</p>
-          ) : (
-            <ul id={listId} role="listbox" aria-label="Products found">
-              {shown.items.map((card, i) => (
-                <li key={card.id} role="option" id={`${listId}-${i}`} aria-selected={i === active}>
-                  <a
-                    href={base + card.url}
-                    className={`flex items-center gap-3 rounded-xl p-2 hover:bg-mist ${i === active ? 'bg-mist' : ''}`}
-                  >
-                    <span className="size-12 shrink-0 overflow-hidden rounded-lg">
-                      <Picture picture={card.picture} sizes="48px" />
-                    </span>
-                    <span className="min-w-0 flex-1">
-                      <span className="block truncate text-sm font-medium text-ink">{card.title}</span>
-                      <Price
-                        price={card.price.min}
-                        upTo={card.price.max}
-                        wasPrice={card.wasPrice}
-                        currency={card.price.currency}
-                      />
-                    </span>
-                  </a>
-                </li>
-              ))}
-            </ul>
-          )}
-          {shown.total > shown.items.length && (
-            <button
-              type="submit"
-              className="mt-1 w-full rounded-xl px-3 py-2 text-left text-sm font-medium text-sea hover:bg-mist"
-            >
-              All {shown.total} results
-            </button>
-          )}
+      <p role="status" className="sr-only">
+        {isShown &&
+          (isNothing ? 'No suggestions' : `${options.length} ${options.length === 1 ? 'suggestion' : 'suggestions'}`)}
+      </p>
+      <div
+        hidden={!isShown}
+        className="absolute right-0 top-full z-40 mt-2 max-h-[75vh] w-full min-w-[min(22rem,calc(100vw-2rem))] overflow-y-auto rounded-2xl border border-line bg-white p-2 shadow-lg"
+      >
+        {isNothing && (
+          <p className="px-3 py-4 text-sm text-ink-soft">Nothing found for “{q.trim()}”. Fewer letters may help.</p>
+        )}
+        <div id={id} role="listbox" aria-label="Suggestions">
+          {isShown &&
+            groups.map((group, i) => (
+              <div key={group.title} role="group" aria-labelledby={`${id}-g${i}`}>
+                <p id={`${id}-g${i}`} className="px-3 pb-1 pt-2 text-xs text-ink-soft">
+                  {group.title}
+                </p>
+                {group.options.map((option, j) => {
+                  const own = firstOf[i]! + j;
+                  return (
+                    <a
+                      key={option.url}
+                      id={`${id}-${own}`}
+                      role="option"
+                      aria-selected={own === at}
+                      tabIndex={-1}
+                      href={option.url}
+                      onClick={() => option.q !== undefined && noteSearch(option.q)}
+                      className={`flex items-center gap-3 rounded-xl p-2 hover:bg-mist ${own === at ? 'bg-mist' : ''}`}
+                    >
+                      {option.draw}
+                    </a>
+                  );
+                })}
+              </div>
+            ))}
         </div>
-      )}
+        {answer && fits && answer.found.total > answer.found.goods.length && q.trim() !== '' && (
+          <button
+            type="submit"
+            className="mt-1 w-full rounded-xl px-3 py-2 text-left text-sm font-medium text-sea hover:bg-mist"
+          >
+            All {answer.found.total} results
+          </button>
+        )}
+      </div>
     </form>
   );
 }
