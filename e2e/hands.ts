@@ -54,19 +54,23 @@ export class Hands {
     await this.type(text);
   }
 
-  /** From now on answers take their time, and do not come in the order in which they were asked for. */
-  async slowServer(from = 50, to = 1_500): Promise<void> {
-    await this.page.route(
-      (url) => url.pathname.startsWith('/api/') && url.pathname !== '/api/events',
-      async (route) => {
-        // The server takes requests as they come; only its answers are late.
-        const response = await route.fetch().catch(() => undefined);
-        if (!response) return route.abort();
-        await new Promise((wait) => setTimeout(wait, this.between(from, to)));
-        // Whoever asked may have left meanwhile.
-        await route.fulfill({ response }).catch(() => undefined);
-      },
-    );
+  /**
+   * From now on answers take their time, and do not come in the order in which they were asked for: those of the desk, or
+   * those at addresses that `isMeant` tells.
+   */
+  async slowServer(
+    from = 50,
+    to = 1_500,
+    isMeant = (url: URL) => url.pathname.startsWith('/api/') && url.pathname !== '/api/events',
+  ): Promise<void> {
+    await this.page.route(isMeant, async (route) => {
+      // The server takes requests as they come; only its answers are late.
+      const response = await route.fetch().catch(() => undefined);
+      if (!response) return route.abort();
+      await new Promise((wait) => setTimeout(wait, this.between(from, to)));
+      // Whoever asked may have left meanwhile.
+      await route.fulfill({ response }).catch(() => undefined);
+    });
   }
 
   async quickServer(): Promise<void> {

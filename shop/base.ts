@@ -10,3 +10,6 @@ export function useHref(): (url: string) => string {
   const base = useBase();
   return useCallback((url: string) => (url.startsWith('/') ? base + url : url), [base]);
 }
+
+/** The language of the page, as numbers are written in it. */
+export const pageLocale = (): string => (typeof document === 'undefined' ? '' : document.documentElement.lang) || 'en';

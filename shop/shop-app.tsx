@@ -1,5 +1,6 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Typed } from '../contract/shop-window';
+import { backIsTaken } from './back';
 import { BaseContext } from './base';
 import { tellDesk, useBuilding } from './building/use-building';
 import { EditingContext } from './ui/words';
@@ -19,8 +20,15 @@ const BuildingLayer = lazy(() => import('./building/building-layer'));
 const SETTLE_MS = 150;
 const contained = 'mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10';
 
-function Body({ data, go }: { data: ShopData; go: (url: string) => void }) {
-  const { page, url } = data;
+interface BodyProps {
+  data: ShopData;
+  /** address that was asked for last; the page may still show the one before */
+  url: string;
+  go: (url: string) => void;
+}
+
+function Body({ data, url, go }: BodyProps) {
+  const { page } = data;
   switch (page.kind) {
     case 'page':
       return (
@@ -80,13 +88,19 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   const data = useMemo(() => withTyped(saved, typed), [saved, typed]);
 
   const asked = useRef(0);
+  /** what was asked for last: the next click changes that, and not what the page still shows */
+  const [wanted, setWanted] = useState(initial.url);
+  const [isBusy, setBusy] = useState(false);
   const show = useCallback(
     async (url: string) => {
       asked.current += 1;
       const mine = asked.current;
+      setWanted(url);
+      setBusy(true);
       const next = await fetchShopData(initial.base + url);
       // Answers may come in another order than they were asked for.
       if (mine !== asked.current) return;
+      setBusy(false);
       setSaved(next);
       setTyped(latest.current);
     },
@@ -103,7 +117,10 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   useEffect(() => {
     const here = () => window.location.pathname.slice(initial.base.length) + window.location.search;
     const back = () => void show(here()).catch(() => window.location.reload());
-    window.addEventListener('popstate', back);
+    const onPop = () => {
+      if (!backIsTaken()) back();
+    };
+    window.addEventListener('popstate', onPop);
     let settling: ReturnType<typeof setTimeout> | undefined;
     const type = (now: readonly Typed[]) => {
       latest.current = now;
@@ -115,7 +132,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
     const disconnect = initial.base ? connectShopWindow({ redraw: back, type }) : undefined;
     return () => {
       clearTimeout(settling);
-      window.removeEventListener('popstate', back);
+      window.removeEventListener('popstate', onPop);
       disconnect?.();
     };
   }, [initial.base, show]);
@@ -134,9 +151,9 @@ export function ShopApp({ initial }: { initial: ShopData }) {
         To the content
       </a>
       <Header data={data} />
-      <main id="content">
+      <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
         <EditingContext value={editing}>
-          <Body data={data} go={go} />
+          <Body data={data} url={wanted} go={go} />
         </EditingContext>
       </main>
       <Footer data={data} />

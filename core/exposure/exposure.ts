@@ -5,7 +5,7 @@ import { comings, menuUses, Nearby, TOLERANCE } from './visits';
 export const OWN_PAGE = -1;
 
 /** A place at which visits see a product. */
-export interface Sighting {
+interface Sighting {
   /** `OWN_PAGE`, or a place of the graph */
   place: number;
   /** the chance that a visit sees the product there before anywhere else */

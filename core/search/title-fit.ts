@@ -9,7 +9,7 @@ const FIT = { all: 40, together: 40, begins: 30, whole: 120 } as const;
 const MOST = 160;
 
 /** How well a title fits a query, both by the stems of their words in order. */
-export function fitOf(title: readonly string[], query: readonly string[]): number {
+function fitOf(title: readonly string[], query: readonly string[]): number {
   if (query.length === 0 || !query.every((stem) => title.includes(stem))) return 0;
   const at = title.findIndex((_, i) => query.every((stem, j) => title[i + j] === stem));
   const isWhole = title.length === query.length;

@@ -113,7 +113,7 @@ function setOf(shop: ResolvedShop, { kind, id }: GroupRef): Bitset {
 const variantsByColour = cachedByVersion(() => new Map<string, Bitset>());
 
 /** The variants that have a value whose swatch would be called by this colour; undefined when there are none. */
-export function variantsIn(shop: ResolvedShop, colour: string): Bitset | undefined {
+function variantsIn(shop: ResolvedShop, colour: string): Bitset | undefined {
   const byColour = variantsByColour(shop);
   if (byColour.size === 0)
     for (const [key, { swatches }] of shop.options)

@@ -36,16 +36,27 @@ export interface ListingRequest {
   spans: ReadonlyMap<string, { min: number; max: number }>;
 }
 
-const sorts = [
+/** Orders that shoppers can choose; `column` for those that the index does not keep sorted, from the highest down. */
+const sorts: readonly { key: string; label: string; column?: string }[] = [
   { key: 'featured', label: 'Featured' },
   { key: 'newest', label: 'Newest' },
   { key: 'price-up', label: 'Price, low to high' },
   { key: 'price-down', label: 'Price, high to low' },
   { key: 'title', label: 'Name, A to Z' },
+  { key: 'discount', label: 'Largest reduction', column: 'discount' },
+  { key: 'sold', label: 'Most sold', column: 'sold90' },
 ];
 const bestMatch = { key: 'match', label: 'Best match' };
 
-const RESERVED = new Set(['category', 'brand', 'tag', 'price', 'stock']);
+const NEW = 'new';
+/** Goods count as new for so many days. */
+const NEW_DAYS = 30;
+const DAY = 86_400;
+
+const RESERVED = new Set(['category', 'brand', 'tag', 'price', 'stock', 'sale', 'new']);
+
+/** Facet of variants whose price is reduced now. */
+const ON_SALE = 'onSale';
 
 interface FacetSource {
   /** as in addresses */
@@ -107,6 +118,7 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
       const label = attribute.type === 'yesNo' ? (indexValue === 'yes' ? 'Yes' : 'No') : attribute.choices[place]?.name;
       if (label !== undefined) values.push({ indexValue, id, value: indexValue, label, order: place });
     } else if (facet === AVAILABLE) values.push({ indexValue, id, value: indexValue, label: 'In stock', order: 0 });
+    else if (facet === ON_SALE) values.push({ indexValue, id, value: indexValue, label: 'On sale', order: 0 });
   }
   values.sort((a, b) => (a.order === b.order ? (a.indexValue < b.indexValue ? -1 : 1) : a.order < b.order ? -1 : 1));
   return values.map(({ order: _order, ...value }) => value);
@@ -147,6 +159,7 @@ function facetSources(
   }
   for (const { id, name } of choiceAttributes(shop))
     sources.push({ key: specField(id), facet: specField(id), label: name, onVariant: false, toIndex: asIs });
+  sources.push({ key: 'sale', facet: ON_SALE, label: 'Reduced', onVariant: true, toIndex: asIs });
   sources.push({ key: 'stock', facet: AVAILABLE, label: 'Stock', onVariant: true, toIndex: asIs });
   return sources;
 }
@@ -181,17 +194,30 @@ export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): str
   return category ? categoryOrder(shop, category.id, category, now) : 'featured';
 }
 
+/** Orders by a column that the index does not keep sorted, until the shop changes. */
+const columnOrders = cachedByVersion(() => new Map<string, ArrayLike<number>>());
+
+function sortedSlots(shop: ResolvedShop, column: string): ArrayLike<number> {
+  const kept = columnOrders(shop);
+  let slots = kept.get(column);
+  if (!slots) kept.set(column, (slots = shop.index.sortedByColumn(column, true, 'featured')));
+  return slots;
+}
+
 /** One page of a listing with exact counts, as shoppers see it at `now` (seconds since 1970). */
 export function listingView(shop: ResolvedShop, request: ListingRequest, now: number): ListingView {
   const { at, q, choices, price } = request;
   const offered = shop.index.text.holdsWords(q) ? [bestMatch, ...sorts] : sorts;
   const sort = offered.find(({ key }) => key === request.sort)?.key ?? offered[0]!.key;
+  const column = sorts.find(({ key }) => key === sort)?.column;
   const sources = facetSources(shop, at, choices);
   const filters: ChoiceFilter[] = [];
   for (const { key, facet, onVariant, toIndex } of sources) {
     const values = choices.get(key);
     if (values?.length) filters.push({ facet, onVariant, values: values.flatMap((value) => toIndex(value) ?? []) });
   }
+  const isNewOnly = choices.get(NEW)?.includes('yes') ?? false;
+  const newGoods = { name: NEW, low: 'created', high: 'created', min: now - NEW_DAYS * DAY, max: Infinity };
   const base = placeSet(shop, at, now);
   const meant = q === '' ? undefined : variantsMeant(shop, q);
   // A price that is given on request must not be found out by narrowing.
@@ -203,7 +229,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     text: understand(shop, q, FILL_TO),
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
-    sort: sort === 'featured' ? ownOrder(shop, at, now) : sort,
+    sort: sort === 'featured' ? ownOrder(shop, at, now) : column ? sortedSlots(shop, column) : sort,
     tieOrder: 'featured',
     offset: (request.page - 1) * PAGE_SIZE,
     limit: PAGE_SIZE,
@@ -211,13 +237,25 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     count: sources.map(({ facet }) => facet),
     extent: ['price'],
     extentWithout: untold,
-    spans: measured.flatMap(({ span }) => {
-      const wanted = request.spans.get(span.name);
-      return wanted ? [{ ...span, min: wanted.min * SPEC_SCALE, max: wanted.max * SPEC_SCALE }] : [];
-    }),
+    spans: [
+      ...measured.flatMap(({ span }) => {
+        const wanted = request.spans.get(span.name);
+        return wanted ? [{ ...span, min: wanted.min * SPEC_SCALE, max: wanted.max * SPEC_SCALE }] : [];
+      }),
+      ...(isNewOnly ? [newGoods] : []),
+    ],
+    histograms: [{ name: NEW, column: 'created', onVariant: false, bounds: [-Infinity, newGoods.min, Infinity] }],
     spanExtents: measured.map(({ span }) => span),
   });
   const facets = sources.flatMap((source) => choiceFacet(shop, source, result, choices.get(source.key) ?? []));
+  const newest = result.histograms.get(NEW)![1]!;
+  if (isNewOnly || (newest > 0 && newest < result.total))
+    facets.push({
+      key: NEW,
+      label: 'New',
+      type: 'choice',
+      values: [{ value: 'yes', label: `Added in ${NEW_DAYS} days`, count: newest, selected: isNewOnly }],
+    });
   const extent = result.extents.get('price');
   if (extent)
     facets.splice(1, 0, { key: 'price', label: 'Price', type: 'range', values: extent, selected: chosenSpan(price) });
@@ -235,16 +273,22 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
       unit: attribute.unit,
     });
   }
+  const labels = facets.map(({ label }) => label);
   return {
     total: result.total,
     page: request.page,
     pageSize: PAGE_SIZE,
-    sorts: offered,
+    sorts: offered.map(({ key, label }) => ({ key, label })),
     sort,
     items: result.slots.map((slot) => cardOf(shop, slot, shownVariants(result.variants, meant))),
     without: result.dropped,
     full: result.full,
-    facets,
+    // Specs of one name are told apart by their spec sheets.
+    facets: facets.map((facet, i) =>
+      labels.indexOf(facet.label) === i && labels.lastIndexOf(facet.label) === i
+        ? facet
+        : { ...facet, label: shop.fields.get(facet.key)?.label ?? facet.label },
+    ),
   };
 }
 
@@ -270,6 +314,8 @@ function choiceFacet(
     const selected = chosen.includes(value);
     if (count > 0 || selected) values.push({ value, label, colour, count, selected });
   }
-  if (values.length === 0) return [];
+  // What all of them have, or none, parts nothing.
+  const [only] = values;
+  if (!only || (values.length === 1 && !only.selected && only.count === result.total)) return [];
   return [{ key: source.key, label: source.label, type: 'choice', values }];
 }

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { chromium } from 'playwright';
+import { chromium } from '@playwright/test';
 import { paletteOf } from '../pictures/palette';
 import { drawPicture } from '../pictures/scene';
 import { shapes } from '../pictures/shapes';

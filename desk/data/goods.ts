@@ -63,7 +63,7 @@ export function useGoodsChunks(asked: GoodsAsked, chunks: readonly number[]) {
   });
 }
 
-export const productKey = (id: string) => ['product', id];
+const productKey = (id: string) => ['product', id];
 
 /** Of two answers about a product the newer one; of two of the same state the one that came last. */
 const newer = (kept: ProductAnswer | undefined, answer: ProductAnswer) =>

@@ -45,7 +45,7 @@ export function useOverlap() {
 }
 
 /** What to say about a refused write: the reason at its field says more than the title. */
-export const refusalOf = (error: unknown) =>
+const refusalOf = (error: unknown) =>
   error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error);
 
 /** How each write of this desk ends: it refreshes the groups, and says so when it is refused. */

@@ -34,6 +34,20 @@ export function withValue(url: string, facet: string, value: string, isChosen: b
   });
 }
 
+/** Is a value of a facet chosen in this address? */
+export const isChosen = (url: string, facet: string, value: string): boolean =>
+  (readAddress(url).params.get(`f.${facet}`) ?? '').split(',').includes(value);
+
+/** The sort that an address asks for; undefined where it leaves that open. */
+export const sortOf = (url: string): string | undefined => readAddress(url).params.get('sort') ?? undefined;
+
+/** How many filters are chosen, each value by itself. */
+export const filterCount = (url: string): number =>
+  [...readAddress(url).params].reduce(
+    (sum, [key, value]) => sum + (key.startsWith('f.') ? (value.includes('..') ? 1 : value.split(',').length) : 0),
+    0,
+  );
+
 /** Bounds of a filter in numbers, in its unit; null takes the filter away, an infinite end stays open. */
 export function withSpan(url: string, facet: string, span: { min: number; max: number } | null): string {
   const end = (x: number) => (Number.isFinite(x) ? String(x) : '');

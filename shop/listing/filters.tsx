@@ -1,12 +1,16 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { formatMoney } from '../../core/shared/money';
 import type { FacetView } from '../../core/storefront/views';
-import { withSpan, withValue } from './address';
+import { pageLocale } from '../base';
+import { isChosen, withSpan, withValue } from './address';
+import { readNumber } from './read-number';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;
 type Range = Extract<FacetView, { type: 'range' }>;
 
 const FIRST = 8;
+/** Of more values than these one is found by its name. */
+const SEARCHED = 14;
 
 interface Props {
   facets: readonly FacetView[];
@@ -15,44 +19,75 @@ interface Props {
   go: (url: string) => void;
 }
 
+function Facet({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <details open className="group border-t border-line py-4">
+      <summary className="flex cursor-pointer list-none items-center justify-between text-sm font-semibold text-ink">
+        {label}
+        <span aria-hidden="true" className="text-ink-soft transition group-open:rotate-180">
+          ⌄
+        </span>
+      </summary>
+      <fieldset className="mt-2">
+        <legend className="sr-only">{label}</legend>
+        {children}
+      </fieldset>
+    </details>
+  );
+}
+
 function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props['go'] }) {
   const [isLong, setLong] = useState(false);
-  const shown = isLong ? facet.values : facet.values.filter((value, i) => i < FIRST || value.selected);
+  const [typed, setTyped] = useState('');
+  const values = facet.values.map((value) => ({ ...value, isOn: isChosen(url, facet.key, value.value) }));
+  const wanted = typed.trim().toLowerCase();
+  const matching = wanted === '' ? values : values.filter(({ label }) => label.toLowerCase().includes(wanted));
+  // What is chosen stands first where not all are shown, so that it is never out of sight.
+  const isCut = values.length > FIRST && !isLong && wanted === '';
+  const sorted = isCut ? [...matching.filter(({ isOn }) => isOn), ...matching.filter(({ isOn }) => !isOn)] : matching;
+  const shown = isCut ? sorted.slice(0, Math.max(FIRST, matching.filter(({ isOn }) => isOn).length)) : sorted;
   return (
-    <fieldset className="border-t border-line py-4">
-      <legend className="float-left mb-2 w-full text-sm font-semibold text-ink">{facet.label}</legend>
-      <ul className="clear-both flex flex-col gap-0.5">
-        {shown.map((value) => (
-          <li key={value.value}>
+    <Facet label={facet.label}>
+      {values.length > SEARCHED && (
+        <input
+          type="search"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          aria-label={`Find in ${facet.label}`}
+          placeholder="Find"
+          className="mb-1.5 w-full rounded-lg border border-line px-2.5 py-1 text-sm text-ink placeholder:text-ink-soft"
+        />
+      )}
+      <ul className="flex flex-col gap-0.5">
+        {shown.map(({ value, label, colour, count, isOn }) => (
+          <li key={value}>
             <label className="flex cursor-pointer items-center gap-2.5 rounded-lg py-1 text-sm text-ink hover:text-sea">
               <input
                 type="checkbox"
-                checked={value.selected}
-                onChange={(event) => go(withValue(url, facet.key, value.value, event.target.checked))}
+                checked={isOn}
+                onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
                 className="size-4 shrink-0 accent-sea"
               />
-              {value.colour && (
-                <span
-                  className="size-4 shrink-0 rounded-full ring-1 ring-black/10"
-                  style={{ background: value.colour }}
-                />
+              {colour && (
+                <span className="size-4 shrink-0 rounded-full ring-1 ring-black/10" style={{ background: colour }} />
               )}
-              <span className="min-w-0 flex-1 truncate">{value.label}</span>
-              <span className="text-xs tabular-nums text-ink-soft">{value.count}</span>
+              <span className="min-w-0 flex-1 truncate">{label}</span>
+              <span className="text-xs tabular-nums text-ink-soft">{count}</span>
             </label>
           </li>
         ))}
+        {shown.length === 0 && <li className="py-1 text-sm text-ink-soft">None has “{typed.trim()}”.</li>}
       </ul>
-      {facet.values.length > shown.length && (
+      {isCut && values.length > shown.length && (
         <button
           type="button"
           className="mt-1 text-sm font-medium text-sea hover:underline"
           onClick={() => setLong(true)}
         >
-          {facet.values.length - shown.length} more
+          {values.length - shown.length} more
         </button>
       )}
-    </fieldset>
+    </Facet>
   );
 }
 
@@ -60,7 +95,12 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props
 export const rangeWords = ({ key, unit }: Pick<Range, 'key' | 'unit'>, x: number, currency: string) =>
   key === 'price' ? formatMoney(x, currency) : `${x} ${unit ?? ''}`.trim();
 
-function RangeFacet({ facet, url, currency, go }: { facet: Range; url: string; currency: string; go: Props['go'] }) {
+interface RangeProps extends Pick<Props, 'url' | 'currency' | 'go'> {
+  facet: Range;
+}
+
+function RangeFacet({ facet, url, currency, go }: RangeProps) {
+  const locale = pageLocale();
   const isPrice = facet.key === 'price';
   const parts = isPrice ? 100 : 1;
   const shown = (x: number | null | undefined) => (x === null || x === undefined ? '' : String(x / parts));
@@ -68,71 +108,67 @@ function RangeFacet({ facet, url, currency, go }: { facet: Range; url: string; c
   const [min, setMin] = useState(shown(selected?.min));
   const [max, setMax] = useState(shown(selected?.max));
   const words = (x: number) => rangeWords(facet, x, currency);
+  const isUnread = (typed: string) => typed.trim() !== '' && Number.isNaN(readNumber(typed, locale));
+  const unread = [min, max].find(isUnread);
   const apply = () => {
-    const read = (typed: string, open: number) => (typed.trim() === '' ? open : Number(typed.replace(',', '.')));
+    const read = (typed: string, open: number) => (typed.trim() === '' ? open : readNumber(typed, locale));
     const [low, high] = [read(min, -Infinity), read(max, Infinity)];
     const isSame = min === shown(selected?.min) && max === shown(selected?.max);
     if (isSame || Number.isNaN(low) || Number.isNaN(high)) return;
     const isNone = !Number.isFinite(low) && !Number.isFinite(high);
     go(withSpan(url, facet.key, isNone ? null : { min: Math.min(low, high), max: Math.max(low, high) }));
   };
-  const field =
-    'w-full min-w-0 rounded-lg border border-line px-2.5 py-1.5 text-sm tabular-nums text-ink placeholder:text-ink-soft';
   const name = facet.label.toLowerCase();
+  const field = (label: string, value: string, set: (typed: string) => void, placeholder: number) => (
+    <input
+      inputMode="decimal"
+      aria-label={label}
+      aria-invalid={isUnread(value) || undefined}
+      placeholder={String(placeholder)}
+      value={value}
+      onChange={(event) => set(event.target.value)}
+      className="w-full min-w-0 rounded-lg border border-line px-2.5 py-1.5 text-sm tabular-nums text-ink placeholder:text-ink-soft aria-invalid:border-sale"
+    />
+  );
   return (
-    <fieldset className="border-t border-line py-4">
-      <legend className="float-left mb-2 w-full text-sm font-semibold text-ink">{facet.label}</legend>
+    <Facet label={facet.label}>
       <form
-        className="clear-both flex items-center gap-2"
+        className="flex items-center gap-2"
         onSubmit={(event) => {
           event.preventDefault();
           apply();
         }}
         onBlur={apply}
       >
-        <input
-          inputMode="decimal"
-          aria-label={`Lowest ${name}`}
-          placeholder={String(Math.floor(values.min / parts))}
-          value={min}
-          onChange={(event) => setMin(event.target.value)}
-          className={field}
-        />
+        {field(`Lowest ${name}`, min, setMin, Math.floor(values.min / parts))}
         <span className="text-ink-soft">to</span>
-        <input
-          inputMode="decimal"
-          aria-label={`Highest ${name}`}
-          placeholder={String(Math.ceil(values.max / parts))}
-          value={max}
-          onChange={(event) => setMax(event.target.value)}
-          className={field}
-        />
+        {field(`Highest ${name}`, max, setMax, Math.ceil(values.max / parts))}
         {facet.unit && <span className="text-sm text-ink-soft">{facet.unit}</span>}
         <button type="submit" className="sr-only">
           Narrow
         </button>
       </form>
-      <p className="mt-2 text-xs tabular-nums text-ink-soft">
-        {words(values.min)} to {words(values.max)} here
-      </p>
-    </fieldset>
+      {unread !== undefined ? (
+        <p role="alert" className="mt-2 text-xs text-sale">
+          “{unread.trim()}” cannot be read as a number.
+        </p>
+      ) : (
+        <p className="mt-2 text-xs tabular-nums text-ink-soft">
+          {words(values.min)} to {words(values.max)} here
+        </p>
+      )}
+    </Facet>
   );
 }
 
-export function Filters({ facets, url, currency, go }: Props) {
+export function Filters({ facets, ...rest }: Props) {
   return (
     <div>
       {facets.map((facet) =>
         facet.type === 'choice' ? (
-          <ChoiceFacet key={facet.key} facet={facet} url={url} go={go} />
+          <ChoiceFacet key={facet.key} facet={facet} {...rest} />
         ) : (
-          <RangeFacet
-            key={`${facet.key} ${facet.selected?.min} ${facet.selected?.max}`}
-            facet={facet}
-            url={url}
-            currency={currency}
-            go={go}
-          />
+          <RangeFacet key={`${facet.key} ${facet.selected?.min} ${facet.selected?.max}`} facet={facet} {...rest} />
         ),
       )}
     </div>

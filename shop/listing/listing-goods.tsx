@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import type { FacetView, ListingView } from '../../core/storefront/views';
+import { takeBack } from '../back';
 import { useBase } from '../base';
 import { ProductCard } from '../ui/product-card';
-import { hasFilters, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
+import { filterCount, hasFilters, sortOf, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
 import { Filters, rangeWords } from './filters';
 
 interface Props {
@@ -23,6 +24,8 @@ function selectedWords(facet: Extract<FacetView, { type: 'range' }>, currency: s
     min === null ? `up to ${words(max!)}` : max === null ? `from ${words(min)}` : `${words(min)} to ${words(max)}`;
   return facet.key === 'price' ? span : `${facet.label} ${span}`;
 }
+
+const COUNT_ID = 'goods-count';
 
 /** Chosen filters as words that can be taken away one by one. */
 function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { facets: readonly FacetView[] }) {
@@ -46,13 +49,18 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
       }));
   });
   if (chips.length === 0) return null;
+  // The button that was pressed goes: the count above is the next thing to read.
+  const goOn = (to: string) => {
+    go(to);
+    document.getElementById(COUNT_ID)?.focus();
+  };
   return (
     <ul className="mb-5 flex flex-wrap items-center gap-2" aria-label="Chosen filters">
       {chips.map((chip) => (
         <li key={chip.key}>
           <button
             type="button"
-            onClick={() => go(chip.without)}
+            onClick={() => goOn(chip.without)}
             className="rounded-full bg-mist px-3 py-1.5 text-sm text-ink hover:bg-line"
           >
             {chip.label} <span aria-hidden="true">×</span>
@@ -61,7 +69,11 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
         </li>
       ))}
       <li>
-        <button type="button" onClick={() => go(withoutFilters(url))} className="px-2 text-sm text-sea hover:underline">
+        <button
+          type="button"
+          onClick={() => goOn(withoutFilters(url))}
+          className="px-2 text-sm text-sea hover:underline"
+        >
           Remove all
         </button>
       </li>
@@ -87,9 +99,12 @@ function Pages({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
               href={base + withPage(url, n)}
               aria-current={n === current ? 'page' : undefined}
               onClick={(event) => {
+                // Whoever wants it in a tab of its own gets that.
+                if (event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
                 event.preventDefault();
                 go(withPage(url, n));
                 window.scrollTo({ top: 0 });
+                document.getElementById('content')?.focus({ preventScroll: true });
               }}
               className="flex size-10 items-center justify-center rounded-full text-sm tabular-nums text-ink hover:bg-mist aria-[current]:bg-deep aria-[current]:text-white"
             >
@@ -115,37 +130,165 @@ function NotAllOfIt({ listing: { without, full, total }, q }: { listing: Props['
   );
 }
 
+/** Where there are no goods: why, and ways onward. */
+function NoGoods({ listing: { total, page, pageSize }, q, url, go }: Pick<Props, 'listing' | 'q' | 'url' | 'go'>) {
+  const base = useBase();
+  const isFiltered = hasFilters(url);
+  const last = Math.ceil(total / pageSize);
+  const act = 'mt-5 inline-block rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white';
+  if (total > 0)
+    return (
+      <div className="rounded-2xl bg-mist px-6 py-16 text-center">
+        <p className="font-display text-xl font-bold text-ink">There is no page {page}</p>
+        <p className="mt-2 text-ink-soft">
+          {total} {total === 1 ? 'product stands' : 'products stand'} on {last === 1 ? 'one page' : `${last} pages`}.
+        </p>
+        <a href={base + withPage(url, last)} className={act}>
+          To the last page
+        </a>
+      </div>
+    );
+  return (
+    <div className="rounded-2xl bg-mist px-6 py-16 text-center">
+      <p className="font-display text-xl font-bold text-ink">
+        {isFiltered || q ? 'Nothing matches' : 'Nothing here yet'}
+      </p>
+      <p className="mt-2 text-ink-soft">
+        {isFiltered
+          ? q
+            ? `No product here has the words “${q}” with these filters.`
+            : 'No product here passes all these filters.'
+          : q
+            ? `No product has the words “${q}”.`
+            : 'There are no goods in this part of the shop at the moment.'}
+      </p>
+      {isFiltered ? (
+        <button type="button" onClick={() => go(withoutFilters(url))} className={act}>
+          Show without filters
+        </button>
+      ) : (
+        <a href={`${base}/search`} className={act}>
+          Show everything there is
+        </a>
+      )}
+    </div>
+  );
+}
+
+/** Filters on a phone: they come out over the page, keep the focus, and go with Escape or Back. */
+function FilterDrawer({
+  close,
+  total,
+  wanted,
+  children,
+}: {
+  close: () => void;
+  total: number;
+  wanted: string;
+  children: ReactNode;
+}) {
+  const base = useBase();
+  const dialog = useRef<HTMLDialogElement>(null);
+  const latest = useRef({ close, wanted });
+  useEffect(() => {
+    latest.current = { close, wanted };
+  });
+  useEffect(() => {
+    dialog.current?.showModal();
+    // Back closes the drawer; what was chosen in it stays.
+    window.history.pushState(null, '');
+    return takeBack(() => {
+      window.history.pushState(null, '', base + latest.current.wanted);
+      latest.current.close();
+    });
+  }, [base]);
+  return (
+    <dialog
+      ref={dialog}
+      aria-label="Filters"
+      onClose={close}
+      className="m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-white p-0 backdrop:bg-black/40 lg:hidden"
+    >
+      <div className="flex h-full flex-col">
+        <div className="flex items-center justify-between border-b border-line px-5 py-3">
+          <h2 className="font-display text-lg font-bold text-ink">Filters</h2>
+          <button
+            type="button"
+            aria-label="Close the filters"
+            onClick={close}
+            className="flex size-10 items-center justify-center rounded-full text-xl text-ink hover:bg-mist"
+          >
+            ×
+          </button>
+        </div>
+        <div className="flex-1 overflow-y-auto px-5 pb-4">{children}</div>
+        <div className="border-t border-line p-4">
+          <button
+            type="button"
+            onClick={close}
+            className="w-full rounded-full bg-deep px-5 py-3 font-semibold text-white"
+          >
+            Show {total}
+          </button>
+        </div>
+      </div>
+    </dialog>
+  );
+}
+
 /** Goods with filters, sorts and pages. On a phone the filters come out in a drawer. */
 export function ListingGoods({ listing, q, url, currency, go }: Props) {
   const [isDrawerOpen, setDrawerOpen] = useState(false);
-  const isFiltered = hasFilters(url);
+  const head = useRef<HTMLDivElement>(null);
+  const opener = useRef<HTMLButtonElement>(null);
+  const chosen = filterCount(url);
+  const { items } = listing;
+  // Fewer goods than before must not leave the shopper below them.
+  const shown = useRef(items);
+  useEffect(() => {
+    if (shown.current === items) return;
+    shown.current = items;
+    const box = head.current?.parentElement?.getBoundingClientRect();
+    if (box && box.bottom < 120) head.current?.scrollIntoView({ block: 'start' });
+  }, [items]);
+  const closeDrawer = useCallback(() => {
+    setDrawerOpen(false);
+    opener.current?.focus();
+  }, []);
   const filters = <Filters facets={listing.facets} url={url} currency={currency} go={go} />;
+  const wantedSort = sortOf(url);
+  const sort = listing.sorts.some(({ key }) => key === wantedSort) ? wantedSort : listing.sort;
   return (
     <>
       <div className="lg:grid lg:grid-cols-[15rem_1fr] lg:gap-10">
-        <aside className="max-lg:hidden" aria-label="Filters">
+        <aside
+          className="max-lg:hidden lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:self-start lg:overflow-y-auto lg:pr-1"
+          aria-label="Filters"
+        >
           {filters}
         </aside>
         <div>
-          <div className="mb-5 flex flex-wrap items-center justify-between gap-3">
-            <p className="text-sm text-ink-soft" aria-live="polite">
+          <div ref={head} className="mb-5 flex scroll-mt-4 flex-wrap items-center justify-between gap-3">
+            <p id={COUNT_ID} tabIndex={-1} className="text-sm text-ink-soft outline-none" aria-live="polite">
               <strong className="tabular-nums text-ink">{listing.total}</strong>{' '}
               {listing.total === 1 ? 'product' : 'products'}
             </p>
             <div className="flex items-center gap-3">
               <button
+                ref={opener}
                 type="button"
+                aria-haspopup="dialog"
                 onClick={() => setDrawerOpen(true)}
                 className="rounded-full border border-line px-4 py-2 text-sm font-medium text-ink lg:hidden"
               >
-                Filter
+                Filter{chosen > 0 && ` (${chosen})`}
               </button>
               <label className="flex items-center gap-2 text-sm text-ink-soft">
                 Sort
                 <select
-                  value={listing.sort}
+                  value={sort}
                   onChange={(event) => go(withSort(url, event.target.value))}
-                  className="rounded-full border border-line bg-white px-3 py-2 text-sm text-ink"
+                  className="min-w-0 rounded-full border border-line bg-white px-3 py-2 text-sm text-ink"
                 >
                   {listing.sorts.map(({ key, label }) => (
                     <option key={key} value={key}>
@@ -158,62 +301,24 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
           </div>
           {q !== '' && listing.total > 0 && <NotAllOfIt listing={listing} q={q} />}
           <Chosen facets={listing.facets} url={url} currency={currency} go={go} />
-          {listing.items.length > 0 ? (
-            <ul className="grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-3 lg:gap-x-6 xl:grid-cols-4">
-              {listing.items.map((card, i) => (
+          {items.length > 0 ? (
+            <ul className="goods grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-3 lg:gap-x-6 xl:grid-cols-4">
+              {items.map((card, i) => (
                 <li key={card.id}>
                   <ProductCard card={card} eager={i < 4} />
                 </li>
               ))}
             </ul>
           ) : (
-            <div className="rounded-2xl bg-mist px-6 py-16 text-center">
-              <p className="font-display text-xl font-bold text-ink">
-                {isFiltered || q ? 'Nothing matches' : 'Nothing here yet'}
-              </p>
-              <p className="mt-2 text-ink-soft">
-                {isFiltered
-                  ? q
-                    ? `No product here has the words “${q}” with these filters.`
-                    : 'No product here passes all these filters.'
-                  : q
-                    ? `No product has the words “${q}”.`
-                    : 'There are no goods in this part of the shop at the moment.'}
-              </p>
-              {isFiltered && (
-                <button
-                  type="button"
-                  onClick={() => go(withoutFilters(url))}
-                  className="mt-5 rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white"
-                >
-                  Show without filters
-                </button>
-              )}
-            </div>
+            <NoGoods listing={listing} q={q} url={url} go={go} />
           )}
           <Pages listing={listing} url={url} go={go} />
         </div>
       </div>
       {isDrawerOpen && (
-        <div
-          className="fixed inset-0 z-50 flex justify-end bg-black/40 lg:hidden"
-          role="dialog"
-          aria-modal="true"
-          aria-label="Filters"
-        >
-          <div className="flex h-full w-[min(22rem,90vw)] flex-col bg-white">
-            <div className="flex-1 overflow-y-auto px-5 py-4">{filters}</div>
-            <div className="border-t border-line p-4">
-              <button
-                type="button"
-                onClick={() => setDrawerOpen(false)}
-                className="w-full rounded-full bg-deep px-5 py-3 font-semibold text-white"
-              >
-                Show {listing.total}
-              </button>
-            </div>
-          </div>
-        </div>
+        <FilterDrawer close={closeDrawer} total={listing.total} wanted={url}>
+          {filters}
+        </FilterDrawer>
       )}
     </>
   );

@@ -7,7 +7,12 @@ const goods = (...titles: string[]) =>
   titles.map((title) => ({ id: title, title, thumbnail: null, why: 'ordered' as const }));
 const told = () => {
   const section = screen.queryByRole('region', { name: 'Since you opened it' });
-  return section && within(section).getAllByRole('listitem').map(({ lastElementChild }) => lastElementChild!.textContent);
+  return (
+    section &&
+    within(section)
+      .getAllByRole('listitem')
+      .map(({ lastElementChild }) => lastElementChild!.textContent)
+  );
 };
 
 test('who comes and who goes is told against what stood there at first, or from wherever one compares', async () => {

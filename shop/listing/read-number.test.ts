@@ -1,0 +1,22 @@
+import { readNumber } from './read-number';
+
+test.each([
+  ['20', 'en', 20],
+  ['€20', 'en', 20],
+  ['20 €', 'de', 20],
+  ['EUR 20', 'en', 20],
+  ['20,50', 'de', 20.5],
+  ['20.50', 'de', 20.5],
+  ['1.000,50', 'de', 1000.5],
+  ['1,000.50', 'en', 1000.5],
+  ['1.000', 'de', 1000],
+  ['1,000', 'en', 1000],
+  ['1.000.000', 'en', 1_000_000],
+  ['1.500', 'en', 1.5],
+  ['12 500', 'en', 12_500],
+  [' 7 ', 'en', 7],
+])('“%s” in %s is %d', (typed, locale, value) => expect(readNumber(typed, locale)).toBe(value));
+
+test.each(['abc', '€', '--3', '1e5', '12x34', '.'])('“%s” is no number', (typed) =>
+  expect(readNumber(typed, 'en')).toBeNaN(),
+);
