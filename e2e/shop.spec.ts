@@ -184,3 +184,67 @@ test('an address past the last page, and a search for nothing there is, lead onw
   await expect(tab).toHaveURL(/page=2/);
   expect(page.url()).not.toContain('page=2');
 });
+
+test('the menu comes out by keys and by touch, and Escape puts it away; the search can be typed in at every width', async ({
+  browser,
+  page,
+}) => {
+  const { groups, menu } = await page.goto(shop.url).then(async () => {
+    const call = await enter(page, shop);
+    const made = await call<{ categories: { id: string; name: string }[] }>('GET', '/api/groups');
+    return { groups: made.categories, menu: call };
+  });
+  const target = (name: string) => ({ kind: 'category', id: groups.find((each) => each.name === name)!.id });
+  const item = (name: string, items: object[] = []) => ({ id: null, label: '', target: target(name), items });
+  await menu('PUT', '/api/menu', { items: [item('Deltas', [item('Pocket sleds')]), item('Pocket sleds')] });
+  await menu('POST', '/api/editions', {});
+
+  await page.goto(shop.url);
+  const below = page.getByRole('button', { name: 'Below Deltas' });
+  const sub = page.getByRole('navigation', { name: 'Shop', exact: true }).getByRole('link', { name: 'Pocket sleds' });
+  await below.focus();
+  await expect(below).toHaveAttribute('aria-expanded', 'false');
+  await page.keyboard.press('Enter');
+  await expect(below).toHaveAttribute('aria-expanded', 'true');
+  await page.keyboard.press('Tab');
+  await expect(sub.first()).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(below).toBeFocused();
+  await expect(below).toHaveAttribute('aria-expanded', 'false');
+
+  const touched = await browser.newPage({ hasTouch: true, viewport: { width: 900, height: 700 } });
+  await touched.goto(shop.url);
+  await touched.getByRole('button', { name: 'Below Deltas' }).tap();
+  await expect(
+    touched.getByRole('navigation', { name: 'Shop', exact: true }).getByRole('link', { name: 'Pocket sleds' }).first(),
+  ).toBeVisible();
+  await touched.close();
+
+  for (const width of [320, 390, 768, 1024, 1280, 1600]) {
+    await page.setViewportSize({ width, height: 800 });
+    const box = (await page.getByRole('combobox', { name: 'Search the shop' }).boundingBox())!;
+    expect([width, box.width >= 150]).toEqual([width, true]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  }
+  await noSeriousFault(page);
+});
+
+test('without script filters, sorts and searches are forms and links', async ({ browser }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  await page.goto(`${shop.url}/search`);
+  const column = page.getByRole('complementary', { name: 'Filters' });
+  await column.getByRole('checkbox', { name: /Tern/ }).check();
+  await column.getByRole('checkbox', { name: /Alula/ }).check();
+  await column.getByRole('button', { name: 'Show these' }).click();
+  await expect(page.locator('#goods-count')).toHaveText('20 products');
+  await expect(column.getByRole('checkbox', { name: /Tern/ })).toBeChecked();
+  await page.getByLabel('Sort').selectOption('price-down');
+  await page.getByRole('button', { name: 'Sort', exact: true }).click();
+  await expect(page.getByRole('main').getByRole('listitem').filter({ hasText: '€' }).first()).toContainText('128');
+  await expect(page.locator('#goods-count')).toHaveText('20 products');
+  await page.getByRole('combobox', { name: 'Search the shop' }).fill('deltas');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#goods-count')).toHaveText('15 products');
+  await context.close();
+});

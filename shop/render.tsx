@@ -1,6 +1,6 @@
 import { renderToString } from 'react-dom/server';
 import type { ShopData } from './data';
-import { structuredProduct } from './product/structured-data';
+import { pictureOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
 
 export interface ShopAssets {
@@ -49,10 +49,27 @@ function isForSearchEngines({ base, url, page }: ShopData): boolean {
 /** JSON that can stand inside a script element. */
 const scriptJson = (value: unknown) => JSON.stringify(value).replace(/</g, '\\u003c');
 
+/** What is shown where somebody shares a link to the page. */
+function cardOfPage(data: ShopData): string {
+  if (data.base !== '' || data.page.kind === 'missing') return '';
+  const picture = pictureOfPage(data);
+  const told: [property: string, content: string | undefined][] = [
+    ['og:site_name', data.shop.name],
+    ['og:type', data.page.kind === 'product' ? 'product' : 'website'],
+    ['og:title', titleOf(data)],
+    ['og:description', descriptionOf(data)],
+    ['og:url', data.origin + data.url.split('?')[0]!],
+    ['og:image', picture && data.origin + picture],
+  ];
+  const tags = told.flatMap(([property, content]) =>
+    content ? [`<meta property="${property}" content="${escapeText(content)}">`] : [],
+  );
+  return [...tags, `<meta name="twitter:card" content="${picture ? 'summary_large_image' : 'summary'}">`].join('\n');
+}
+
 /** A whole HTML page of the storefront. */
 export function renderShop(data: ShopData, assets: ShopAssets): string {
   const json = scriptJson(data);
-  const { page } = data;
   return `<!doctype html>
 <html lang="${escapeText(data.shop.locale)}">
 <head>
@@ -61,13 +78,16 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
 <title>${escapeText(titleOf(data))}</title>
 <meta name="description" content="${escapeText(descriptionOf(data))}">
 ${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
-<link rel="icon" href="data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 32 32'%3E%3Cpath d='M16 2 28 14 16 30 4 14Z' fill='%2312364a'/%3E%3Cpath d='M16 2v28L4 14Z' fill='%230d6470'/%3E%3C/svg%3E">
+${cardOfPage(data)}
+<link rel="icon" href="/favicon.svg" type="image/svg+xml">
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
 </head>
 <body>
 <div id="shop">${renderToString(<ShopApp initial={data} />)}</div>
 <script type="application/json" id="shop-data">${json}</script>
-${page.kind === 'product' ? `<script type="application/ld+json">${scriptJson(structuredProduct(page.product, data.origin))}</script>` : ''}
+${structuredPage(data)
+  .map((each) => `<script type="application/ld+json">${scriptJson(each)}</script>`)
+  .join('\n')}
 ${assets.scripts.map((src) => `<script type="module" src="${src}"></script>`).join('\n')}
 </body>
 </html>`;

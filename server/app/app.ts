@@ -21,6 +21,7 @@ import { viewsApi } from '../search/view-routes';
 import type { Catalog } from '../state/catalog';
 import { serveFiles } from '../media/serve-files';
 import { serveFilms } from '../media/serve-films';
+import { searchEngines } from '../storefront/search-engines';
 import { servePictures } from '../media/serve-pictures';
 import { readSession, SESSION_COOKIE } from '../people/sign-in';
 import { shopApi } from '../storefront/shop-api';
@@ -115,6 +116,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     });
   app.use(serveFiles(catalog));
   const parts = { catalog, assets, origin };
+  app.use(searchEngines(catalog, origin));
   app.use(storefront(parts));
   app.use(nothingThere);
   app.use(answerErrors((error) => log.error(error), problemPage(parts)));

@@ -176,3 +176,14 @@ export function repeatEdition(db: Db, edition: NewEdition, old: number): Edition
     })
     .immediate();
 }
+
+/** Since when (ISO) each document of the newest edition has stood there as it is, by kind and key. */
+export function liveSince(db: Db): Map<string, string> {
+  const rows = db
+    .prepare(
+      `SELECT edition_span.kind || ':' || edition_span.key AS ref, edition.at AS at
+       FROM edition_span JOIN edition ON edition.number = edition_span.since WHERE edition_span.until IS NULL`,
+    )
+    .all() as { ref: string; at: string }[];
+  return new Map(rows.map(({ ref, at }) => [ref, at]));
+}

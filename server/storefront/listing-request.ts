@@ -58,8 +58,29 @@ function spanOf(name: string, typed: string): { min: number; max: number } | und
   return { min, max };
 }
 
+/** All of a repeated parameter, as a form without script sends several values. */
+function texts(query: Query, name: string): string {
+  const value = query[name];
+  return (Array.isArray(value) ? value : [value]).filter((each) => typeof each === 'string').join(',');
+}
+
+/** Spans whose two ends came by themselves, as a form without script sends them, written as one. */
+function withWholeSpans(query: Query): Query {
+  const whole: Query = { ...query };
+  for (const name of Object.keys(query)) {
+    const [, of] = /^(f\..+)\.(?:from|to)$/.exec(name) ?? [];
+    if (of === undefined || of in query) continue;
+    const end = (which: string) => text(query, `${of}.${which}`).trim().replace(',', '.');
+    const isEmpty = end('from') === '' && end('to') === '';
+    if (!isEmpty) whole[of] = `${end('from')}..${end('to')}`;
+    delete whole[name];
+  }
+  return whole;
+}
+
 /** Reads a listing request from an address. Unknown parameters are ignored; impossible ones are refused with 400. */
-export function listingRequest(query: Query, at: ListingPlace): ListingRequest {
+export function listingRequest(asked: Query, at: ListingPlace): ListingRequest {
+  const query = withWholeSpans(asked);
   const choices = new Map<string, string[]>();
   const spans = new Map<string, { min: number; max: number }>();
   for (const name of Object.keys(query)) {
@@ -69,7 +90,7 @@ export function listingRequest(query: Query, at: ListingPlace): ListingRequest {
       spans.set(name.slice(2), span);
       continue;
     }
-    const values = text(query, name).slice(0, 4_000).split(',').filter(Boolean).slice(0, MAX_VALUES);
+    const values = texts(query, name).slice(0, 4_000).split(',').filter(Boolean).slice(0, MAX_VALUES);
     if (values.length > 0) choices.set(name.slice(2), values);
   }
   return {

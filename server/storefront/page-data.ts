@@ -19,6 +19,7 @@ import { groupPicture } from '../../core/storefront/pages/place-goods';
 import { targetLink } from '../../core/storefront/pages/targets';
 import { pageOfGroup } from '../../core/storefront/pages/page-of-group';
 import { productView } from '../../core/storefront/product-view';
+import { isThin } from '../../core/storefront/search-engines';
 import { relationStrips } from '../../core/storefront/relation-strips';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import type { PriceSpan } from '../../core/pricing/lowest';
@@ -104,9 +105,6 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
 }
 
 const kindOfPath = new Map(Object.entries(groupPath).map(([kind, path]) => [path, kind as GroupKind]));
-
-/** Tag pages are many and alike: search engines are kept away unless the seller says more of them. */
-const isThin = (kind: GroupKind, { text }: { text: string }) => kind === 'tag' && text.trim() === '';
 
 function groupPage(context: PageContext, kind: GroupKind, slug: string, query: Record<string, unknown>): Found {
   const { shop, now, showsDrafts } = context;

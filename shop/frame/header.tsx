@@ -35,7 +35,7 @@ export function Header({ data }: Props) {
           </ul>
         </nav>
       )}
-      <div className="mx-auto flex max-w-7xl items-center gap-x-6 gap-y-3 px-4 py-4 max-md:flex-wrap lg:px-8">
+      <div className="mx-auto flex max-w-7xl items-center gap-x-6 gap-y-3 px-4 py-4 max-lg:flex-wrap lg:px-8">
         {menu.items.length + menu.top.length > 0 && (
           <button
             type="button"
@@ -49,7 +49,7 @@ export function Header({ data }: Props) {
         <a href={`${base}/`} className="shrink-0 font-display text-xl font-bold tracking-tight text-ink">
           {shop.name}
         </a>
-        <nav aria-label="Shop" className="min-w-0 max-md:hidden">
+        <nav aria-label="Shop" className="min-w-0 max-lg:order-last max-lg:w-full max-md:hidden">
           <WideMenu items={menu.items} here={url} />
         </nav>
         <SearchBox base={base} initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''} />

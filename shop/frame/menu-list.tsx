@@ -1,3 +1,5 @@
+import { ChevronDown } from 'lucide-react';
+import { useId, useState, type KeyboardEvent } from 'react';
 import type { MenuItemView } from '../../core/storefront/menu-view';
 import { useHref } from '../base';
 import { Picture } from '../ui/picture';
@@ -21,12 +23,26 @@ const Item = ({ item, here, className }: { item: MenuItemView; here: string; cla
 };
 
 /** What stands below an item on a wide screen: one list, or a column for each that has something below itself. */
-function DropDown({ item, here, isLate }: { item: MenuItemView; here: string; isLate: boolean }) {
+function DropDown({
+  id,
+  item,
+  here,
+  isLate,
+  isOpen,
+}: {
+  id: string;
+  item: MenuItemView;
+  here: string;
+  isLate: boolean;
+  isOpen: boolean;
+}) {
   const isDeep = item.items.some(({ items }) => items.length > 0);
   const line = 'block rounded-xl px-3 py-2 text-sm text-ink hover:bg-mist aria-[current]:bg-mist';
   return (
     <div
-      className={`${isLate ? 'right-0' : 'left-0'} absolute top-full z-30 hidden gap-4 rounded-2xl border border-line bg-white p-2 shadow-lg group-focus-within:flex group-hover:flex`}
+      id={id}
+      // Without script it comes out under the pointer; the page of the item leads further too.
+      className={`${isLate ? 'right-0' : 'left-0'} ${isOpen ? 'flex' : 'hidden group-hover:flex'} absolute top-full z-30 gap-4 rounded-2xl border border-line bg-white p-2 shadow-lg`}
     >
       <ul className={isDeep ? 'flex gap-2' : 'min-w-52'}>
         {item.items.map((sub, i) => (
@@ -53,21 +69,51 @@ function DropDown({ item, here, isLate }: { item: MenuItemView; here: string; is
   );
 }
 
-/** The menu beside the name of the shop. Plain links, so that it works before any script has run. */
-export const WideMenu = ({ items, here }: Props) => (
-  <ul className="flex flex-wrap items-center gap-1">
-    {items.map((item, i) => (
-      <li key={i} className="group relative">
-        <Item
-          item={item}
-          here={here}
-          className="block whitespace-nowrap rounded-full px-3 py-2 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist"
-        />
-        {item.items.length > 0 && <DropDown item={item} here={here} isLate={i >= items.length / 2} />}
-      </li>
-    ))}
-  </ul>
-);
+/** The menu beside the name of the shop: what stands below an item comes out by pointer, by touch and by keys. */
+export function WideMenu({ items, here }: Props) {
+  const [open, setOpen] = useState<number | null>(null);
+  const id = useId();
+  const keys = (event: KeyboardEvent<HTMLElement>) => {
+    if (event.key !== 'Escape' || open === null) return;
+    event.currentTarget.querySelector<HTMLElement>('[aria-expanded=true]')?.focus();
+    setOpen(null);
+  };
+  return (
+    // Escape belongs to the whole list, wherever in it the focus is.
+    <ul className="flex flex-wrap items-center gap-1" onKeyDown={keys}>
+      {items.map((item, i) => (
+        <li
+          key={i}
+          className="group relative flex items-center"
+          onPointerEnter={({ pointerType }) => pointerType === 'mouse' && item.items.length > 0 && setOpen(i)}
+          onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setOpen(null)}
+          onBlur={({ currentTarget, relatedTarget }) => !currentTarget.contains(relatedTarget) && setOpen(null)}
+        >
+          <Item
+            item={item}
+            here={here}
+            className={`block whitespace-nowrap rounded-full py-2 pl-3 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist ${item.items.length > 0 ? 'pr-1' : 'pr-3'}`}
+          />
+          {item.items.length > 0 && (
+            <>
+              <button
+                type="button"
+                aria-label={`Below ${item.label}`}
+                aria-expanded={open === i}
+                aria-controls={`${id}-${i}`}
+                onClick={() => setOpen(open === i ? null : i)}
+                className="flex h-9 w-6 items-center justify-center rounded-full text-ink-soft hover:bg-mist hover:text-ink"
+              >
+                <ChevronDown size={14} aria-hidden="true" />
+              </button>
+              <DropDown id={`${id}-${i}`} item={item} here={here} isLate={i >= items.length / 2} isOpen={open === i} />
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
 
 /** The menu of a phone: everything in one list, what stands below something unfolds. */
 export const PhoneMenu = ({ items, here }: Props) => (

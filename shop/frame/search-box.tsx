@@ -165,7 +165,7 @@ export function SearchBox({ base, initial }: Props) {
       ref={frame}
       role="search"
       action={`${base}/search`}
-      className="relative ml-auto w-full max-w-xs max-md:max-w-none max-md:flex-1"
+      className="relative ml-auto w-full max-w-xs max-lg:flex-1 max-md:max-w-none lg:min-w-52"
       onSubmit={() => noteSearch(q)}
       onBlur={(event) => {
         if (!frame.current?.contains(event.relatedTarget)) setOpen(false);

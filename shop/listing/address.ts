@@ -26,7 +26,7 @@ function changed(url: string, change: (params: URLSearchParams) => void): string
 export function withValue(url: string, facet: string, value: string, isChosen: boolean): string {
   return changed(url, (params) => {
     const key = `f.${facet}`;
-    const values = new Set((params.get(key) ?? '').split(',').filter(Boolean));
+    const values = new Set(valuesOf(params, facet));
     if (isChosen) values.add(value);
     else values.delete(value);
     if (values.size > 0) params.set(key, [...values].join(','));
@@ -34,9 +34,20 @@ export function withValue(url: string, facet: string, value: string, isChosen: b
   });
 }
 
+/** The values of a facet that are chosen in an address: after one another, or, from a form without script, each by itself. */
+const valuesOf = (params: URLSearchParams, facet: string): string[] =>
+  params.getAll(`f.${facet}`).join(',').split(',').filter(Boolean);
+
+/** The parameters of an address that a form sends along: all but pages and those that `isOwn` tells. */
+export const kept = (url: string, isOwn: (name: string) => boolean): [name: string, value: string][] =>
+  [...readAddress(url).params].filter(([name]) => name !== 'page' && !isOwn(name));
+
+/** The path of an address, to which forms lead. */
+export const pathOf = (url: string): string => readAddress(url).path;
+
 /** Is a value of a facet chosen in this address? */
 export const isChosen = (url: string, facet: string, value: string): boolean =>
-  (readAddress(url).params.get(`f.${facet}`) ?? '').split(',').includes(value);
+  valuesOf(readAddress(url).params, facet).includes(value);
 
 /** The sort that an address asks for; undefined where it leaves that open. */
 export const sortOf = (url: string): string | undefined => readAddress(url).params.get('sort') ?? undefined;
@@ -52,6 +63,8 @@ export const filterCount = (url: string): number =>
 export function withSpan(url: string, facet: string, span: { min: number; max: number } | null): string {
   const end = (x: number) => (Number.isFinite(x) ? String(x) : '');
   return changed(url, (params) => {
+    params.delete(`f.${facet}.from`);
+    params.delete(`f.${facet}.to`);
     if (span) params.set(`f.${facet}`, `${end(span.min)}..${end(span.max)}`);
     else params.delete(`f.${facet}`);
   });

@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { formatMoney } from '../../core/shared/money';
 import type { FacetView } from '../../core/storefront/views';
-import { pageLocale } from '../base';
-import { isChosen, withSpan, withValue } from './address';
+import { pageLocale, useBase } from '../base';
+import { isChosen, kept, pathOf, withSpan, withValue } from './address';
 import { readNumber } from './read-number';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;
@@ -64,6 +64,8 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props
             <label className="flex cursor-pointer items-center gap-2.5 rounded-lg py-1 text-sm text-ink hover:text-sea">
               <input
                 type="checkbox"
+                name={`f.${facet.key}`}
+                value={value}
                 checked={isOn}
                 onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
                 className="size-4 shrink-0 accent-sea"
@@ -119,35 +121,37 @@ function RangeFacet({ facet, url, currency, go }: RangeProps) {
     go(withSpan(url, facet.key, isNone ? null : { min: Math.min(low, high), max: Math.max(low, high) }));
   };
   const name = facet.label.toLowerCase();
-  const field = (label: string, value: string, set: (typed: string) => void, placeholder: number) => (
+  const field = (
+    end: 'from' | 'to',
+    label: string,
+    value: string,
+    set: (typed: string) => void,
+    placeholder: number,
+  ) => (
     <input
+      name={`f.${facet.key}.${end}`}
       inputMode="decimal"
       aria-label={label}
       aria-invalid={isUnread(value) || undefined}
       placeholder={String(placeholder)}
       value={value}
       onChange={(event) => set(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        apply();
+      }}
       className="w-full min-w-0 rounded-lg border border-line px-2.5 py-1.5 text-sm tabular-nums text-ink placeholder:text-ink-soft aria-invalid:border-sale"
     />
   );
   return (
     <Facet label={facet.label}>
-      <form
-        className="flex items-center gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          apply();
-        }}
-        onBlur={apply}
-      >
-        {field(`Lowest ${name}`, min, setMin, Math.floor(values.min / parts))}
+      <div className="flex items-center gap-2" onBlur={apply}>
+        {field('from', `Lowest ${name}`, min, setMin, Math.floor(values.min / parts))}
         <span className="text-ink-soft">to</span>
-        {field(`Highest ${name}`, max, setMax, Math.ceil(values.max / parts))}
+        {field('to', `Highest ${name}`, max, setMax, Math.ceil(values.max / parts))}
         {facet.unit && <span className="text-sm text-ink-soft">{facet.unit}</span>}
-        <button type="submit" className="sr-only">
-          Narrow
-        </button>
-      </form>
+      </div>
       {unread !== undefined ? (
         <p role="alert" className="mt-2 text-xs text-sale">
           “{unread.trim()}” cannot be read as a number.
@@ -161,9 +165,15 @@ function RangeFacet({ facet, url, currency, go }: RangeProps) {
   );
 }
 
+/** The filters of a listing. Without script they are a form that leads to the narrowed listing. */
 export function Filters({ facets, ...rest }: Props) {
+  const base = useBase();
+  const { url } = rest;
   return (
-    <div>
+    <form method="get" action={base + pathOf(url)} onSubmit={(event) => event.preventDefault()}>
+      {kept(url, (name) => name.startsWith('f.')).map(([name, value]) => (
+        <input key={name} type="hidden" name={name} value={value} />
+      ))}
       {facets.map((facet) =>
         facet.type === 'choice' ? (
           <ChoiceFacet key={facet.key} facet={facet} {...rest} />
@@ -171,6 +181,11 @@ export function Filters({ facets, ...rest }: Props) {
           <RangeFacet key={`${facet.key} ${facet.selected?.min} ${facet.selected?.max}`} facet={facet} {...rest} />
         ),
       )}
-    </div>
+      <noscript>
+        <button type="submit" className="mb-4 w-full rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white">
+          Show these
+        </button>
+      </noscript>
+    </form>
   );
 }

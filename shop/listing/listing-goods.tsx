@@ -3,7 +3,18 @@ import type { FacetView, ListingView } from '../../core/storefront/views';
 import { takeBack } from '../back';
 import { useBase } from '../base';
 import { ProductCard } from '../ui/product-card';
-import { filterCount, hasFilters, sortOf, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
+import {
+  filterCount,
+  hasFilters,
+  kept,
+  pathOf,
+  sortOf,
+  withoutFilters,
+  withPage,
+  withSort,
+  withSpan,
+  withValue,
+} from './address';
 import { Filters, rangeWords } from './filters';
 
 interface Props {
@@ -26,6 +37,7 @@ function selectedWords(facet: Extract<FacetView, { type: 'range' }>, currency: s
 }
 
 const COUNT_ID = 'goods-count';
+const SORT_ID = 'goods-sort';
 
 /** Chosen filters as words that can be taken away one by one. */
 function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { facets: readonly FacetView[] }) {
@@ -241,6 +253,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
   const [isDrawerOpen, setDrawerOpen] = useState(false);
   const head = useRef<HTMLDivElement>(null);
   const opener = useRef<HTMLButtonElement>(null);
+  const base = useBase();
   const chosen = filterCount(url);
   const { items } = listing;
   // Fewer goods than before must not leave the shopper below them.
@@ -283,9 +296,16 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
               >
                 Filter{chosen > 0 && ` (${chosen})`}
               </button>
-              <label className="flex items-center gap-2 text-sm text-ink-soft">
-                Sort
+              <form method="get" action={base + pathOf(url)} className="flex min-w-0 items-center gap-2">
+                {kept(url, (name) => name === 'sort').map(([name, value], i) => (
+                  <input key={i} type="hidden" name={name} value={value} />
+                ))}
+                <label htmlFor={SORT_ID} className="text-sm text-ink-soft">
+                  Sort
+                </label>
                 <select
+                  id={SORT_ID}
+                  name="sort"
                   value={sort}
                   onChange={(event) => go(withSort(url, event.target.value))}
                   className="min-w-0 rounded-full border border-line bg-white px-3 py-2 text-sm text-ink"
@@ -296,7 +316,12 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                     </option>
                   ))}
                 </select>
-              </label>
+                <noscript>
+                  <button type="submit" className="rounded-full border border-line px-3 py-2 text-sm text-ink">
+                    Sort
+                  </button>
+                </noscript>
+              </form>
             </div>
           </div>
           {q !== '' && listing.total > 0 && <NotAllOfIt listing={listing} q={q} />}

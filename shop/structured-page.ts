@@ -1,0 +1,92 @@
+import { mediaUrl } from '../core/storefront/card';
+import type { PictureView } from '../core/storefront/views';
+import type { ShopData } from './data';
+import { structuredProduct } from './product/structured-data';
+
+const context = { '@context': 'https://schema.org' };
+
+/** The way from the home page to a page. */
+function breadcrumbs(data: ShopData, crumbs: readonly { label: string; url: string }[], here: string): object[] {
+  if (crumbs.length === 0) return [];
+  const way = [{ label: 'Home', url: '/' }, ...crumbs, { label: here, url: data.url.split('?')[0]! }];
+  return [
+    {
+      ...context,
+      '@type': 'BreadcrumbList',
+      itemListElement: way.map(({ label, url }, i) => ({
+        '@type': 'ListItem',
+        position: i + 1,
+        name: label,
+        item: data.origin + url,
+      })),
+    },
+  ];
+}
+
+/** The picture that stands for a page; undefined where it has none. */
+export function pictureOfPage({ page }: ShopData): string | undefined {
+  const address = (picture: PictureView | null | undefined) => picture && mediaUrl(picture.media, 1600);
+  switch (page.kind) {
+    case 'product':
+      return address(page.product.pictures[0]) ?? undefined;
+    case 'listing':
+      return address(page.picture ?? page.listing.items[0]?.picture) ?? undefined;
+    case 'page': {
+      const banner = page.page.sections.find((section) => section.kind === 'banner');
+      return address(banner?.kind === 'banner' ? banner.slides[0]?.picture : undefined) ?? undefined;
+    }
+    case 'missing':
+      return undefined;
+  }
+}
+
+/** What machines read of a page, as schema.org: the shop, the way there, what is listed, the product. */
+export function structuredPage(data: ShopData): object[] {
+  const { page, origin, shop } = data;
+  if (data.base !== '') return [];
+  switch (page.kind) {
+    case 'product':
+      return [structuredProduct(page.product, origin), ...breadcrumbs(data, page.product.crumbs, page.product.title)];
+    case 'listing':
+      if (page.q !== null) return [];
+      return [
+        ...breadcrumbs(data, page.crumbs, page.title),
+        {
+          ...context,
+          '@type': 'ItemList',
+          name: page.title,
+          numberOfItems: page.listing.total,
+          itemListElement: page.listing.items.map(({ url }, i) => ({
+            '@type': 'ListItem',
+            position: (page.listing.page - 1) * page.listing.pageSize + i + 1,
+            url: origin + url.split('?')[0]!,
+          })),
+        },
+      ];
+    case 'page':
+      return page.page.home
+        ? [
+            {
+              ...context,
+              '@type': 'Organization',
+              name: shop.name,
+              url: origin + '/',
+              ...(shop.tagline && { description: shop.tagline }),
+            },
+            {
+              ...context,
+              '@type': 'WebSite',
+              name: shop.name,
+              url: origin + '/',
+              potentialAction: {
+                '@type': 'SearchAction',
+                target: { '@type': 'EntryPoint', urlTemplate: `${origin}/search?q={search_term_string}` },
+                'query-input': 'required name=search_term_string',
+              },
+            },
+          ]
+        : [];
+    case 'missing':
+      return [];
+  }
+}
