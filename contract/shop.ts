@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { listingViewSchema, productCardSchema, productViewSchema } from '../core/storefront/views';
-import { suggestionsSchema } from '../core/storefront/suggest';
+import { listingViewSchema, productCardSchema, productViewSchema, suggestionsSchema } from '../core/storefront/views';
 import { route } from './route';
 
 /** Query of a listing; filters come as f.<facet>=a,b and f.price=10..50 (major units) beside these. */

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { isPageOpen } from '../model/page';
 import { list } from '../search/listing';
 import { queryWords, wordsOf } from '../search/words';
@@ -10,29 +9,12 @@ import { cardOf } from './card';
 import { placeSet } from './listing-view';
 import { targetLink } from './pages/targets';
 import { reachOf } from './reach';
-import { productCardSchema } from './views';
+import type { Suggestions } from './views';
 
 const MOST_WORDS = 3;
 const MOST_PLACES = 5;
 const MOST_GOODS = 6;
 
-/** What a search that is being typed may be about. */
-export const suggestionsSchema = z.object({
-  /** whole queries: what was meant by a slip, and how the last word may go on */
-  words: z.array(z.string()),
-  places: z.array(
-    z.object({
-      kind: z.enum(['category', 'collection', 'brand', 'page']),
-      label: z.string(),
-      url: z.string(),
-      /** goods there; null for a page */
-      count: z.number().int().nullable(),
-    }),
-  ),
-  goods: z.array(productCardSchema),
-  total: z.number().int(),
-});
-export type Suggestions = z.infer<typeof suggestionsSchema>;
 type Place = Suggestions['places'][number];
 
 const kinds = ['category', 'collection', 'brand'] as const satisfies GroupKind[];

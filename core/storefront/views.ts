@@ -221,3 +221,21 @@ export const useSchema = z.object({
   label: z.string(),
 });
 export type Use = z.infer<typeof useSchema>;
+
+/** What a search that is being typed may be about. */
+export const suggestionsSchema = z.object({
+  /** whole queries: what was meant by a slip, and how the last word may go on */
+  words: z.array(z.string()),
+  places: z.array(
+    z.object({
+      kind: z.enum(['category', 'collection', 'brand', 'page']),
+      label: z.string(),
+      url: z.string(),
+      /** goods there; null for a page */
+      count: z.number().int().nullable(),
+    }),
+  ),
+  goods: z.array(productCardSchema),
+  total: z.number().int(),
+});
+export type Suggestions = z.infer<typeof suggestionsSchema>;

@@ -193,6 +193,8 @@ describe('spec sheets', () => {
 
   test('values are told to shoppers, make filters, are found by words and asked by rules; undo takes them back', async () => {
     const { answer } = await withSheet();
+    // What all goods have parts nothing: another one has not.
+    await addProduct(server, 'Wren');
     const specs = { a_wing001: 180_000, a_skill01: ['q_first01'] };
     const saved = await patch(answer, { specs });
     expect(saved.status).toBe(200);

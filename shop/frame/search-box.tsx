@@ -1,5 +1,5 @@
 import { useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
-import type { Suggestions } from '../../core/storefront/suggest';
+import type { Suggestions } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 import { Price } from '../ui/price';
 import { noteSearch, recentSearches } from './recent';
