@@ -132,7 +132,7 @@ test('a landing page is built from nothing, put into the menu, seen wide and on 
       built(page)
         .locator('body')
         .evaluate((body) => body.clientWidth);
-    expect(await wide()).toBeGreaterThan(1_200);
+    await expect.poll(wide).toBeGreaterThan(1_200);
     await page.getByRole('radio', { name: 'Phone' }).click();
     await expect.poll(wide).toBeLessThanOrEqual(390);
     const overflow = await built(page)
