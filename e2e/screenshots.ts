@@ -66,13 +66,7 @@ await take('sheet', '/desk/goods/sheet?q=delta', async (on) => {
   await on.keyboard.press('Shift+ArrowRight');
 });
 page.once('dialog', (dialog) => void dialog.accept());
-await take('history', '/desk/history');
-await page.evaluate(() => localStorage.clear());
 await take('product', '/desk/goods?q=harrier', openProduct('Harrier delta 180'));
-await take('variants', '/desk/goods?q=harrier', async (on) => {
-  await openProduct('Harrier delta 180')(on);
-  await on.getByRole('link', { name: /^Price & stock/ }).click();
-});
 await take('groups', '/desk/groups');
 await take('rule', '/desk/groups?q=strong', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
 await take('category', '/desk/groups', (on) =>
@@ -82,15 +76,20 @@ await take('category', '/desk/groups', (on) =>
     .click(),
 );
 await take('shopfront', '/desk/shopfront', (on) => on.getByRole('button', { name: /^Light-wind days/ }).click());
+await take('exposure', '/desk/shopfront?view=exposure', (on) => on.locator('canvas').waitFor());
 await take('menus', '/desk/shopfront?view=menu');
 await take('floor', '/desk/shopfront?view=floor', async (on) => {
-  await on.getByRole('main').getByRole('combobox').first().fill('Harrier delta');
+  await on.getByLabel('a product, category, collection, brand or tag').fill('Harrier delta');
   await on.getByRole('option', { name: /Harrier delta 180/ }).click();
 });
 await take('review', '/desk/review');
 await page.evaluate(() => localStorage.clear());
 await take('shop-home', '/');
 await take('shop-landing', '/page/beach-week');
+await take('shop-search', '/search?q=red+delta', async (on) => {
+  await on.getByRole('combobox', { name: 'Search the shop' }).fill('red delta ki');
+  await on.getByRole('listbox').getByRole('option').first().waitFor();
+});
 await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
 await page.setViewportSize({ width: 390, height: 844 });
