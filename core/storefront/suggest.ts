@@ -57,9 +57,15 @@ function wordsFor(shop: ResolvedShop, words: readonly string[], isOpenEnded: boo
   const meant = meantWords(shop, words);
   const found = new Set<string>();
   if (meant.join(' ') !== words.join(' ')) found.add(meant.join(' '));
-  if (isOpenEnded)
-    for (const word of shop.index.text.completions(meant.at(-1)!, MOST_WORDS))
-      found.add([...meant.slice(0, -1), word].join(' '));
+  if (isOpenEnded) {
+    // One form of each word is enough: "kite" and "kites" find the same.
+    const stems = new Set<string>();
+    for (const word of shop.index.text.completions(meant.at(-1)!, 4 * MOST_WORDS)) {
+      const stem = shop.language.stem(word);
+      if (!stems.has(stem)) found.add([...meant.slice(0, -1), word].join(' '));
+      stems.add(stem);
+    }
+  }
   found.delete(words.join(' '));
   return [...found].slice(0, MOST_WORDS);
 }
