@@ -1,21 +1,11 @@
-import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FacetView, ListingView } from '../../core/storefront/views';
-import { takeBack } from '../back';
 import { useBase } from '../base';
 import { ProductCard } from '../ui/product-card';
-import {
-  filterCount,
-  hasFilters,
-  kept,
-  pathOf,
-  sortOf,
-  withoutFilters,
-  withPage,
-  withSort,
-  withSpan,
-  withValue,
-} from './address';
+import { filterCount, kept, pathOf, sortOf, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
+import { FilterDrawer } from './filter-drawer';
 import { Filters, rangeWords } from './filters';
+import { NoGoods, NotAllOfIt } from './no-goods';
 
 interface Props {
   listing: ListingView;
@@ -126,125 +116,6 @@ function Pages({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
         ))}
       </ul>
     </nav>
-  );
-}
-
-/** Says what was left out of a search so that something is found, and how many have all of it. */
-function NotAllOfIt({ listing: { without, full, total }, q }: { listing: Props['listing']; q: string }) {
-  if (without.length === 0 && full === total) return null;
-  const quoted = without.map((word) => `“${word}”`).join(', ');
-  return (
-    <p className="mb-5 rounded-xl bg-mist px-4 py-2.5 text-sm text-ink">
-      {without.length > 0
-        ? `Nothing here has all of “${q}”. This is what there is without ${quoted}${full < total ? ', and what comes close' : ''}.`
-        : `${full === 1 ? 'One of these has' : `${full} of these have`} all of “${q}”; the others come close.`}
-    </p>
-  );
-}
-
-/** Where there are no goods: why, and ways onward. */
-function NoGoods({ listing: { total, page, pageSize }, q, url, go }: Pick<Props, 'listing' | 'q' | 'url' | 'go'>) {
-  const base = useBase();
-  const isFiltered = hasFilters(url);
-  const last = Math.ceil(total / pageSize);
-  const act = 'mt-5 inline-block rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white';
-  if (total > 0)
-    return (
-      <div className="rounded-2xl bg-mist px-6 py-16 text-center">
-        <p className="font-display text-xl font-bold text-ink">There is no page {page}</p>
-        <p className="mt-2 text-ink-soft">
-          {total} {total === 1 ? 'product stands' : 'products stand'} on {last === 1 ? 'one page' : `${last} pages`}.
-        </p>
-        <a href={base + withPage(url, last)} className={act}>
-          To the last page
-        </a>
-      </div>
-    );
-  return (
-    <div className="rounded-2xl bg-mist px-6 py-16 text-center">
-      <p className="font-display text-xl font-bold text-ink">
-        {isFiltered || q ? 'Nothing matches' : 'Nothing here yet'}
-      </p>
-      <p className="mt-2 text-ink-soft">
-        {isFiltered
-          ? q
-            ? `No product here has the words “${q}” with these filters.`
-            : 'No product here passes all these filters.'
-          : q
-            ? `No product has the words “${q}”.`
-            : 'There are no goods in this part of the shop at the moment.'}
-      </p>
-      {isFiltered ? (
-        <button type="button" onClick={() => go(withoutFilters(url))} className={act}>
-          Show without filters
-        </button>
-      ) : (
-        <a href={`${base}/search`} className={act}>
-          Show everything there is
-        </a>
-      )}
-    </div>
-  );
-}
-
-/** Filters on a phone: they come out over the page, keep the focus, and go with Escape or Back. */
-function FilterDrawer({
-  close,
-  total,
-  wanted,
-  children,
-}: {
-  close: () => void;
-  total: number;
-  wanted: string;
-  children: ReactNode;
-}) {
-  const base = useBase();
-  const dialog = useRef<HTMLDialogElement>(null);
-  const latest = useRef({ close, wanted });
-  useEffect(() => {
-    latest.current = { close, wanted };
-  });
-  useEffect(() => {
-    dialog.current?.showModal();
-    // Back closes the drawer; what was chosen in it stays.
-    window.history.pushState(null, '');
-    return takeBack(() => {
-      window.history.pushState(null, '', base + latest.current.wanted);
-      latest.current.close();
-    });
-  }, [base]);
-  return (
-    <dialog
-      ref={dialog}
-      aria-label="Filters"
-      onClose={close}
-      className="m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-white p-0 backdrop:bg-black/40 lg:hidden"
-    >
-      <div className="flex h-full flex-col">
-        <div className="flex items-center justify-between border-b border-line px-5 py-3">
-          <h2 className="font-display text-lg font-bold text-ink">Filters</h2>
-          <button
-            type="button"
-            aria-label="Close the filters"
-            onClick={close}
-            className="flex size-10 items-center justify-center rounded-full text-xl text-ink hover:bg-mist"
-          >
-            ×
-          </button>
-        </div>
-        <div className="flex-1 overflow-y-auto px-5 pb-4">{children}</div>
-        <div className="border-t border-line p-4">
-          <button
-            type="button"
-            onClick={close}
-            className="w-full rounded-full bg-deep px-5 py-3 font-semibold text-white"
-          >
-            Show {total}
-          </button>
-        </div>
-      </div>
-    </dialog>
   );
 }
 

@@ -1,0 +1,64 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { takeBack } from '../back';
+import { useBase } from '../base';
+
+/** Filters on a phone: they come out over the page, keep the focus, and go with Escape or Back. */
+export function FilterDrawer({
+  close,
+  total,
+  wanted,
+  children,
+}: {
+  close: () => void;
+  total: number;
+  wanted: string;
+  children: ReactNode;
+}) {
+  const base = useBase();
+  const dialog = useRef<HTMLDialogElement>(null);
+  const latest = useRef({ close, wanted });
+  useEffect(() => {
+    latest.current = { close, wanted };
+  });
+  useEffect(() => {
+    dialog.current?.showModal();
+    // Back closes the drawer; what was chosen in it stays.
+    window.history.pushState(null, '');
+    return takeBack(() => {
+      window.history.pushState(null, '', base + latest.current.wanted);
+      latest.current.close();
+    });
+  }, [base]);
+  return (
+    <dialog
+      ref={dialog}
+      aria-label="Filters"
+      onClose={close}
+      className="m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-white p-0 backdrop:bg-black/40 lg:hidden"
+    >
+      <div className="flex h-full flex-col">
+        <div className="flex items-center justify-between border-b border-line px-5 py-3">
+          <h2 className="font-display text-lg font-bold text-ink">Filters</h2>
+          <button
+            type="button"
+            aria-label="Close the filters"
+            onClick={close}
+            className="flex size-10 items-center justify-center rounded-full text-xl text-ink hover:bg-mist"
+          >
+            ×
+          </button>
+        </div>
+        <div className="flex-1 overflow-y-auto px-5 pb-4">{children}</div>
+        <div className="border-t border-line p-4">
+          <button
+            type="button"
+            onClick={close}
+            className="w-full rounded-full bg-deep px-5 py-3 font-semibold text-white"
+          >
+            Show {total}
+          </button>
+        </div>
+      </div>
+    </dialog>
+  );
+}
