@@ -202,11 +202,11 @@ export class TextIndex {
   completions(typed: string, count: number): string[] {
     const { ids, isSlip } = this.#vocabulary.reach(typed);
     if (isSlip) return [];
-    return Array.from(ids)
-      .sort((a, b) => this.#counts[b]! - this.#counts[a]! || a - b)
-      .map((id) => this.#vocabulary.word(id))
-      .filter((word) => word.length > typed.length && !/\d/.test(word))
-      .slice(0, count);
+    return Array.from(ids, (id) => ({ word: this.#vocabulary.word(id), count: this.#counts[id]! }))
+      .filter(({ word }) => word.length > typed.length && !/\d/.test(word))
+      .sort((a, b) => b.count - a.count || (a.word < b.word ? -1 : 1))
+      .slice(0, count)
+      .map(({ word }) => word);
   }
 
   /** Does some text hold the word, or another form of it? */

@@ -31,11 +31,12 @@ export function addTitleFit(
   const counts = new Uint32Array(highest + 1);
   hits.forEach((slot) => void counts[scores[slot]!]!++);
   let least = highest;
-  for (let found = counts[highest]!; found < MOST && least > 0;) found += counts[--least]!;
-  // Where very many are alike, none of them stands out by its score, and the first ones do.
-  let left = 2 * MOST;
+  let found = counts[highest]!;
+  while (found < MOST && least > 0) found += counts[--least]!;
+  // Very many with the same score are all looked at or none is, so that it does not matter which of them came first.
+  if (found > 4 * MOST) least++;
   hits.forEach((slot) => {
-    if (scores[slot]! < least || left-- <= 0) return;
+    if (scores[slot]! < least) return;
     const title = wordsOf(titleOf(slot)).filter((word) => !isFiller(word));
     scores[slot]! += fitOf(title.map(stem), stems);
   });

@@ -21,7 +21,9 @@ export function faceUrl(product: Pick<ProductDocument, 'pictures'> | undefined):
 }
 
 export function pictureView(picture: Picture, title: string): PictureView {
-  const { media, width, height, focus, fit, background } = picture;
+  const { media, width, height, focus, fit } = picture;
+  // Behind a picture that fills its frame nothing is seen, and editions do not hold it.
+  const background = fit === 'fits' ? picture.background : '#ffffff';
   return { media, alt: picture.alt || title, width, height, focus, fit, background };
 }
 

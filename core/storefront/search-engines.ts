@@ -17,6 +17,8 @@ export interface SitemapEntry {
   pictures: string[];
 }
 
+const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+
 const kinds: readonly GroupKind[] = ['category', 'collection', 'brand', 'tag'];
 const MOST_PICTURES = 10;
 
@@ -54,5 +56,8 @@ export function sitemapEntries(shop: ResolvedShop): SitemapEntry[] {
     const pictures = product.pictures.slice(0, MOST_PICTURES).map(({ media }) => mediaUrl(media, 1600));
     entries.push({ kind: 'product', id: product.id, url: `/p/${product.slug}`, pictures });
   });
-  return entries;
+  // The same whatever came when: by what they are, then by address.
+  const [home, ...others] = entries;
+  const byAddress = others.sort((a, b) => (a.kind === b.kind ? compare(a.url, b.url) : compare(a.kind, b.kind)));
+  return home ? [home, ...byAddress] : [];
 }

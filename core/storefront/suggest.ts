@@ -47,7 +47,9 @@ function placesFor(shop: ResolvedShop, words: readonly string[], now: number): P
     if (link && clicks.has(`page:${page.id}`)) found.push({ place: { kind: 'page', ...link, count: null }, fit });
   }
   return found
-    .sort((a, b) => b.fit - a.fit || (b.place.count ?? 0) - (a.place.count ?? 0))
+    .sort(
+      (a, b) => b.fit - a.fit || (b.place.count ?? 0) - (a.place.count ?? 0) || (a.place.url < b.place.url ? -1 : 1),
+    )
     .slice(0, MOST_PLACES)
     .map(({ place }) => place);
 }

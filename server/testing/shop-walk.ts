@@ -205,6 +205,7 @@ export class ShopWalk {
     const queries = words.flatMap((word) => [
       `/search?q=${encodeURIComponent(word)}`,
       `/shop-api/listing?q=${word}&sort=match`,
+      `/shop-api/suggest?q=${encodeURIComponent(word.slice(0, 3))}`,
     ]);
     const filters = [
       'f.colour=rose,ember',
@@ -212,11 +213,15 @@ export class ShopWalk {
       'f.stock=in&f.price=..20',
       'f.brand=tern,alula',
       'f.tag=windy',
+      'f.sale=yes',
+      'f.new=yes',
     ];
-    const sorts = ['featured', 'newest', 'price-up', 'price-down', 'title'].map((sort) => `sort=${sort}`);
+    const sorts = ['featured', 'newest', 'price-up', 'price-down', 'title', 'discount', 'sold'].map((sort) => `sort=${sort}`);
     const addresses = [
       '/',
       '/healthz',
+      '/sitemap.xml',
+      '/robots.txt',
       ...queries,
       ...[...filters, ...sorts].map((query) => `/shop-api/listing?${query}`),
       ...this.#lookedAt().flatMap((address) => {
