@@ -216,7 +216,9 @@ export class ShopWalk {
       'f.sale=yes',
       'f.new=yes',
     ];
-    const sorts = ['featured', 'newest', 'price-up', 'price-down', 'title', 'discount', 'sold'].map((sort) => `sort=${sort}`);
+    const sorts = ['featured', 'newest', 'price-up', 'price-down', 'title', 'discount', 'sold'].map(
+      (sort) => `sort=${sort}`,
+    );
     const addresses = [
       '/',
       '/healthz',
