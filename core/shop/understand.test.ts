@@ -30,7 +30,7 @@ function kites() {
       options: [colourway],
       variants: coloured('p_harrier'),
     }),
-    productOf('p_swift', { title: 'Swift delta', summary: 'For a light-wind day.', categoryIds: ['c_deltas'] }),
+    productOf('p_swift', { title: 'Swift delta', summary: 'For a light-wind day, on one line.', categoryIds: ['c_deltas'] }),
     productOf('p_print', { title: 'Wall print: sixteen kites', summary: 'Deltas, boxes, all on a wall.' }),
     productOf('p_line', { title: 'Braided line', summary: 'Holds a kite.', categoryIds: ['c_line'] }),
     productOf('p_sock', { title: 'Harbour windsock' }),
@@ -76,6 +76,7 @@ test('what a query is about counts more than what it says beside', () => {
   const shop = kites();
   expect(ids(shop, 'line for kites')[0]).toBe('p_line');
   expect(ids(shop, 'kite line')[0]).toBe('p_line');
+  expect(ids(shop, 'kite with line')[0]).toBe('p_swift');
 });
 
 test('colours are those of swatches, and the variant in that colour is the one to show', () => {
