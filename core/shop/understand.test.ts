@@ -30,7 +30,11 @@ function kites() {
       options: [colourway],
       variants: coloured('p_harrier'),
     }),
-    productOf('p_swift', { title: 'Swift delta', summary: 'For a light-wind day, on one line.', categoryIds: ['c_deltas'] }),
+    productOf('p_swift', {
+      title: 'Swift delta',
+      summary: 'For a light-wind day, on one line.',
+      categoryIds: ['c_deltas'],
+    }),
     productOf('p_print', { title: 'Wall print: sixteen kites', summary: 'Deltas, boxes, all on a wall.' }),
     productOf('p_line', { title: 'Braided line', summary: 'Holds a kite.', categoryIds: ['c_line'] }),
     productOf('p_sock', { title: 'Harbour windsock' }),
