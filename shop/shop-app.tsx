@@ -90,11 +90,13 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   const asked = useRef(0);
   /** what was asked for last: the next click changes that, and not what the page still shows */
   const [wanted, setWanted] = useState(initial.url);
+  const latestUrl = useRef(initial.url);
   const [isBusy, setBusy] = useState(false);
   const show = useCallback(
     async (url: string) => {
       asked.current += 1;
       const mine = asked.current;
+      latestUrl.current = url;
       setWanted(url);
       setBusy(true);
       const next = await fetchShopData(initial.base + url);
@@ -108,6 +110,8 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   );
   const go = useCallback(
     (url: string) => {
+      // A field that is left after Enter asks once more for what is on its way.
+      if (url === latestUrl.current) return;
       window.history.pushState(null, '', initial.base + url);
       show(url).catch(() => window.location.reload());
     },

@@ -145,14 +145,15 @@ function measured(shop: ResolvedShop, typed: string): Bitset | undefined {
         index.column(isRange ? specUpTo(field) : field),
       ];
       const room = isRange ? 0 : Math.abs(read.value) * NEAR;
-      const set = index.whereNumber(high, read.value - room, Infinity, index.alive);
-      const own2 = index.whereNumber(low, -Infinity, read.value + room, set);
-      found = found ? found.or(own2) : own2.clone();
+      const reaching = index.whereNumber(high, read.value - room, Infinity, index.alive);
+      const holding = index.whereNumber(low, -Infinity, read.value + room, reaching);
+      found = found ? found.or(holding) : holding;
     }
   return found && found.count() > 0 ? found : undefined;
 }
 
-const MEASURED = /(\d+(?:[.,]\d+)?)\s?(mm|cm|dm|km|m|mg|kg|g|ml|cl|l|dan|kn|n|min|h|bft|in|ft)\b/gi;
+/** A number with what may be a unit; whether it is one, the units of the specs tell. */
+const MEASURED = /(\d+(?:[.,]\d+)?)\s?([a-z]{1,5})\b/gi;
 
 /** What is left of a query when the measures in it are read, and those. */
 function measuresOf(shop: ResolvedShop, query: string): { rest: string; parts: QueryPart[] } {

@@ -26,10 +26,8 @@ const chosen = (key: string, value = 'yes') => new Map([[key, [value]]]);
 
 test('the largest reduction comes first, then what is not reduced; most sold by what was sold', () => {
   expect(ids(ask({ sort: 'discount' })).slice(0, 2)).toEqual(['p_b2', 'p_a1']);
-  // Pieces in 30 days follow the last sign of the id; see the shop of the tests.
-  const sold = ids(ask({ sort: 'sold' }));
-  expect(sold).toHaveLength(4);
-  expect(sold).not.toEqual(ids(ask({ sort: 'discount' })));
+  // More pieces of those whose id ends in a higher digit; see the shop of the tests.
+  expect(ids(ask({ sort: 'sold' }))).toEqual(['p_d6', 'p_c4', 'p_b2', 'p_a1']);
 });
 
 test('reduced goods and new ones are filters, each with its count whatever of it is chosen', () => {

@@ -3,7 +3,6 @@ import type { DocumentKind } from '../model/document';
 import { groupsOf, isOpen, type GroupKind } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { mediaUrl } from './card';
-import { pageOfGroup } from './pages/page-of-group';
 import { targetLink } from './pages/targets';
 import { reachOf } from './reach';
 
@@ -44,8 +43,6 @@ export function sitemapEntries(shop: ResolvedShop): SitemapEntry[] {
     for (const group of groupsOf(shop, kind).values()) {
       const at = { kind, id: group.id };
       if (!isOpen(shop, at) || group.noindex || isThin(kind, group) || !isReached(kind, group.id)) continue;
-      // Sections around its goods can ask to stay out of search engines as well.
-      if (pageOfGroup(shop, at)?.noindex) continue;
       const link = targetLink(shop, at);
       const pictures = group.picture ? [mediaUrl(group.picture.media, 1600)] : [];
       if (link) entries.push({ kind, id: group.id, url: link.url, pictures });

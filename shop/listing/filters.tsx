@@ -3,7 +3,7 @@ import { formatMoney } from '../../core/shared/money';
 import type { FacetView } from '../../core/storefront/views';
 import { pageLocale, useBase } from '../base';
 import { isChosen, kept, pathOf, withSpan, withValue } from './address';
-import { readNumber } from './read-number';
+import { boundOf, readNumber } from './read-number';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;
 type Range = Extract<FacetView, { type: 'range' }>;
@@ -111,9 +111,12 @@ function RangeFacet({ facet, url, currency, go }: RangeProps) {
   const [max, setMax] = useState(shown(selected?.max));
   const words = (x: number) => rangeWords(facet, x, currency);
   const isUnread = (typed: string) => typed.trim() !== '' && Number.isNaN(readNumber(typed, locale));
-  const unread = [min, max].find(isUnread);
+  // Told when the field is left: while somebody types, “€” is on its way to “€20”.
+  const [unread, setUnread] = useState<string>();
   const apply = () => {
-    const read = (typed: string, open: number) => (typed.trim() === '' ? open : readNumber(typed, locale));
+    setUnread([min, max].find(isUnread));
+    const read = (typed: string, open: number) =>
+      typed.trim() === '' ? open : boundOf(readNumber(typed, locale), isPrice ? 2 : 3, isPrice ? 0 : -99_999_999);
     const [low, high] = [read(min, -Infinity), read(max, Infinity)];
     const isSame = min === shown(selected?.min) && max === shown(selected?.max);
     if (isSame || Number.isNaN(low) || Number.isNaN(high)) return;
@@ -132,10 +135,13 @@ function RangeFacet({ facet, url, currency, go }: RangeProps) {
       name={`f.${facet.key}.${end}`}
       inputMode="decimal"
       aria-label={label}
-      aria-invalid={isUnread(value) || undefined}
+      aria-invalid={unread === value || undefined}
       placeholder={String(placeholder)}
       value={value}
-      onChange={(event) => set(event.target.value)}
+      onChange={(event) => {
+        set(event.target.value);
+        setUnread(undefined);
+      }}
       onKeyDown={(event) => {
         if (event.key !== 'Enter') return;
         event.preventDefault();

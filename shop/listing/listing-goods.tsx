@@ -130,8 +130,9 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
   // Fewer goods than before must not leave the shopper below them.
   const shown = useRef(items);
   useEffect(() => {
-    if (shown.current === items) return;
+    const before = shown.current;
     shown.current = items;
+    if (items.length >= before.length) return;
     const box = head.current?.parentElement?.getBoundingClientRect();
     if (box && box.bottom < 120) head.current?.scrollIntoView({ block: 'start' });
   }, [items]);

@@ -1,4 +1,4 @@
-import { readNumber } from './read-number';
+import { boundOf, readNumber } from './read-number';
 
 test.each([
   ['20', 'en', 20],
@@ -20,3 +20,11 @@ test.each([
 test.each(['abc', '€', '--3', '1e5', '12x34', '.'])('“%s” is no number', (typed) =>
   expect(readNumber(typed, 'en')).toBeNaN(),
 );
+
+test('a bound is one that an address can hold', () => {
+  expect(boundOf(20.555, 2, 0)).toBe(20.56);
+  expect(boundOf(-5, 2, 0)).toBe(0);
+  expect(boundOf(1e12, 2, 0)).toBe(99_999_999);
+  expect(boundOf(-1.23456, 3, -1_000)).toBe(-1.235);
+  expect(boundOf(Infinity, 2, 0)).toBe(Infinity);
+});

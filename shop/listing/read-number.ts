@@ -1,3 +1,10 @@
+/** A bound as addresses hold it: with so many decimals at most, and not below `least`. An open end stays open. */
+export function boundOf(x: number, decimals: number, least: number): number {
+  if (!Number.isFinite(x)) return x;
+  const scale = 10 ** decimals;
+  return Math.min(99_999_999, Math.max(least, Math.round(x * scale) / scale));
+}
+
 /**
  * Reads an amount as people type it in a shop: "20", "€20", "1.000,50", "1,000.50", "20,5". NaN for what is no number. One
  * sign that could part thousands or decimals parts thousands where three digits follow it and `locale` writes them so.
