@@ -95,9 +95,14 @@ export const shopfrontRoutes = {
       pages: z.array(pageSchema),
       /** by id of a page: from where shoppers reach it */
       ways: z.record(z.string(), z.array(z.string())),
-      /** by kind and id: why shoppers do not meet a page or a group; those that they meet are not named */
-      notMet: z.record(z.string(), z.string()),
     }),
+  }),
+  notMet: route({
+    method: 'GET',
+    path: '/api/not-met',
+    summary: 'Why shoppers do not meet pages and groups, for where one is chosen',
+    /** by kind and id; those that they meet are not named */
+    answer: z.object({ notMet: z.record(z.string(), z.string()) }),
   }),
   floor: route({
     method: 'POST',

@@ -25,7 +25,7 @@ const FOOT = 10;
 /** What a place of the graph is to the seller: a page, a page of a listing, or pages of products. */
 export type VisitedPlace =
   | { kind: 'page' | GroupRef['kind']; id: string; /** of a listing, from 1 */ page: number }
-  | { kind: 'products'; slots: number[] }
+  | { kind: 'products' }
   | { kind: 'search' };
 
 export interface ShopVisits {
@@ -110,7 +110,7 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
     const key = `${main ?? ''}|${brand ? product.brandId : ''}|${related.map((slots) => slots.join(',')).join('|')}`;
     let place = pageByLinks.get(key);
     if (place === undefined) {
-      pageByLinks.set(key, (place = add({ kind: 'products', slots: [] })));
+      pageByLinks.set(key, (place = add({ kind: 'products' })));
       const family = main === undefined ? [] : shop.tree.path(main).map(({ id }): Target => ({ kind: 'category', id }));
       strips.push({
         place,
@@ -118,7 +118,6 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
         links: brand ? [...family, { kind: 'brand', id: product.brandId! }] : family,
       });
     }
-    (places[place] as { slots: number[] }).slots.push(slot);
     builder.setPage(slot, place);
   });
 

@@ -25,11 +25,6 @@ export class Synonyms {
     }
   }
 
-  /** The other ways to say a phrase, given by its words; none for most. */
-  othersOf(words: readonly string[]): readonly (readonly string[])[] {
-    return this.#others.get(words.join(' ')) ?? [];
-  }
-
   /** The parts of a query: phrases that can be said otherwise, the longest first, and single words. */
   partsOf(query: string): SaidOtherwise[] {
     const words = queryWords(query);

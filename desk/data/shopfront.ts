@@ -51,7 +51,7 @@ export function usePages() {
 
 /** By kind and id: why shoppers do not meet a page or a group, in words for where one is chosen. */
 export function useNotMet(): (kind: string, id: string) => string | undefined {
-  const { data } = usePages();
+  const { data } = useQuery({ queryKey: ['pages', 'not-met'], queryFn: () => call(routes.shopfront.notMet) });
   return (kind, id) => data?.notMet[`${kind}:${id}`];
 }
 

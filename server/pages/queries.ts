@@ -24,13 +24,17 @@ const MOST_SKIPPED = 24;
 export function pagesOverview(catalog: Catalog): AnswerOf<typeof shopfrontRoutes.pages> {
   const { shop } = catalog.working;
   const pages = [...shop.pages.values()].sort((a, b) => Number(b.home) - Number(a.home));
+  return { pages, ways: Object.fromEntries(pages.map(({ id }) => [id, waysTo(shop, 'page', id)])) };
+}
+
+/** Why shoppers do not meet pages and groups. */
+export function notMet(catalog: Catalog): AnswerOf<typeof shopfrontRoutes.notMet> {
+  const { shop } = catalog.working;
   const targets = [
-    ...pages.map(({ id }) => ({ kind: 'page' as const, id })),
+    ...[...shop.pages.keys()].map((id) => ({ kind: 'page' as const, id })),
     ...groupKinds.flatMap((kind) => [...groupsOf(shop, kind).keys()].map((id) => ({ kind, id }))),
   ];
   return {
-    pages,
-    ways: Object.fromEntries(pages.map(({ id }) => [id, waysTo(shop, 'page', id)])),
     notMet: Object.fromEntries(
       targets.flatMap((target) => {
         const why = whyNotMet(shop, target);

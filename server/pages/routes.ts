@@ -4,7 +4,7 @@ import { shopfrontRoutes } from '../../contract/shopfront';
 import type { Catalog } from '../state/catalog';
 import { changeVisitModel, exposureOfProduct, exposureOverview } from './exposure';
 import { floor } from './floor';
-import { pageDraft, pagesOverview } from './queries';
+import { notMet, pageDraft, pagesOverview } from './queries';
 import { changeMenu, changePage, changeSettings, copyPage, createPage, removePage } from './commands';
 import { readSubscribers } from '../store/subscribers';
 import { MAX_FILM_BYTES } from '../../core/model/film';
@@ -18,6 +18,7 @@ import { answer } from '../http/answer';
 export function shopfrontApi(catalog: Catalog): Router {
   const router = Router();
   answer(router, shopfrontRoutes.pages, () => pagesOverview(catalog));
+  answer(router, shopfrontRoutes.notMet, () => notMet(catalog));
   answer(router, shopfrontRoutes.floor, ({ body }) => floor(catalog, body));
   answer(router, exposureRoutes.overview, () => exposureOverview(catalog));
   answer(router, exposureRoutes.ofProduct, ({ params }) => exposureOfProduct(catalog, params.id!));

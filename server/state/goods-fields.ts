@@ -1,6 +1,6 @@
 import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { placeCounts } from '../../core/storefront/where-it-shows';
-import { type PlacedField } from '../../core/rules/placed-fields';
+import { isPlacedField, type PlacedField } from '../../core/rules/placed-fields';
 import type { Field, FieldRegistry } from '../../core/rules/field';
 import { exposure } from './exposure';
 import { conditionsOf, type Rule } from '../../core/model/rule';
@@ -19,19 +19,20 @@ const registries = cachedByVersion(() => new WeakMap<Catalog, FieldRegistry>());
  * Fields that follow from where goods stand, each with its numbers by slot: the goods can be narrowed and sorted by them, but
  * no collection can be filled by one, since what it shows would change the answer.
  */
-const placed: (Omit<Field, 'read'> & { key: PlacedField; numbers: (catalog: Catalog) => ArrayLike<number> })[] = [
-  { key: 'places', label: 'Places', type: 'number', numbers: placesBySlot },
+const placed: Record<PlacedField, Omit<Field, 'read' | 'key'> & { numbers: (catalog: Catalog) => ArrayLike<number> }> =
   {
-    key: 'exposure',
-    label: 'Exposure',
-    type: 'number',
-    unit: { words: '%', parts: 100 },
-    numbers: (catalog) => exposure(catalog).shares,
-  },
-];
+    places: { label: 'Places', type: 'number', numbers: placesBySlot },
+    exposure: {
+      label: 'Exposure',
+      type: 'number',
+      unit: { words: '%', parts: 100 },
+      numbers: (catalog) => exposure(catalog).shares,
+    },
+  };
 
 const placedFields = (catalog: Catalog): Field[] =>
-  placed.map(({ numbers, ...field }) => ({
+  Object.entries(placed).map(([key, { numbers, ...field }]) => ({
+    key,
     ...field,
     read: ({ id }) => numbers(catalog)[catalog.working.shop.index.slot(id)!] ?? 0,
   }));
@@ -52,8 +53,7 @@ export function goodsFields(catalog: Catalog): FieldRegistry {
 export function supplyColumns(catalog: Catalog, names: Iterable<string>): void {
   const { index } = catalog.working.shop;
   for (const name of names) {
-    const field = placed.find(({ key }) => key === name);
-    if (field) index.fillColumn(name, field.numbers(catalog));
+    if (isPlacedField(name)) index.fillColumn(name, placed[name].numbers(catalog));
   }
 }
 
