@@ -15,6 +15,7 @@ module.exports = {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   maxWorkers: 2,
   setupFiles: ['<rootDir>/desk/testing/set-up.ts'],
+  setupFilesAfterEnv: ['<rootDir>/desk/testing/patience.ts'],
   coverageProvider: 'v8',
   collectCoverageFrom: ['{core,contract,server,desk,shop}/**/*.{ts,tsx}', '!**/*.test.{ts,tsx}', '!**/testing/**'],
   // Below these no folder may fall; each is raised when more is tested. `npm run coverage` asks.
