@@ -52,7 +52,8 @@ test('what a rule takes in is lit, and the rule is changed there', async () => {
   await userEvent.click(await screen.findByRole('option', { name: 'Title' }));
   await userEvent.type(within(dialog).getByRole('textbox'), 'wren');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Show them' }));
-  expect(await within(about()).findByText(/Wren|one product/)).toBeTruthy();
+  // Which of the three is newest depends on the second they were made in, so it may show in one place or two.
+  expect((await within(about()).findAllByText(/Wren|one product/)).length).toBeGreaterThan(0);
   expect(await within(floor).findByText(/^[12] lit$/)).toBeTruthy();
 });
 
