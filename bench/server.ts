@@ -19,6 +19,7 @@ import { ms, spreadOf, timeEach, timeOnce, type Spread } from './measure';
 import { benchQueries, type BenchQuery } from './queries';
 import { fill } from './fill';
 import { hostileRequests } from '../server/testing/hostile-requests';
+import { noAssets } from '../shop/render';
 
 const QUERIES = 500;
 
@@ -193,7 +194,7 @@ export async function measureServer(size: number, log: (line: string) => void): 
   const server = createServer(
     makeApp({
       catalog,
-      assets: { scripts: [], styles: [] },
+      assets: noAssets,
       origin: '',
       log: { error: () => undefined, warn: () => undefined },
     }),

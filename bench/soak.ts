@@ -11,6 +11,7 @@ import { makeApp } from '../server/app/app';
 import { Catalog } from '../server/state/catalog';
 import { recordSales } from '../server/orders/sales';
 import { setUp } from '../server/people/set-up';
+import { noAssets } from '../shop/render';
 
 /**
  * Does memory level off? A server with 2,000 products under mixed load, with 40 event streams, for as many minutes as told:
@@ -32,7 +33,7 @@ async function serve(): Promise<void> {
   catalog.putLive('', null);
   const app = makeApp({
     catalog,
-    assets: { scripts: [], styles: [] },
+    assets: noAssets,
     origin: '',
     log: { error: console.error, warn: () => undefined },
   });

@@ -1,12 +1,21 @@
 import { renderToString } from 'react-dom/server';
+import './all-parts';
 import type { ShopData } from './data';
+import { partsOf, type PartName } from './parts';
 import { pictureOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
 
 export interface ShopAssets {
   scripts: readonly string[];
   styles: readonly string[];
+  /** scripts that each part of the shop is made of, beside those above */
+  parts: Readonly<Partial<Record<PartName, readonly string[]>>>;
+  /** the letters that every page needs at once */
+  fonts: readonly string[];
 }
+
+/** For a storefront of which nothing was built: its pages are read without style or script. */
+export const noAssets: ShopAssets = { scripts: [], styles: [], parts: {}, fonts: [] };
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
@@ -80,7 +89,12 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
 ${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
 ${cardOfPage(data)}
 <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+${assets.fonts.map((href) => `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>`).join('\n')}
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
+${partsOf(data.page)
+  .flatMap((name) => assets.parts[name] ?? [])
+  .map((href) => `<link rel="modulepreload" href="${href}">`)
+  .join('\n')}
 </head>
 <body>
 <div id="shop">${renderToString(<ShopApp initial={data} />)}</div>

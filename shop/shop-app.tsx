@@ -1,16 +1,16 @@
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import type { Typed } from '../contract/shop-window';
 import { backIsTaken } from './back';
 import { BaseContext } from './base';
 import { tellDesk, useBuilding } from './building/use-building';
 import { EditingContext } from './ui/words';
-import type { ShopData } from './data';
+import type { PageData, ShopData } from './data';
 import { fetchShopData } from './fetch-data';
 import { Footer } from './frame/footer';
 import { Header } from './frame/header';
-import { isHeaded, Sections } from './home/sections/sections';
-import { ListingPage } from './listing/listing-page';
-import { ProductPage } from './product/product-page';
+import { MissingPage } from './missing-page';
+import { loadParts } from './load-parts';
+import { part, type BodyProps } from './parts';
 import { connectShopWindow } from './shop-window';
 import { stillDrawn, withTyped } from './typed';
 
@@ -18,65 +18,18 @@ import { stillDrawn, withTyped } from './typed';
 const BuildingLayer = lazy(() => import('./building/building-layer'));
 
 const SETTLE_MS = 150;
-const contained = 'mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10';
-
-interface BodyProps {
+interface FrameProps {
   data: ShopData;
-  /** address that was asked for last; the page may still show the one before */
   url: string;
   go: (url: string) => void;
 }
 
-function Body({ data, url, go }: BodyProps) {
+/** What is drawn between head and foot. */
+function Body({ data, ...rest }: FrameProps) {
   const { page } = data;
-  switch (page.kind) {
-    case 'page':
-      return (
-        <>
-          {page.page.showsTitle ? (
-            <h1 className={`${contained} break-words font-display text-4xl font-bold tracking-tight text-ink`}>
-              {page.page.title}
-            </h1>
-          ) : (
-            !isHeaded(page.page.sections) && <h1 className="sr-only">{page.page.title}</h1>
-          )}
-          {page.page.sections.length > 0 ? (
-            <div className={page.page.showsTitle ? '' : 'first-sections'}>
-              <Sections
-                sections={page.page.sections}
-                isBelowHeading={page.page.showsTitle || !isHeaded(page.page.sections)}
-                url={url}
-                currency={data.shop.currency}
-                go={go}
-              />
-            </div>
-          ) : (
-            <p className="py-24 text-center text-ink-soft">Nothing stands here yet.</p>
-          )}
-        </>
-      );
-    case 'listing':
-      return <ListingPage page={page} url={url} currency={data.shop.currency} go={go} />;
-    case 'product':
-      return (
-        <div className={contained}>
-          <ProductPage key={page.product.id} product={page.product} variantId={page.variantId} strips={page.strips} />
-        </div>
-      );
-    case 'missing':
-      return (
-        <div className="py-24 text-center">
-          <h1 className="font-display text-3xl font-bold text-ink">{page.heading}</h1>
-          <p className="mt-3 text-ink-soft">{page.message}</p>
-          <a
-            href={`${data.base}/`}
-            className="mt-6 inline-block rounded-full bg-deep px-6 py-3 font-semibold text-white"
-          >
-            To the home page
-          </a>
-        </div>
-      );
-  }
+  if (page.kind === 'missing') return <MissingPage page={page} data={data} {...rest} />;
+  const Look = part(page.kind) as ComponentType<BodyProps<PageData['kind']>>;
+  return <Look page={page} data={data} {...rest} />;
 }
 
 /** The whole storefront page. Drawn on the server, then taken over by the browser with the same data. */
@@ -100,6 +53,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
       setWanted(url);
       setBusy(true);
       const next = await fetchShopData(initial.base + url);
+      await loadParts(next.page);
       // Answers may come in another order than they were asked for.
       if (mine !== asked.current) return;
       setBusy(false);

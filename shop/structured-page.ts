@@ -1,4 +1,4 @@
-import { mediaUrl } from '../core/storefront/card';
+import { mediaUrl } from '../core/storefront/picture-sizes';
 import type { PictureView } from '../core/storefront/views';
 import type { ShopData } from './data';
 import { structuredProduct } from './product/structured-data';

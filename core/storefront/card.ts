@@ -2,17 +2,10 @@ import type { PictureView, PricingShown, ProductCard } from './views';
 import type { Picture } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import type { Bitset } from '../search/bitset';
+import { mediaUrl } from './picture-sizes';
 import { unitPrice, unitPricingWords } from '../pricing/price';
 import { shopPrice } from '../shop/shop-price';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-export const pictureSizes = [160, 480, 960, 1600] as const;
-export type PictureSize = (typeof pictureSizes)[number];
-
-/** Address of one size of a picture; the same content always has the same address. */
-export function mediaUrl(media: string, size: PictureSize): string {
-  return `/media/${media}/${size}.webp`;
-}
 
 /** Address of the small face of a product; null where it has no picture. */
 export function faceUrl(product: Pick<ProductDocument, 'pictures'> | undefined): string | null {

@@ -2,7 +2,7 @@ import { isPageOpen, type Page } from '../model/page';
 import type { DocumentKind } from '../model/document';
 import { groupsOf, isOpen, type GroupKind } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-import { mediaUrl } from './card';
+import { mediaUrl } from './picture-sizes';
 import { targetLink } from './pages/targets';
 import { reachOf } from './reach';
 

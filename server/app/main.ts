@@ -1,12 +1,12 @@
 import { randomBytes } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
 import { pino } from 'pino';
-import type { ShopAssets } from '../../shop/render';
 import { makeApp } from './app';
 import { Catalog } from '../state/catalog';
 import { NewerDatabaseError } from '../database/connection';
+import { shopAssets } from '../storefront/assets';
 import { failureWords } from '../folder/failure';
 import { FolderInUseError } from '../folder/lock';
 import { sweepFolder } from '../folder/sweep';
@@ -20,22 +20,6 @@ const folder = resolve(process.env.DISPONA_DATA ?? 'data');
 /** Where the shop is for the world; behind a proxy that is not where it listens. */
 const origin = (process.env.DISPONA_BASE_URL ?? `http://${host}:${port}`).replace(/\/+$/, '');
 const dist = resolve('dist');
-
-interface ManifestEntry {
-  file: string;
-  css?: string[];
-}
-
-/** Names of the built scripts and styles of the storefront. */
-function shopAssets(): ShopAssets {
-  const path = join(dist, 'assets', 'manifest.json');
-  if (!existsSync(path)) return { scripts: [], styles: [] };
-  const entry = (JSON.parse(readFileSync(path, 'utf8')) as Record<string, ManifestEntry>)['shop/client.tsx'];
-  return {
-    scripts: entry ? [`/assets/${entry.file}`] : [],
-    styles: (entry?.css ?? []).map((file) => `/assets/${file}`),
-  };
-}
 
 /** Sales begin and end in open tabs, too, within this time. */
 const LOOK_AT_CLOCK_MS = 1_000;
@@ -77,7 +61,7 @@ async function start(): Promise<void> {
     catalog,
     setUpCode,
     log,
-    assets: shopAssets(),
+    assets: shopAssets(dist),
     origin,
     dist: existsSync(join(dist, 'desk')) ? dist : undefined,
   });

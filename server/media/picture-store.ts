@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto';
 import { constants } from 'node:fs';
 import { access, mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import sharp, { type Metadata, type OutputInfo } from 'sharp';
-import { pictureSizes } from '../../core/storefront/card';
+import sharp, { type Metadata, type OutputInfo, type Sharp } from 'sharp';
+import { LARGEST, storedSizes, type PictureSize } from '../../core/storefront/picture-sizes';
 import type { Db } from '../database/connection';
 import { drawSvg } from './svg';
 
@@ -105,6 +105,31 @@ export function mediaPath(folder: string, media: string, size: number): string {
   return join(folder, media.slice(0, 2), media, `${size}.webp`);
 }
 
+const scaled = (picture: Sharp, size: PictureSize): Promise<Buffer> =>
+  picture.resize(size, size, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 82, effort: 2 }).toBuffer();
+
+/** One at a time, so that many askers do not keep the machine from all else. */
+let making: Promise<unknown> = Promise.resolve();
+
+/**
+ * The path of one size of a picture, which is made of the next larger stored one where nobody asked for it before;
+ * undefined where there is no such picture.
+ */
+export async function pictureFile(folder: string, media: string, size: PictureSize): Promise<string | undefined> {
+  const path = mediaPath(folder, media, size);
+  if (await exists(path)) return path;
+  const stored = storedSizes.find((each) => each > size);
+  const source = stored && mediaPath(folder, media, stored);
+  if (!source || !(await exists(source))) return undefined;
+  const make = async () => {
+    if (!(await exists(path))) await writeWhole(path, await scaled(sharp(source), size));
+  };
+  const made = making.then(make);
+  making = made.catch(() => undefined);
+  await made;
+  return path;
+}
+
 /**
  * Takes a picture in: checks it by its content, turns it upright, strips what a camera wrote into it, makes its sizes in
  * WebP and notes it by its content hash. The same content is kept once. Throws RefusedPictureError.
@@ -126,22 +151,18 @@ export async function storePicture(
   await mkdir(join(folder, media.slice(0, 2), media), { recursive: true });
   let background: string;
   try {
-    const pixels = metadata.format === 'svg' ? await drawSvg(content, pictureSizes.at(-1)!, MAX_PIXELS) : content;
+    const pixels = metadata.format === 'svg' ? await drawSvg(content, LARGEST, MAX_PIXELS) : content;
     if (!pixels) throw new RefusedPictureError('This SVG takes too long to draw. Save it as PNG instead.');
     const upright = await sharp(pixels, { limitInputPixels: MAX_PIXELS })
       .rotate()
-      .resize(pictureSizes.at(-1), pictureSizes.at(-1), { fit: 'inside', withoutEnlargement: true })
+      .resize(LARGEST, LARGEST, { fit: 'inside', withoutEnlargement: true })
       .raw()
       .toBuffer({ resolveWithObject: true });
     background = edgeColour(upright.data, upright.info);
-    for (const size of pictureSizes) {
+    for (const size of storedSizes) {
       const path = mediaPath(folder, media, size);
       if (await exists(path)) continue;
-      const sized = await sharp(upright.data, { raw: upright.info })
-        .resize(size, size, { fit: 'inside', withoutEnlargement: true })
-        .webp({ quality: 82, effort: 2 })
-        .toBuffer();
-      await writeWhole(path, sized);
+      await writeWhole(path, await scaled(sharp(upright.data, { raw: upright.info }), size));
     }
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code || error instanceof RefusedPictureError) throw error;

@@ -8,6 +8,7 @@ import type { AddressInfo } from 'node:net';
 import { Attempts } from './attempts';
 import { passwordProblem } from './common-passwords';
 import { clearSessions } from './sign-in';
+import { noAssets } from '../../shop/render';
 
 const MINUTE = 60_000;
 
@@ -148,7 +149,7 @@ describe('over HTTP', () => {
         catalog: server.catalog,
         origin,
         setUpCode,
-        assets: { scripts: [], styles: [] },
+        assets: noAssets,
         log: { error: () => undefined, warn: () => undefined },
       });
       const other = createServer(app).listen(0, '127.0.0.1');

@@ -8,6 +8,7 @@ import type { Problem } from '../../contract/problem';
 import { makeApp } from '../app/app';
 import { checkAnswer } from './check-answer';
 import { Catalog } from '../state/catalog';
+import { noAssets } from '../../shop/render';
 
 export interface Answer<T = unknown> {
   status: number;
@@ -39,7 +40,7 @@ export async function startServer(
   const errors: unknown[] = [];
   const app = makeApp({
     catalog,
-    assets: { scripts: [], styles: [] },
+    assets: noAssets,
     origin: 'https://shop.example',
     log: { error: (error: unknown) => void errors.push(error), warn: () => undefined },
   });

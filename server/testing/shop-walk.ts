@@ -31,6 +31,7 @@ import { changeOptions, changeVariants } from '../products/variant-writes';
 import { CannotUndoError } from '../database/journal';
 import { newId } from '../shared/ids';
 import { ProblemError } from '../shared/problem';
+import { noAssets } from '../../shop/render';
 
 const ALL = Number.MAX_SAFE_INTEGER;
 const DAY = 86_400_000;
@@ -144,7 +145,7 @@ export class ShopWalk {
     const catalog = new Catalog(folder, () => new Date(this.#at), cachedFrom);
     const app = makeApp({
       catalog,
-      assets: { scripts: [], styles: [] },
+      assets: noAssets,
       origin: 'https://shop.example',
       log: {
         error: (error: unknown) => void this.trace.push(`  failed: ${(error as Error).stack}`),

@@ -62,7 +62,7 @@ function DropDown({
       </ul>
       {item.picture && (
         <div className="w-52 shrink-0 overflow-hidden rounded-xl">
-          <Picture picture={item.picture} sizes="208px" className="!aspect-auto h-full" />
+          <Picture picture={item.picture} sizes="208px" widest={208} className="!aspect-auto h-full" />
         </div>
       )}
     </div>

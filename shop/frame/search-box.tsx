@@ -63,7 +63,7 @@ function groupsOf(base: string, { words, places, goods }: Suggestions): Group[] 
         draw: (
           <>
             <span className="size-12 shrink-0 overflow-hidden rounded-lg">
-              <Picture picture={card.picture} sizes="48px" />
+              <Picture picture={card.picture} sizes="48px" widest={48} />
             </span>
             <span className="min-w-0 flex-1">
               <span className="block truncate text-sm font-medium text-ink">{card.title}</span>

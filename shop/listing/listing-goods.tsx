@@ -202,7 +202,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
             <ul className="goods grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-3 lg:gap-x-6 xl:grid-cols-4">
               {items.map((card, i) => (
                 <li key={card.id}>
-                  <ProductCard card={card} eager={i < 4} />
+                  <ProductCard card={card} eager={i < 2 ? 'first' : i < 4} />
                 </li>
               ))}
             </ul>

@@ -1,25 +1,23 @@
 import { useBase } from '../base';
-import { Sections } from '../home/sections/sections';
-import type { ListingPageData } from '../data';
+import type { SectionView } from '../../core/storefront/pages/sections/sections';
+import { part, type BodyProps } from '../parts';
 import { Crumbs } from '../ui/crumbs';
+import { contained } from '../ui/contained';
 import { Picture } from '../ui/picture';
 import { ListingGoods } from './listing-goods';
 
-interface Props {
-  page: ListingPageData;
-  url: string;
-  currency: string;
-  /** shows another state of the listing without loading the page again */
-  go: (url: string) => void;
-}
-
 /** The page of a group or a search: its words, the sections that the seller put around it, and the goods. */
-export function ListingPage({ page, url, currency, go }: Props) {
+export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
   const base = useBase();
-  const isFirstPage = page.listing.page === 1;
+  const { currency } = data.shop;
+  const around = (sections: readonly SectionView[]) => {
+    if (page.listing.page > 1 || sections.length === 0) return null;
+    const Sections = part('sections');
+    return <Sections sections={sections} isBelowHeading url={url} currency={currency} go={go} />;
+  };
   return (
     <>
-      <div className="mx-auto max-w-7xl px-4 pt-8 lg:px-8 lg:pt-10">
+      <div className={contained}>
         <Crumbs crumbs={page.crumbs} />
         <div className={page.picture ? 'grid items-center gap-6 md:grid-cols-[1fr_18rem]' : ''}>
           <div className="min-w-0">
@@ -46,16 +44,16 @@ export function ListingPage({ page, url, currency, go }: Props) {
           </div>
           {page.picture && (
             <div className="aspect-[3/2] overflow-hidden rounded-2xl max-md:order-first">
-              <Picture picture={page.picture} sizes="(min-width: 768px) 18rem, 100vw" eager />
+              <Picture picture={page.picture} sizes="(min-width: 768px) 18rem, 100vw" widest={640} ratio={1.5} eager />
             </div>
           )}
         </div>
       </div>
-      {isFirstPage && <Sections sections={page.above} isBelowHeading url={url} currency={currency} go={go} />}
+      {around(page.above)}
       <div className="mx-auto max-w-7xl px-4 pt-8 lg:px-8">
         <ListingGoods listing={page.listing} q={page.q ?? ''} url={url} currency={currency} go={go} />
       </div>
-      {isFirstPage && <Sections sections={page.below} isBelowHeading url={url} currency={currency} go={go} />}
+      {around(page.below)}
     </>
   );
 }

@@ -38,7 +38,7 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
       className={`flex items-center gap-3 rounded-2xl border p-2.5 ${pieces > 0 ? 'border-ink ring-1 ring-ink' : 'border-line'}`}
     >
       <span className="w-14 shrink-0 overflow-hidden rounded-lg">
-        <Picture picture={part.picture && { ...part.picture, alt: '' }} sizes="56px" />
+        <Picture picture={part.picture && { ...part.picture, alt: '' }} sizes="56px" widest={56} />
       </span>
       <span className="min-w-0 flex-1 text-sm">
         <a href={base + part.url} className="block font-medium text-ink hover:underline">

@@ -37,7 +37,7 @@ export function Gallery({ pictures, shown, show }: Props) {
         onClick={() => whole.current?.showModal()}
         className="block w-full cursor-zoom-in overflow-hidden rounded-3xl disabled:cursor-default"
       >
-        <Picture picture={picture} sizes="(min-width: 1024px) 640px, 100vw" eager />
+        <Picture picture={picture} sizes="(min-width: 1024px) 640px, 100vw" widest={640} eager="first" />
       </button>
       {pictures.length > 1 && (
         <ul ref={row} className="mt-4 grid grid-cols-5 gap-3">
@@ -50,7 +50,7 @@ export function Gallery({ pictures, shown, show }: Props) {
                 onClick={() => show(each.id)}
                 className="block w-full overflow-hidden rounded-xl ring-ink ring-offset-2 aria-pressed:ring-2"
               >
-                <Picture picture={{ ...each, alt: '' }} sizes="120px" />
+                <Picture picture={{ ...each, alt: '' }} sizes="120px" widest={120} />
               </button>
             </li>
           ))}

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { ProductView } from '../../core/storefront/views';
-import type { RelationStrip } from '../../core/storefront/relation-strips';
 import { useBase } from '../base';
+import type { BodyProps } from '../parts';
+import { contained } from '../ui/contained';
 import { Crumbs } from '../ui/crumbs';
 import { ProductCard } from '../ui/product-card';
 import { BundleChooser } from './bundle-chooser';
@@ -16,13 +17,14 @@ import { firstVariant } from './pick';
 
 type Variant = ProductView['variants'][number];
 
-interface Props {
-  product: ProductView;
-  variantId: string | null;
-  strips: readonly RelationStrip[];
-}
+/** The page of a product. Another product is another page: nothing of what was chosen goes over to it. */
+export const ProductPage = ({ page }: BodyProps<'product'>) => (
+  <div className={contained}>
+    <Product key={page.product.id} {...page} />
+  </div>
+);
 
-export function ProductPage({ product, variantId, strips }: Props) {
+function Product({ product, variantId, strips }: BodyProps<'product'>['page']) {
   const base = useBase();
   useNoteSeen(product.slug);
   const [wanted, setWanted] = useState(variantId);

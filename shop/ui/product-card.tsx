@@ -4,26 +4,32 @@ import { Picture } from './picture';
 import { Price, UnitPrice, untoldPrice } from './price';
 
 const MAX_SWATCHES = 5;
+/** Pixels that cards share on a wide screen. */
+const PAGE = 1_170;
 
 interface Props {
   card: Card;
-  sizes?: string;
-  eager?: boolean;
+  /** how many stand side by side on a wide screen, and on a phone */
+  columns?: number;
+  phoneColumns?: number;
+  eager?: boolean | 'first';
   /** parts that are not shown */
   without?: readonly string[];
 }
 
 /** A product in a grid or strip. With a variant filter on, it shows and opens the variant that matched. */
-export function ProductCard({ card, sizes = '(min-width: 1024px) 280px, 45vw', eager, without = [] }: Props) {
+export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, without = [] }: Props) {
   const base = useBase();
   const { price, swatches } = card;
+  const width = Math.round(PAGE / columns);
   const has = (part: string) => !without.includes(part);
   return (
     <a href={base + card.url} className="group flex flex-col gap-3 rounded-2xl" data-product={card.id}>
       <span className="relative block overflow-hidden rounded-2xl">
         <Picture
           picture={card.picture}
-          sizes={sizes}
+          sizes={`(min-width: 1024px) ${width}px, ${phoneColumns === 1 ? 92 : 45}vw`}
+          widest={width}
           eager={eager}
           className={`transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none ${card.inStock ? '' : 'opacity-55 saturate-50'}`}
         />

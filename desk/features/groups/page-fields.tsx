@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
 import type { Category } from '../../../core/model/group';
-import { mediaUrl } from '../../../core/storefront/card';
+import { mediaUrl } from '../../../core/storefront/picture-sizes';
 import { isPicture, useFileDrop } from '../../shared/ui/file-drop';
 import { Button } from '../../shared/ui/button';
 import { TextArea, TextField } from '../../shared/ui/field';

@@ -2,7 +2,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useEditorState, type Editor } from '@tiptap/react';
 import { ImagePlus, Link2, Table2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { mediaUrl } from '../../../core/storefront/card';
+import { mediaUrl } from '../../../core/storefront/picture-sizes';
 import type { Picture } from '../../../core/model/product-values';
 import { Button } from '../ui/button';
 import { TextField } from '../ui/field';

@@ -62,7 +62,7 @@ function OneBanner({
   at,
   isFirst,
   eager,
-}: Pick<SectionProps<'banner'>, 'section' | 'isFirst'> & { at: number; eager: boolean }) {
+}: Pick<SectionProps<'banner'>, 'section' | 'isFirst'> & { at: number; eager: boolean | 'first' }) {
   const slide = section.slides[at]!;
   const { words, picture, least } = heights[section.height];
   const side = section.align === 'centre' ? 'items-center text-center' : 'items-start';
@@ -72,6 +72,8 @@ function OneBanner({
         <Picture
           picture={slide.picture}
           sizes="100vw"
+          widest={1600}
+          ratio={2}
           eager={eager}
           className="!absolute inset-0 !aspect-auto h-full"
         />
@@ -85,7 +87,7 @@ function OneBanner({
   return (
     <div className={`bg-deep text-white ${isAbove || !slide.picture ? '' : 'md:grid md:grid-cols-2'}`}>
       {isAbove && slide.picture && (
-        <Picture picture={slide.picture} sizes="100vw" eager={eager} className={`!aspect-[21/9] ${picture}`} />
+        <Picture picture={slide.picture} sizes="100vw" widest={1600} ratio={21 / 9} eager={eager} className={picture} />
       )}
       <div className={`flex min-w-0 flex-col justify-center gap-4 ${side} ${words}`}>
         <Said section={section} at={at} slide={slide} isFirst={isFirst} />
@@ -94,6 +96,8 @@ function OneBanner({
         <Picture
           picture={slide.picture}
           sizes="(min-width: 768px) 600px, 100vw"
+          widest={800}
+          ratio={1}
           eager={eager}
           className={`h-full max-md:!aspect-[3/2] ${picture}`}
         />
@@ -121,7 +125,7 @@ export function Banner({ section, at: place, isFirst }: SectionProps<'banner'>) 
   if (count < 2)
     return (
       <div className={`overflow-hidden ${round}`}>
-        <OneBanner section={section} at={0} isFirst={isFirst} eager={place < 2} />
+        <OneBanner section={section} at={0} isFirst={isFirst} eager={place === 0 ? 'first' : place < 2} />
       </div>
     );
   const turn = (by: number) => setAt((current + by + count) % count);
@@ -151,7 +155,12 @@ export function Banner({ section, at: place, isFirst }: SectionProps<'banner'>) 
             inert={i !== current}
             className={`col-start-1 row-start-1 *:h-full ${i === current ? '' : 'invisible'}`}
           >
-            <OneBanner section={section} at={i} isFirst={isFirst} eager={place < 2 && i === 0} />
+            <OneBanner
+              section={section}
+              at={i}
+              isFirst={isFirst}
+              eager={i === 0 && (place === 0 ? 'first' : place < 2)}
+            />
           </div>
         ))}
       </div>

@@ -1,4 +1,4 @@
-import { mediaUrl } from '../../../core/storefront/card';
+import { mediaUrl } from '../../../core/storefront/picture-sizes';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 

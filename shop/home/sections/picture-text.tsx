@@ -15,7 +15,7 @@ export function PictureText({ section, isFirst }: SectionProps<'pictureText'>) {
   return (
     <div className={`grid items-center gap-6 md:gap-12 ${shares[share][side]}`}>
       <div className={`overflow-hidden rounded-3xl ${side === 'right' ? 'md:order-last' : ''}`}>
-        <Picture picture={picture} sizes="(min-width: 768px) 50vw, 100vw" className="!aspect-[4/3]" />
+        <Picture picture={picture} sizes="(min-width: 768px) 50vw, 100vw" widest={640} ratio={4 / 3} />
       </div>
       <div className={`min-w-0 ${section.align === 'centre' ? 'text-center' : ''}`}>
         <Heading section={section} isFirst={isFirst} className="!mb-3" />

@@ -4,7 +4,8 @@ import { wideColumns } from './columns';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 
-const shapes = { own: '!aspect-auto', landscape: '!aspect-[4/3]', square: '', portrait: '!aspect-[3/4]' };
+/** Width by height; "own" is that of the picture. */
+const ratios = { own: undefined, landscape: 4 / 3, square: 1, portrait: 3 / 4 };
 
 export function Pictures({ section, isFirst }: SectionProps<'pictures'>) {
   const href = useHref();
@@ -19,7 +20,9 @@ export function Pictures({ section, isFirst }: SectionProps<'pictures'>) {
             <Picture
               picture={picture}
               sizes={`(min-width: 768px) ${Math.round(100 / columns)}vw, 100vw`}
-              className={`rounded-2xl ${shapes[section.shape]}`}
+              widest={Math.round(1_200 / columns)}
+              ratio={ratios[section.shape] ?? picture.width / picture.height}
+              className="rounded-2xl"
             />
           );
           return (

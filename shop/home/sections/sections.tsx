@@ -45,13 +45,13 @@ function headingOf(section: SectionView): string {
 /** Whether the first section of a page says what the page is. */
 export const isHeaded = ([first]: readonly SectionView[]) => !!first && headingOf(first) !== '';
 
-type Props = Pick<SectionProps<SectionKind>, 'url' | 'currency' | 'go'> & {
+export type SectionsProps = Pick<SectionProps<SectionKind>, 'url' | 'currency' | 'go'> & {
   sections: readonly SectionView[];
   /** whether a heading stands before them */
   isBelowHeading?: boolean;
 };
 
-export const Sections = ({ sections, isBelowHeading = false, ...rest }: Props) =>
+export const Sections = ({ sections, isBelowHeading = false, ...rest }: SectionsProps) =>
   sections.map((section, at) => {
     const Look = looks[section.kind] as ComponentType<SectionProps<SectionKind>>;
     return (

@@ -87,7 +87,13 @@ export function Strip({ section, at, isFirst }: SectionProps<'strip'>) {
         <ul ref={row} className={frame} {...(isRow && { tabIndex: 0, 'aria-label': section.title })}>
           {items.map((item, i) => (
             <li key={item.id} className={card} data-card={item.id}>
-              <ProductCard card={item} eager={at < 2 && i < 4} without={section.without} />
+              <ProductCard
+                card={item}
+                columns={section.columns}
+                phoneColumns={section.phoneColumns}
+                eager={at < 2 && i < 4 && (at === 0 && i < 2 ? 'first' : true)}
+                without={section.without}
+              />
             </li>
           ))}
         </ul>

@@ -4,12 +4,8 @@ import { wideColumns } from './columns';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 
-const shapes = {
-  landscape: '!aspect-[4/3]',
-  square: '!aspect-square',
-  portrait: '!aspect-[3/4]',
-  round: '!aspect-square rounded-full',
-};
+/** Width by height. */
+const ratios = { landscape: 4 / 3, square: 1, portrait: 3 / 4, round: 1 };
 
 export function Tiles({ section, isFirst }: SectionProps<'tiles'>) {
   const href = useHref();
@@ -28,7 +24,9 @@ export function Tiles({ section, isFirst }: SectionProps<'tiles'>) {
               <Picture
                 picture={tile.picture}
                 sizes="(min-width: 1024px) 280px, 45vw"
-                className={`${shapes[section.shape]} transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none`}
+                widest={400}
+                ratio={ratios[section.shape]}
+                className={`${isRound ? 'rounded-full' : ''} transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none`}
               />
               <span
                 className={

@@ -2,7 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { GripVertical, X } from 'lucide-react';
-import { mediaUrl } from '../../../../core/storefront/card';
+import { mediaUrl } from '../../../../core/storefront/picture-sizes';
 import type { Picture } from '../../../../core/model/product-values';
 import { Button } from '../../../shared/ui/button';
 import { NameField } from '../../../shared/ui/name-field';

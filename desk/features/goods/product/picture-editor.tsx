@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useRef, useState, type ReactNode } from 'react';
-import { mediaUrl } from '../../../../core/storefront/card';
+import { mediaUrl } from '../../../../core/storefront/picture-sizes';
 import type { Picture } from '../../../../core/model/product-values';
 import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';

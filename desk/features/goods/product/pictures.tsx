@@ -7,7 +7,7 @@ import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/product';
-import { mediaUrl } from '../../../../core/storefront/card';
+import { mediaUrl } from '../../../../core/storefront/picture-sizes';
 import type { Picture } from '../../../../core/model/product-values';
 import { pictureWords } from '../../../../core/products/variants';
 import { call, upload as uploadFiles, wordsOf } from '../../../data/api';

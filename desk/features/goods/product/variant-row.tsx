@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import { memo } from 'react';
 import type { Variant } from '../../../../core/model/product';
 import type { Picture } from '../../../../core/model/product-values';
-import { mediaUrl } from '../../../../core/storefront/card';
+import { mediaUrl } from '../../../../core/storefront/picture-sizes';
 import { useField } from '../../../shared/autosave/use-autosave';
 import { Thumb } from '../../../shared/ui/thumb';
 import type { Cells } from './use-cells';

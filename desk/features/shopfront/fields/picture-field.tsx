@@ -3,7 +3,7 @@ import { ImagePlus, Trash2 } from 'lucide-react';
 import { useRef, useState, type MouseEvent } from 'react';
 import type { PlacedPicture } from '../../../../core/model/sections/picture';
 import type { Target } from '../../../../core/model/target';
-import { mediaUrl } from '../../../../core/storefront/card';
+import { mediaUrl } from '../../../../core/storefront/picture-sizes';
 import { wordsOf } from '../../../data/api';
 import { useSectionPicture } from '../../../data/shopfront';
 import { TextField } from '../../../shared/ui/field';
