@@ -5,6 +5,7 @@ import { goodsRoutes } from './goods';
 import { groupRoutes } from './groups';
 import { historyRoutes } from './history';
 import { optionListRoutes, specSheetRoutes } from './lists';
+import { letterRoutes } from './letters';
 import { ruleRoutes } from './rules';
 import { sheetRoutes } from './sheet';
 import { shopRoutes } from './shop';
@@ -27,5 +28,6 @@ export const routes = {
   history: historyRoutes,
   views: viewRoutes,
   sheet: sheetRoutes,
+  letters: letterRoutes,
   shop: shopRoutes,
 };

@@ -2,6 +2,7 @@ import { renderToString } from 'react-dom/server';
 import './all-parts';
 import type { ShopData } from './data';
 import { partsOf, type PartName } from './parts';
+import { titleOf } from './page-title';
 import { pictureOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
 
@@ -19,22 +20,6 @@ export const noAssets: ShopAssets = { scripts: [], styles: [], parts: {}, fonts:
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
-
-function titleOf({ shop, page }: ShopData): string {
-  switch (page.kind) {
-    case 'page':
-      return (
-        page.page.meta.title ||
-        (page.page.home ? [shop.name, shop.tagline].filter(Boolean).join(' · ') : `${page.page.title} · ${shop.name}`)
-      );
-    case 'listing':
-      return page.meta.title || `${page.title} · ${shop.name}`;
-    case 'product':
-      return page.product.meta.title;
-    case 'missing':
-      return `${page.heading} · ${shop.name}`;
-  }
-}
 
 function descriptionOf({ shop, page }: ShopData): string {
   if (page.kind === 'product') return page.product.meta.description;

@@ -1,23 +1,25 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import type { Typed } from '../contract/shop-window';
-import { backIsTaken } from './back';
 import { BaseContext } from './base';
 import { tellDesk, useBuilding } from './building/use-building';
+import { QuickLookContext } from './ui/quick-look-context';
 import { EditingContext } from './ui/words';
 import type { PageData, ShopData } from './data';
-import { fetchShopData } from './fetch-data';
 import { Footer } from './frame/footer';
 import { Header } from './frame/header';
 import { MissingPage } from './missing-page';
-import { loadParts } from './load-parts';
 import { part, type BodyProps } from './parts';
 import { connectShopWindow } from './shop-window';
 import { stillDrawn, withTyped } from './typed';
+import { useNavigation } from './use-navigation';
+import { useCardLinks } from './use-card-links';
 
-// Shoppers never load it.
+// What only some shoppers want, and what none but the seller does.
+const QuickLook = lazy(() => import('./product/quick-look'));
 const BuildingLayer = lazy(() => import('./building/building-layer'));
 
 const SETTLE_MS = 150;
+
 interface FrameProps {
   data: ShopData;
   url: string;
@@ -34,66 +36,36 @@ function Body({ data, ...rest }: FrameProps) {
 
 /** The whole storefront page. Drawn on the server, then taken over by the browser with the same data. */
 export function ShopApp({ initial }: { initial: ShopData }) {
-  const [saved, setSaved] = useState(initial);
   const [typed, setTyped] = useState<readonly Typed[]>([]);
   /** what the desk says is being typed now; what is drawn of it ends only with fresh data */
   const latest = useRef(typed);
-  const data = useMemo(() => withTyped(saved, typed), [saved, typed]);
-
-  const asked = useRef(0);
-  /** what was asked for last: the next click changes that, and not what the page still shows */
-  const [wanted, setWanted] = useState(initial.url);
-  const latestUrl = useRef(initial.url);
-  const [isBusy, setBusy] = useState(false);
-  const show = useCallback(
-    async (url: string) => {
-      asked.current += 1;
-      const mine = asked.current;
-      latestUrl.current = url;
-      setWanted(url);
-      setBusy(true);
-      const next = await fetchShopData(initial.base + url);
-      await loadParts(next.page);
-      // Answers may come in another order than they were asked for.
-      if (mine !== asked.current) return;
-      setBusy(false);
-      setSaved(next);
-      setTyped(latest.current);
-    },
-    [initial.base],
+  const { shown, wanted, isBusy, go, refresh } = useNavigation(
+    initial,
+    useCallback(() => setTyped(latest.current), []),
   );
-  const go = useCallback(
-    (url: string) => {
-      // A field that is left after Enter asks once more for what is on its way.
-      if (url === latestUrl.current) return;
-      window.history.pushState(null, '', initial.base + url);
-      show(url).catch(() => window.location.reload());
-    },
-    [initial.base, show],
-  );
+  const data = useMemo(() => withTyped(shown, typed), [shown, typed]);
+  useCardLinks(initial.base, go);
 
   useEffect(() => {
-    const here = () => window.location.pathname.slice(initial.base.length) + window.location.search;
-    const back = () => void show(here()).catch(() => window.location.reload());
-    const onPop = () => {
-      if (!backIsTaken()) back();
-    };
-    window.addEventListener('popstate', onPop);
+    if (!initial.base) return;
     let settling: ReturnType<typeof setTimeout> | undefined;
     const type = (now: readonly Typed[]) => {
       latest.current = now;
       clearTimeout(settling);
       if (now.length > 0) setTyped((before) => stillDrawn(before, now));
       // Saved or given up: what is typed stays drawn until it is known what is saved now.
-      else settling = setTimeout(back, SETTLE_MS);
+      else settling = setTimeout(refresh, SETTLE_MS);
     };
-    const disconnect = initial.base ? connectShopWindow({ redraw: back, type }) : undefined;
+    const disconnect = connectShopWindow({ redraw: refresh, type });
     return () => {
       clearTimeout(settling);
-      window.removeEventListener('popstate', onPop);
-      disconnect?.();
+      disconnect();
     };
-  }, [initial.base, show]);
+  }, [initial.base, refresh]);
+
+  const [looked, setLooked] = useState<string | null>(null);
+  const [isReady, setReady] = useState(false);
+  useEffect(() => setReady(true), []);
 
   const building = useBuilding(initial.base !== '');
   const editing = useMemo(
@@ -111,10 +83,17 @@ export function ShopApp({ initial }: { initial: ShopData }) {
       <Header data={data} />
       <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
         <EditingContext value={editing}>
-          <Body data={data} url={wanted} go={go} />
+          <QuickLookContext value={isReady && !building ? setLooked : null}>
+            <Body data={data} url={wanted} go={go} />
+          </QuickLookContext>
         </EditingContext>
       </main>
       <Footer data={data} />
+      {looked !== null && (
+        <Suspense>
+          <QuickLook url={looked} close={() => setLooked(null)} go={go} />
+        </Suspense>
+      )}
       {building && (
         <Suspense>
           <BuildingLayer building={building} drawn={data.page} />

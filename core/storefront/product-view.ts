@@ -84,6 +84,14 @@ function variantDelivery(
   return own.length === 0 ? null : deliveryFacts({ ...product, ...Object.fromEntries(own) }, currency);
 }
 
+/** The description without a first paragraph that says what the summary said already. */
+function withoutSummary({ summary, description }: ProductDocument): string {
+  const [first, text] = /^\s*<p[^>]*>(.*?)<\/p>/s.exec(description) ?? [];
+  return first !== undefined && summary !== '' && plainText(text!) === summary.trim()
+    ? description.slice(first.length)
+    : description;
+}
+
 /** "Each can be fetched 5 times, within 30 days." */
 function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string {
   const parts = [
@@ -151,7 +159,7 @@ export function productView(
     slug: product.slug,
     title: product.title,
     summary: product.summary,
-    description: product.description,
+    description: withoutSummary(product),
     url: `/p/${product.slug}`,
     currency: shop.settings.currency,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,

@@ -9,6 +9,7 @@ import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
 import { publishingApi } from '../publishing/routes';
+import { ordersApi } from '../orders/routes';
 import { searchApi } from '../search/routes';
 import { answerErrors } from '../http/errors';
 import { eventsApi } from './events';
@@ -109,6 +110,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     historyApi(catalog),
     publishingApi(catalog),
     eventsApi(catalog),
+    ordersApi(catalog),
   );
   if (dist)
     app.get(['/desk', '/desk/*path'], (_request, response) => {

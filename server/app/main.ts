@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { makeApp } from './app';
 import { Catalog } from '../state/catalog';
 import { NewerDatabaseError } from '../database/connection';
+import { writeToWaiting } from '../orders/letters';
 import { shopAssets } from '../storefront/assets';
 import { failureWords } from '../folder/failure';
 import { FolderInUseError } from '../folder/lock';
@@ -75,7 +76,10 @@ async function start(): Promise<void> {
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
   sweepFolder(catalog.db, folder, started).catch((error: unknown) => log.warn(error, 'Could not clear leftovers away'));
-  const clock = setInterval(() => catalog.passTime(), LOOK_AT_CLOCK_MS);
+  const clock = setInterval(() => {
+    catalog.passTime();
+    writeToWaiting(catalog, origin);
+  }, LOOK_AT_CLOCK_MS);
   const clear = () => void clearSessions(catalog.db, catalog.clock());
   clear();
   const clearing = setInterval(clear, CLEAR_SESSIONS_MS);

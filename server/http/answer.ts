@@ -20,7 +20,8 @@ export interface Call<Query, Body> {
   response: Response;
 }
 
-function parse<T extends z.ZodType>(schema: T | undefined, value: unknown): z.output<T> {
+/** What a request says, as its schema reads it. Throws what is wrong with it, by field. */
+export function parse<T extends z.ZodType>(schema: T | undefined, value: unknown): z.output<T> {
   if (!schema) return undefined as z.output<T>;
   const result = schema.safeParse(value);
   if (result.success) return result.data;

@@ -21,6 +21,7 @@ const prefixes = {
   view: 'y',
   job: 'j',
   user: 'u',
+  question: 'q',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

@@ -14,6 +14,8 @@ export const refusals = {
   addressCannotBe: 'This address asks for something that cannot be.',
   noGroupAt: (kind: string, slug: string) => `There is no ${kind} “${slug}”.`,
   nothingHere: 'There is nothing at this address.',
+  noSuchVariant: 'There is no such version of this product.',
+  noSuchQuestion: 'There is no such question.',
   noSuchProduct: 'There is no such product in the shop.',
   onlyDigitalHasDownloads: 'Only digital products have downloads and samples; add it as a manual.',
   tooManyFiles: (most: number) => `A product can have at most ${most} files.`,

@@ -94,8 +94,8 @@ const FOR_PROGRAMS = /^\/(api|shop-api|healthz|media|assets|desk)(\/|$)/;
 /** The page that tells a browser why it gets nothing; undefined for who rather reads problem details. */
 export function problemPage({ catalog, assets, origin }: StorefrontParts) {
   return (request: Request, { status, title, errors }: Problem): string | undefined => {
-    const isRead = request.method === 'GET' || request.method === 'HEAD';
-    if (!isRead || FOR_PROGRAMS.test(request.path) || wantsJson(request)) return undefined;
+    const isOfPage = request.method === 'GET' || request.method === 'HEAD' || request.is('urlencoded') !== false;
+    if (!isOfPage || FOR_PROGRAMS.test(request.path) || wantsJson(request)) return undefined;
     const message = errors?.[0]?.message ?? title;
     const asked: PageRequest = { path: '/', query: {}, url: '/', base: '', origin };
     return renderShop(missingPage(catalog.live.shop, asked, status, message), assets);

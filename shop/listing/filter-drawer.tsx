@@ -1,5 +1,5 @@
 import { useEffect, useRef, type ReactNode } from 'react';
-import { takeBack } from '../back';
+import { closeOver, openOver, pushAddress, takeBack } from '../back';
 import { useBase } from '../base';
 
 /** Filters on a phone: they come out over the page, keep the focus, and go with Escape or Back. */
@@ -23,11 +23,16 @@ export function FilterDrawer({
   useEffect(() => {
     dialog.current?.showModal();
     // Back closes the drawer; what was chosen in it stays.
-    window.history.pushState(null, '');
-    return takeBack(() => {
-      window.history.pushState(null, '', base + latest.current.wanted);
+    openOver();
+    const release = takeBack(() => {
+      const address = base + latest.current.wanted;
+      if (address !== window.location.pathname + window.location.search) pushAddress(address);
       latest.current.close();
     });
+    return () => {
+      release();
+      closeOver();
+    };
   }, [base]);
   return (
     <dialog

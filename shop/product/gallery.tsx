@@ -1,86 +1,154 @@
-import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { LARGEST, mediaUrl } from '../../core/storefront/picture-sizes';
 import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 
+const SETTLED_MS = 90;
+
 interface Props {
   pictures: ProductView['pictures'];
-  /** id of the large one; the face when it is unknown */
+  /** id of the one that is looked at; the face when it is unknown */
   shown: string | null;
   show: (id: string) => void;
 }
 
-/** The pictures of a product: one large, which opens whole, and all as a row. Left and right go from one to the next. */
+const round =
+  'absolute top-1/2 z-10 flex size-11 -translate-y-1/2 items-center justify-center rounded-full bg-white/90 text-ink shadow hover:bg-white';
+
+const isPlain = (event: MouseEvent) => !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey);
+
+/**
+ * The pictures of a product: a row that is swiped, with a button to each side, and all of them small below. One opens
+ * whole. Without script the row is scrolled, the small ones lead along it, and the large ones to their files.
+ */
 export function Gallery({ pictures, shown, show }: Props) {
-  const whole = useRef<HTMLDialogElement>(null);
+  const row = useRef<HTMLUListElement>(null);
+  const [isReady, setReady] = useState(false);
   const at = Math.max(
     0,
     pictures.findIndex(({ id }) => id === shown),
   );
-  const picture = pictures[at] ?? null;
-  const row = useRef<HTMLUListElement>(null);
-  const step = (event: KeyboardEvent) => {
+  const step = (by: number) => show(pictures[(at + by + pictures.length) % pictures.length]!.id);
+  const keys = (event: KeyboardEvent) => {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
     if (by === undefined || pictures.length < 2) return;
     event.preventDefault();
-    show(pictures[(at + by + pictures.length) % pictures.length]!.id);
+    step(by);
   };
+  // Before the script has come, the one that is looked at stands first; then the row is scrolled to it instead.
+  useLayoutEffect(() => setReady(true), []);
+  useLayoutEffect(() => {
+    const list = row.current;
+    const target = list?.children[at] as HTMLElement | undefined;
+    if (!list || !target || !isReady) return;
+    const isStill = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+    const isFar = Math.abs(list.scrollLeft - target.offsetLeft) > list.clientWidth * 1.5;
+    list.scrollTo({ left: target.offsetLeft, behavior: isStill || isFar ? 'instant' : 'smooth' });
+  }, [at, isReady]);
+  const latest = useRef({ at, show });
   useEffect(() => {
-    if (row.current?.contains(document.activeElement))
-      row.current.querySelectorAll('button')[at]?.focus({ preventScroll: true });
-  }, [at]);
+    latest.current = { at, show };
+  });
+  useEffect(() => {
+    const list = row.current!;
+    let settling: ReturnType<typeof setTimeout> | undefined;
+    /** the hand moved it, not a button */
+    let isSwiped = false;
+    const swipe = () => void (isSwiped = true);
+    const settle = () => {
+      clearTimeout(settling);
+      settling = setTimeout(() => {
+        const now = Math.round(list.scrollLeft / Math.max(1, list.clientWidth));
+        if (isSwiped && now !== latest.current.at && pictures[now]) latest.current.show(pictures[now].id);
+        isSwiped = false;
+      }, SETTLED_MS);
+    };
+    list.addEventListener('scroll', settle, { passive: true });
+    for (const by of ['touchstart', 'wheel', 'pointerdown']) list.addEventListener(by, swipe, { passive: true });
+    return () => {
+      clearTimeout(settling);
+      list.removeEventListener('scroll', settle);
+      for (const by of ['touchstart', 'wheel', 'pointerdown']) list.removeEventListener(by, swipe);
+    };
+  }, [pictures]);
+  const openWhole = (event: MouseEvent) => {
+    if (!isPlain(event)) return;
+    event.preventDefault();
+    void import('./whole-pictures').then(({ default: open }) => open(pictures, at, show));
+  };
+  if (pictures.length === 0)
+    return (
+      <div className="self-start overflow-hidden rounded-3xl lg:sticky lg:top-6">
+        <Picture picture={null} sizes="" widest={640} />
+      </div>
+    );
   return (
-    <div role="group" aria-label="Pictures" onKeyDown={step} className="self-start lg:sticky lg:top-6">
-      <button
-        type="button"
-        disabled={!picture}
-        aria-label="See the whole picture"
-        onClick={() => whole.current?.showModal()}
-        className="block w-full cursor-zoom-in overflow-hidden rounded-3xl disabled:cursor-default"
-      >
-        <Picture picture={picture} sizes="(min-width: 1024px) 640px, 100vw" widest={640} eager="first" />
-      </button>
-      {pictures.length > 1 && (
-        <ul ref={row} className="mt-4 grid grid-cols-5 gap-3">
-          {pictures.map((each) => (
-            <li key={each.id}>
-              <button
-                type="button"
-                aria-label={`Show picture: ${each.alt}`}
-                aria-pressed={each === picture}
-                onClick={() => show(each.id)}
-                className="block w-full overflow-hidden rounded-xl ring-ink ring-offset-2 aria-pressed:ring-2"
+    <div role="group" aria-label="Pictures" onKeyDown={keys} className="self-start lg:sticky lg:top-6">
+      <div className="relative">
+        <ul
+          ref={row}
+          className="relative flex snap-x snap-mandatory overflow-x-auto overscroll-x-contain rounded-3xl [scrollbar-width:none] [&::-webkit-scrollbar]:hidden"
+        >
+          {pictures.map((each, i) => (
+            <li
+              key={each.id}
+              id={`picture-${each.id}`}
+              className={`w-full shrink-0 snap-center ${!isReady && i === at ? 'order-first' : ''}`}
+            >
+              <a
+                href={mediaUrl(each.media, LARGEST)}
+                aria-label={`See the whole picture: ${each.alt}`}
+                tabIndex={i === at ? undefined : -1}
+                onClick={openWhole}
+                className="block cursor-zoom-in rounded-3xl focus-visible:outline-offset-[-4px]"
               >
-                <Picture picture={{ ...each, alt: '' }} sizes="120px" widest={120} />
-              </button>
+                <Picture
+                  picture={each}
+                  sizes="(min-width: 1024px) 640px, 100vw"
+                  widest={640}
+                  eager={i === at && 'first'}
+                />
+              </a>
             </li>
           ))}
         </ul>
-      )}
-      {picture && (
-        // Escape closes a dialog by itself.
-        // eslint-disable-next-line jsx-a11y/click-events-have-key-events
-        <dialog
-          ref={whole}
-          aria-label={picture.alt}
-          onClick={() => whole.current?.close()}
-          className="m-auto h-[96dvh] w-[96vw] max-w-none bg-transparent backdrop:bg-black/70"
-        >
-          <img
-            src={`/media/${picture.media}/1600.webp`}
-            alt={picture.alt}
-            width={picture.width}
-            height={picture.height}
-            loading="lazy"
-            className="h-full w-full object-contain"
-          />
-          <button
-            type="button"
-            aria-label="Close the picture"
-            className="absolute right-3 top-3 rounded-full bg-white px-4 py-2 text-sm font-semibold text-ink"
-          >
-            Close
-          </button>
-        </dialog>
+        {pictures.length > 1 && isReady && (
+          <>
+            <button type="button" aria-label="Picture before" onClick={() => step(-1)} className={`${round} left-3`}>
+              <ChevronLeft size={20} aria-hidden="true" />
+            </button>
+            <button type="button" aria-label="Next picture" onClick={() => step(1)} className={`${round} right-3`}>
+              <ChevronRight size={20} aria-hidden="true" />
+            </button>
+          </>
+        )}
+      </div>
+      {pictures.length > 1 && (
+        <>
+          <p role="status" className="sr-only">
+            {isReady && `Picture ${at + 1} of ${pictures.length}`}
+          </p>
+          <ul className="mt-4 grid grid-cols-5 gap-3">
+            {pictures.map((each, i) => (
+              <li key={each.id}>
+                <a
+                  href={`#picture-${each.id}`}
+                  aria-label={`Show picture: ${each.alt}`}
+                  aria-current={i === at ? 'true' : undefined}
+                  onClick={(event) => {
+                    if (!isPlain(event)) return;
+                    event.preventDefault();
+                    show(each.id);
+                  }}
+                  className="block overflow-hidden rounded-xl ring-ink ring-offset-2 aria-[current]:ring-2"
+                >
+                  <Picture picture={{ ...each, alt: '' }} sizes="120px" widest={120} />
+                </a>
+              </li>
+            ))}
+          </ul>
+        </>
       )}
     </div>
   );

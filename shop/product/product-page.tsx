@@ -2,29 +2,30 @@ import { useState } from 'react';
 import type { ProductView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import type { BodyProps } from '../parts';
+import { useNoteSeen, useSeenCards } from '../seen';
+import { CardGrid } from '../ui/card-grid';
 import { contained } from '../ui/contained';
 import { Crumbs } from '../ui/crumbs';
-import { ProductCard } from '../ui/product-card';
-import { BundleChooser } from './bundle-chooser';
 import { FileLinks } from './file-links';
 import { Gallery } from './gallery';
-import { Picker } from './picker';
-import { SpecTable } from './spec-table';
-import { Stock } from './stock';
-import { VariantPrice } from './variant-price';
-import { useNoteSeen } from '../seen';
+import { AskAboutIt } from './lead-on';
 import { firstVariant } from './pick';
+import { SpecTable } from './spec-table';
+import { VariantChoice } from './variant-choice';
 
 type Variant = ProductView['variants'][number];
 
+/** Goods seen lately that are shown below another. */
+const SEEN = 4;
+
 /** The page of a product. Another product is another page: nothing of what was chosen goes over to it. */
-export const ProductPage = ({ page }: BodyProps<'product'>) => (
+export const ProductPage = ({ page, data }: BodyProps<'product'>) => (
   <div className={contained}>
-    <Product key={page.product.id} {...page} />
+    <Product key={page.product.id} {...page} done={new URLSearchParams(data.url.split('?')[1]).get('done')} />
   </div>
 );
 
-function Product({ product, variantId, strips }: BodyProps<'product'>['page']) {
+function Product({ product, variantId, strips, done }: BodyProps<'product'>['page'] & { done: string | null }) {
   const base = useBase();
   useNoteSeen(product.slug);
   const [wanted, setWanted] = useState(variantId);
@@ -45,7 +46,7 @@ function Product({ product, variantId, strips }: BodyProps<'product'>['page']) {
           shown={shownPicture ?? current?.pictureId ?? null}
           show={setShownPicture}
         />
-        <div className="max-lg:mt-8">
+        <div className="min-w-0 max-lg:mt-8">
           {product.brand && (
             <p className="text-sm text-ink-soft">
               {product.brandUrl ? (
@@ -63,13 +64,7 @@ function Product({ product, variantId, strips }: BodyProps<'product'>['page']) {
           {product.summary && <p className="mt-4 text-lg leading-relaxed text-ink-soft">{product.summary}</p>}
           {current && (
             <>
-              <VariantPrice product={product} variant={current} />
-              {product.bundle ? (
-                <BundleChooser bundle={product.bundle} fixed={current.price} currency={product.currency} />
-              ) : (
-                <Picker product={product} current={current} choose={choose} />
-              )}
-              <Stock variant={current} product={product} />
+              <VariantChoice product={product} current={current} choose={choose} done={done} />
               {current.sku && <p className="mt-1 text-xs text-ink-soft">SKU {current.sku}</p>}
             </>
           )}
@@ -91,22 +86,21 @@ function Product({ product, variantId, strips }: BodyProps<'product'>['page']) {
           )}
           <SpecTable specs={product.specs} />
           <FileLinks product={product} variant={current} />
+          {current && <AskAboutIt product={product} variant={current} done={done} />}
         </div>
       </div>
       {strips.map(({ kind, title, cards }) => (
-        <section key={kind} className="mt-20" aria-labelledby={`strip-${kind}`}>
-          <h2 id={`strip-${kind}`} className="mb-5 font-display text-2xl font-bold tracking-tight text-ink">
-            {title}
-          </h2>
-          <ul className="grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-4 lg:gap-x-6">
-            {cards.map((card) => (
-              <li key={card.id}>
-                <ProductCard card={card} />
-              </li>
-            ))}
-          </ul>
-        </section>
+        <CardGrid key={kind} id={`strip-${kind}`} title={title} cards={cards} />
       ))}
+      <SeenLately besides={[product.id, ...strips.flatMap(({ cards }) => cards.map(({ id }) => id))]} />
     </>
   );
+}
+
+/** What this shopper looked at before, but for what stands on the page already. */
+function SeenLately({ besides }: { besides: readonly string[] }) {
+  const seen = useSeenCards(true, SEEN + besides.length);
+  const cards = seen.filter(({ id }) => !besides.includes(id)).slice(0, SEEN);
+  if (cards.length === 0) return null;
+  return <CardGrid id="seen-lately" title="You looked at" cards={cards} />;
 }

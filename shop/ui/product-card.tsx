@@ -1,5 +1,7 @@
 import type { ProductCard as Card } from '../../core/storefront/views';
+import { useContext } from 'react';
 import { useBase } from '../base';
+import { QuickLookContext } from './quick-look-context';
 import { Picture } from './picture';
 import { Price, UnitPrice, untoldPrice } from './price';
 
@@ -20,11 +22,12 @@ interface Props {
 /** A product in a grid or strip. With a variant filter on, it shows and opens the variant that matched. */
 export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, without = [] }: Props) {
   const base = useBase();
+  const look = useContext(QuickLookContext);
   const { price, swatches } = card;
   const width = Math.round(PAGE / columns);
   const has = (part: string) => !without.includes(part);
-  return (
-    <a href={base + card.url} className="group flex flex-col gap-3 rounded-2xl" data-product={card.id}>
+  const link = (
+    <a href={base + card.url} className="flex flex-col gap-3 rounded-2xl" data-product={card.id}>
       <span className="relative block overflow-hidden rounded-2xl">
         <Picture
           picture={card.picture}
@@ -74,5 +77,20 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
         )}
       </span>
     </a>
+  );
+  return (
+    <div className="group relative">
+      {link}
+      {look && (
+        <button
+          type="button"
+          onClick={() => look(card.url)}
+          // A finger has no pointing: it goes to the product right away.
+          className="absolute right-3 top-3 rounded-full bg-white px-3 py-1.5 text-xs font-semibold text-ink opacity-0 shadow transition hover:bg-mist focus-visible:opacity-100 group-hover:opacity-100 motion-reduce:transition-none [@media(hover:none)]:hidden"
+        >
+          Quick look<span className="sr-only"> at {card.title}</span>
+        </button>
+      )}
+    </div>
   );
 }

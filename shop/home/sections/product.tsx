@@ -1,11 +1,8 @@
 import { useState } from 'react';
 import { useBase } from '../../base';
-import { BundleChooser } from '../../product/bundle-chooser';
 import { Gallery } from '../../product/gallery';
 import { firstVariant } from '../../product/pick';
-import { Picker } from '../../product/picker';
-import { Stock } from '../../product/stock';
-import { VariantPrice } from '../../product/variant-price';
+import { VariantChoice } from '../../product/variant-choice';
 import { Words } from '../../ui/words';
 import type { SectionProps } from './section-props';
 
@@ -43,13 +40,7 @@ export function Product({ section, isFirst }: SectionProps<'product'>) {
         />
         {current && (
           <>
-            <VariantPrice product={product} variant={current} />
-            {product.bundle ? (
-              <BundleChooser bundle={product.bundle} fixed={current.price} currency={product.currency} />
-            ) : (
-              <Picker product={product} current={current} choose={({ id }) => (setWanted(id), setShown(null))} />
-            )}
-            <Stock variant={current} product={product} />
+            <VariantChoice product={product} current={current} choose={({ id }) => (setWanted(id), setShown(null))} />
             <a
               href={`${base}${product.url}${current.id === product.variants[0]?.id ? '' : `?v=${current.id}`}`}
               className="mt-6 inline-block rounded-full bg-deep px-6 py-3 font-semibold text-white hover:bg-ink"

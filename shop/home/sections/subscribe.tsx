@@ -1,29 +1,16 @@
 import { useEffect, useId, useState } from 'react';
+import { useSending } from '../../ui/use-sending';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 import { Words } from '../../ui/words';
 
 /** Takes a mail address. It can be sent as soon as the script has come, never as part of an address of the shop. */
 export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) {
-  const [state, setState] = useState<'open' | 'sending' | 'done'>('open');
-  const [problem, setProblem] = useState<string | null>(null);
+  const { state, problems, send } = useSending('/shop-api/subscribers');
   const field = useId();
   const [isReady, setReady] = useState(false);
   useEffect(() => setReady(true), []);
-  const send = async (email: string) => {
-    setState('sending');
-    setProblem(null);
-    const answer = await fetch('/shop-api/subscribers', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ email, page: url.split('?')[0] }),
-    }).catch(() => undefined);
-    if (answer?.ok) return setState('done');
-    setState('open');
-    const said = (await answer?.json().catch(() => undefined)) as
-      { title?: string; errors?: { message: string }[] } | undefined;
-    setProblem(said?.errors?.[0]?.message ?? said?.title ?? 'That did not work. Please try again in a moment.');
-  };
+  const problem = problems.email ?? problems[''];
   return (
     <div className={section.align === 'centre' ? 'text-center' : ''}>
       <Heading section={section} isFirst={isFirst} className="!mb-2" />
@@ -45,7 +32,8 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
           className={`flex max-w-xl flex-wrap gap-2 ${section.align === 'centre' ? 'mx-auto' : ''}`}
           onSubmit={(event) => {
             event.preventDefault();
-            void send(String(new FormData(event.currentTarget).get('email')));
+            const email = String(new FormData(event.currentTarget).get('email'));
+            void send({ email, page: url.split('?')[0] });
           }}
         >
           <label htmlFor={field} className="sr-only">
@@ -57,7 +45,7 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
             name="email"
             autoComplete="email"
             placeholder="you@example.com"
-            aria-invalid={problem !== null}
+            aria-invalid={problem !== undefined}
             aria-describedby={problem ? `${field}-problem` : undefined}
             className="min-w-0 grow basis-56 rounded-full border border-line bg-white px-5 py-3 text-ink placeholder:text-ink-soft"
           />

@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import type { backNoteSchema, questionSchema } from '../../contract/letters';
+import type { ProductDocument } from '../../core/model/document';
+import { statusAt } from '../../core/products/status';
+import { shopStock } from '../../core/shop/shop-price';
+import { newId } from '../shared/ids';
+import { invalid, notFound } from '../shared/problem';
+import { refusals } from '../shared/refusals';
+import type { Catalog } from '../state/catalog';
+import {
+  noteAnswered,
+  putBackNote,
+  putLetter,
+  putQuestion,
+  readAwaited,
+  readBackNotes,
+  readOutbox,
+  readQuestion,
+  readQuestions,
+  takeBackNotes,
+} from '../store/letters';
+
+const momentOf = (catalog: Catalog) => new Date(catalog.now * 1000).toISOString();
+
+/** "Tern sport kite, Ember, 50 m" */
+function aboutWords(product: ProductDocument, variantId: string | undefined): string {
+  const variant = product.variants.find(({ id }) => id === variantId);
+  const values = product.options.flatMap(
+    ({ values: of }, i) => of.find(({ id }) => id === variant?.values[i])?.name ?? [],
+  );
+  return [product.title, ...values].join(', ');
+}
+
+/** A product that shoppers meet now, with the variant that they named. Throws where there is none. */
+function metProduct({ live }: Catalog, slug: string, variantId: string | undefined): ProductDocument {
+  const product = live.shop.products.get(live.shop.bySlug('product', slug) ?? '');
+  if (!product || statusAt(product, live.shop.now) !== 'live') throw notFound(refusals.noSuchProduct);
+  if (variantId !== undefined && !product.variants.some(({ id }) => id === variantId))
+    throw invalid([{ path: ['variant'], message: refusals.noSuchVariant }]);
+  return product;
+}
+
+export function ask(catalog: Catalog, { slug, variant, email, text }: z.output<typeof questionSchema>): void {
+  const product = metProduct(catalog, slug, variant);
+  putQuestion(catalog.db, {
+    id: newId('question'),
+    at: momentOf(catalog),
+    productId: product.id,
+    variantId: variant ?? null,
+    about: aboutWords(product, variant),
+    email,
+    text,
+  });
+}
+
+export function waitFor(catalog: Catalog, { slug, variant, email }: z.output<typeof backNoteSchema>): void {
+  const product = metProduct(catalog, slug, variant);
+  putBackNote(catalog.db, {
+    variantId: variant,
+    productId: product.id,
+    email: email.toLowerCase(),
+    at: momentOf(catalog),
+  });
+}
+
+/** What shoppers asked, who waits for what, and what was written to shoppers. */
+export function lettersOf(catalog: Catalog) {
+  const { products } = catalog.working.shop;
+  return {
+    questions: readQuestions(catalog.db).map(({ variantId: _variant, ...question }) => ({
+      ...question,
+      isKnown: products.has(question.productId),
+    })),
+    waiting: readBackNotes(catalog.db).flatMap((note) => {
+      const product = products.get(note.productId);
+      return product ? [{ ...note, about: aboutWords(product, note.variantId) }] : [];
+    }),
+    outbox: readOutbox(catalog.db),
+  };
+}
+
+function openQuestion({ db }: Catalog, id: string) {
+  const question = readQuestion(db, id);
+  if (!question) throw notFound(refusals.noSuchQuestion);
+  return question;
+}
+
+export function answerQuestion(catalog: Catalog, id: string, text: string): void {
+  const { db, live } = catalog;
+  const question = openQuestion(catalog, id);
+  const at = momentOf(catalog);
+  db.transaction(() => {
+    putLetter(db, {
+      at,
+      recipient: question.email,
+      subject: `Your question about ${question.about}`,
+      text: `${text}\n\nYou asked: ${question.text}\n\n${live.shop.settings.name}`,
+    });
+    noteAnswered(db, id, at);
+  })();
+}
+
+export function putQuestionAway(catalog: Catalog, id: string): void {
+  openQuestion(catalog, id);
+  noteAnswered(catalog.db, id, momentOf(catalog));
+}
+
+/** Writes to those who wait for variants that shoppers can have again, each once. Answers how many letters there were. */
+export function writeToWaiting(catalog: Catalog, origin: string): number {
+  const { db, live } = catalog;
+  let letters = 0;
+  for (const { productId, variantId } of readAwaited(db)) {
+    const product = live.shop.products.get(productId);
+    if (!product?.variants.some(({ id }) => id === variantId) || statusAt(product, live.shop.now) !== 'live') continue;
+    if (shopStock(live.shop, product, variantId) === 0) continue;
+    const about = aboutWords(product, variantId);
+    db.transaction(() => {
+      for (const { email } of takeBackNotes(db, variantId)) {
+        letters++;
+        putLetter(db, {
+          at: momentOf(catalog),
+          recipient: email,
+          subject: `${about} is back`,
+          text: `You asked us to tell you: ${about} can be had again.\n\n${origin}/p/${product.slug}?v=${variantId}\n\n${live.shop.settings.name}`,
+        });
+      }
+    })();
+  }
+  return letters;
+}

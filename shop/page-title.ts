@@ -1,0 +1,18 @@
+import type { ShopData } from './data';
+
+/** What a page is called in tabs and by search engines. */
+export function titleOf({ shop, page }: ShopData): string {
+  switch (page.kind) {
+    case 'page':
+      return (
+        page.page.meta.title ||
+        (page.page.home ? [shop.name, shop.tagline].filter(Boolean).join(' · ') : `${page.page.title} · ${shop.name}`)
+      );
+    case 'listing':
+      return page.meta.title || `${page.title} · ${shop.name}`;
+    case 'product':
+      return page.product.meta.title;
+    case 'missing':
+      return `${page.heading} · ${shop.name}`;
+  }
+}
