@@ -62,7 +62,7 @@ rooms['server/storefront'].push('shop');
 rooms['server/app'] = [...serverFloors, ...serverSubjects, 'shop', 'contract', ...core];
 
 /** No feature of the desk knows another: what two of them use is shared, and the app puts them together. */
-const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review'].map(
+const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review', 'orders'].map(
   (name) => `desk/features/${name}`,
 );
 rooms['desk/data'] = ['contract', ...core];

@@ -28,6 +28,7 @@ const desks = {
   groups: () => import('../features/groups/screens'),
   overlap: () => import('../features/groups/overlap-page'),
   shopfront: () => import('../features/shopfront/shopfront-page'),
+  orders: () => import('../features/orders/orders-page'),
   review: () => import('../features/review/review-page'),
   history: () => import('../features/history/history-page'),
 };
@@ -55,6 +56,7 @@ const router = createBrowserRouter(
         },
         { path: '/groups/:id', lazy: { Component: async () => (await desks.groups()).CollectionPage } },
         { path: '/shopfront', lazy: { Component: async () => (await desks.shopfront()).ShopfrontPage } },
+        { path: '/orders', lazy: { Component: async () => (await desks.orders()).OrdersPage } },
         { path: '/review', lazy: { Component: async () => (await desks.review()).ReviewPage } },
         { path: '/history', lazy: { Component: async () => (await desks.history()).HistoryPage } },
         { path: '*', element: <Navigate to="/goods" replace /> },

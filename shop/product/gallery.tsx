@@ -1,5 +1,13 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import {
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+  type RefObject,
+} from 'react';
 import { LARGEST, mediaUrl } from '../../core/storefront/picture-sizes';
 import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
@@ -18,11 +26,50 @@ const round =
 
 const isPlain = (event: MouseEvent) => !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey);
 
+/** The pictures of a product, or a frame that says there are none. */
+export const Gallery = (props: Props) =>
+  props.pictures.length > 0 ? (
+    <PictureRow {...props} />
+  ) : (
+    <div className="self-start overflow-hidden rounded-3xl lg:sticky lg:top-6">
+      <Picture picture={null} sizes="" widest={640} />
+    </div>
+  );
+
+/** Tells where a row of pictures stands still after a hand moved it; what a button moves is not told. */
+function useSwiped(row: RefObject<HTMLElement | null>, tell: (at: number) => void): void {
+  const latest = useRef(tell);
+  useEffect(() => {
+    latest.current = tell;
+  });
+  useEffect(() => {
+    const list = row.current!;
+    let settling: ReturnType<typeof setTimeout> | undefined;
+    let isSwiped = false;
+    const swipe = () => void (isSwiped = true);
+    const settle = () => {
+      clearTimeout(settling);
+      settling = setTimeout(() => {
+        if (isSwiped) latest.current(Math.round(list.scrollLeft / Math.max(1, list.clientWidth)));
+        isSwiped = false;
+      }, SETTLED_MS);
+    };
+    const hands = ['touchstart', 'wheel', 'pointerdown'] as const;
+    list.addEventListener('scroll', settle, { passive: true });
+    for (const hand of hands) list.addEventListener(hand, swipe, { passive: true });
+    return () => {
+      clearTimeout(settling);
+      list.removeEventListener('scroll', settle);
+      for (const hand of hands) list.removeEventListener(hand, swipe);
+    };
+  }, [row]);
+}
+
 /**
  * The pictures of a product: a row that is swiped, with a button to each side, and all of them small below. One opens
  * whole. Without script the row is scrolled, the small ones lead along it, and the large ones to their files.
  */
-export function Gallery({ pictures, shown, show }: Props) {
+function PictureRow({ pictures, shown, show }: Props) {
   const row = useRef<HTMLUListElement>(null);
   const [isReady, setReady] = useState(false);
   const at = Math.max(
@@ -46,43 +93,14 @@ export function Gallery({ pictures, shown, show }: Props) {
     const isFar = Math.abs(list.scrollLeft - target.offsetLeft) > list.clientWidth * 1.5;
     list.scrollTo({ left: target.offsetLeft, behavior: isStill || isFar ? 'instant' : 'smooth' });
   }, [at, isReady]);
-  const latest = useRef({ at, show });
-  useEffect(() => {
-    latest.current = { at, show };
+  useSwiped(row, (now) => {
+    if (now !== at && pictures[now]) show(pictures[now].id);
   });
-  useEffect(() => {
-    const list = row.current!;
-    let settling: ReturnType<typeof setTimeout> | undefined;
-    /** the hand moved it, not a button */
-    let isSwiped = false;
-    const swipe = () => void (isSwiped = true);
-    const settle = () => {
-      clearTimeout(settling);
-      settling = setTimeout(() => {
-        const now = Math.round(list.scrollLeft / Math.max(1, list.clientWidth));
-        if (isSwiped && now !== latest.current.at && pictures[now]) latest.current.show(pictures[now].id);
-        isSwiped = false;
-      }, SETTLED_MS);
-    };
-    list.addEventListener('scroll', settle, { passive: true });
-    for (const by of ['touchstart', 'wheel', 'pointerdown']) list.addEventListener(by, swipe, { passive: true });
-    return () => {
-      clearTimeout(settling);
-      list.removeEventListener('scroll', settle);
-      for (const by of ['touchstart', 'wheel', 'pointerdown']) list.removeEventListener(by, swipe);
-    };
-  }, [pictures]);
   const openWhole = (event: MouseEvent) => {
     if (!isPlain(event)) return;
     event.preventDefault();
     void import('./whole-pictures').then(({ default: open }) => open(pictures, at, show));
   };
-  if (pictures.length === 0)
-    return (
-      <div className="self-start overflow-hidden rounded-3xl lg:sticky lg:top-6">
-        <Picture picture={null} sizes="" widest={640} />
-      </div>
-    );
   return (
     <div role="group" aria-label="Pictures" onKeyDown={keys} className="self-start lg:sticky lg:top-6">
       <div className="relative">

@@ -11,6 +11,7 @@ const desks = [
   { to: '/goods', words: 'Goods' },
   { to: '/groups', words: 'Groups' },
   { to: '/shopfront', words: 'Shopfront' },
+  { to: '/orders', words: 'Orders' },
 ];
 
 // They come right after the rest, which shows the goods meanwhile.
