@@ -26,7 +26,9 @@ export interface Navigation {
 const pathOf = (url: string) => url.split('?')[0]!;
 const here = (base: string) => window.location.pathname.slice(base.length) + window.location.search;
 const reload = () => window.location.reload();
-const linkTo = (address: string) => document.querySelector<HTMLElement>(`main a[href="${CSS.escape(address)}"]`);
+const linkTo = (address: string) =>
+  [...document.querySelectorAll('main a')].find((link) => link.getAttribute('href') === address) as
+    HTMLElement | undefined;
 
 /**
  * Moves between pages without loading them: the address, Back, how far each was scrolled, the title and the focus are as
@@ -80,7 +82,7 @@ export function useNavigation(initial: ShopData, whenShown: () => void): Navigat
     arriving.current = undefined;
     if (!arrival) return;
     window.scrollTo({ top: arrival.y, behavior: 'instant' });
-    const left = arrival.from === undefined ? null : linkTo(base + arrival.from);
+    const left = arrival.from === undefined ? undefined : linkTo(base + arrival.from);
     (left ?? document.getElementById('content'))?.focus({ preventScroll: true });
   }, [shown, initial, base]);
 

@@ -1,6 +1,6 @@
 import { listingRequest } from './listing-request';
 
-const read = (query: Record<string, unknown>) => listingRequest(query, { kind: 'all' });
+const read = (query: Record<string, unknown>) => listingRequest(query, { kind: 'all' }, 'en');
 
 test('values come after one another, or each by itself, as a form without script sends them', () => {
   const both = [['ember', 'pine']];
@@ -19,4 +19,8 @@ test('the two ends of a span may come by themselves; empty ones ask for nothing'
   // What was written as one stands above what a form sends along.
   expect(read({ 'f.price': '5..6', 'f.price.from': '10' }).price).toEqual({ min: 500, max: 600 });
   expect(() => read({ 'f.price.from': 'cheap' })).toThrow();
+});
+
+test('a form sends prices as they were typed', () => {
+  expect(read({ 'f.price.from': '€20', 'f.price.to': '1,000.50' }).price).toEqual({ min: 2_000, max: 100_050 });
 });

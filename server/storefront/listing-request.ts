@@ -3,6 +3,7 @@ import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/sto
 import { isOpen, type GroupKind } from '../../core/shop/open-groups';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { problemTypes, type FieldError } from '../../contract/problem';
+import { readNumber } from '../../shop/listing/read-number';
 import { notFound, ProblemError } from '../shared/problem';
 
 const MAX_VALUES = 50;
@@ -65,12 +66,16 @@ function texts(query: Query, name: string): string {
 }
 
 /** Spans whose two ends came by themselves, as a form without script sends them, written as one. */
-function withWholeSpans(query: Query): Query {
+function withWholeSpans(query: Query, locale: string): Query {
   const whole: Query = { ...query };
   for (const name of Object.keys(query)) {
     const [, of] = /^(f\..+)\.(?:from|to)$/.exec(name) ?? [];
     if (of === undefined || of in query) continue;
-    const end = (which: string) => text(query, `${of}.${which}`).trim().replace(',', '.');
+    const end = (which: string) => {
+      const typed = text(query, `${of}.${which}`).trim();
+      const read = readNumber(typed, locale);
+      return Number.isNaN(read) ? typed : String(read);
+    };
     const isEmpty = end('from') === '' && end('to') === '';
     if (!isEmpty) whole[of] = `${end('from')}..${end('to')}`;
     delete whole[name];
@@ -78,9 +83,9 @@ function withWholeSpans(query: Query): Query {
   return whole;
 }
 
-/** Reads a listing request from an address. Unknown parameters are ignored; impossible ones are refused with 400. */
-export function listingRequest(asked: Query, at: ListingPlace): ListingRequest {
-  const query = withWholeSpans(asked);
+/** Reads a listing request from an address; numbers that a form sent as they were typed are read as `locale` writes them. Unknown parameters are ignored; impossible ones are refused with 400. */
+export function listingRequest(asked: Query, at: ListingPlace, locale: string): ListingRequest {
+  const query = withWholeSpans(asked, locale);
   const choices = new Map<string, string[]>();
   const spans = new Map<string, { min: number; max: number }>();
   for (const name of Object.keys(query)) {

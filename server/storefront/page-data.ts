@@ -132,7 +132,7 @@ function groupPage(context: PageContext, kind: GroupKind, slug: string, query: R
     },
     crumbs,
     q: null,
-    listing: listingView(shop, listingRequest(query, at), now),
+    listing: listingView(shop, listingRequest(query, at, shop.settings.locale), now),
     children: kind === 'category' ? openChildren(shop, group.id) : [],
     ...around(context, at, query),
   };
@@ -153,7 +153,7 @@ function around(context: PageContext, at: GroupRef, query: Record<string, unknow
 }
 
 function searchPage({ shop, now }: PageContext, query: Record<string, unknown>): PageData {
-  const request = listingRequest(query, { kind: 'all' });
+  const request = listingRequest(query, { kind: 'all' }, shop.settings.locale);
   const title = request.q.trim() ? `“${request.q.trim().slice(0, 80)}”` : 'Everything';
   return {
     kind: 'listing',
@@ -171,9 +171,9 @@ function searchPage({ shop, now }: PageContext, query: Record<string, unknown>):
 }
 
 /** How the sections of a page are looked at: listings among them are narrowed by what the address asks. */
-const sceneOf = ({ now }: PageContext, query: Record<string, unknown>): Scene => ({
+const sceneOf = ({ shop, now }: PageContext, query: Record<string, unknown>): Scene => ({
   now,
-  listingAt: (at) => listingRequest(query, at),
+  listingAt: (at) => listingRequest(query, at, shop.settings.locale),
 });
 
 function plainPage(context: PageContext, slug: string | null, query: Record<string, unknown>): Found {

@@ -29,7 +29,7 @@ export function shopApi(catalog: Catalog): Router {
     const { now } = catalog;
     return listings.answer(request.url, () => {
       const query = request.query as Record<string, unknown>;
-      return listingView(live.shop, listingRequest(query, placeOf(live.shop, query)), now);
+      return listingView(live.shop, listingRequest(query, placeOf(live.shop, query), live.shop.settings.locale), now);
     });
   });
   answer(router, shopRoutes.suggest, ({ query }) => suggest(live.shop, (query.q ?? '').slice(0, 400), catalog.now));
