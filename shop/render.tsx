@@ -2,6 +2,7 @@ import { renderToString } from 'react-dom/server';
 import './all-parts';
 import type { ShopData } from './data';
 import { partsOf, type PartName } from './parts';
+import { sharedSize } from '../core/storefront/picture-sizes';
 import { titleOf } from './page-title';
 import { pictureOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
@@ -54,6 +55,8 @@ function cardOfPage(data: ShopData): string {
     ['og:description', descriptionOf(data)],
     ['og:url', data.origin + data.url.split('?')[0]!],
     ['og:image', picture && data.origin + picture],
+    ['og:image:width', picture && String(sharedSize.width)],
+    ['og:image:height', picture && String(sharedSize.height)],
   ];
   const tags = told.flatMap(([property, content]) =>
     content ? [`<meta property="${property}" content="${escapeText(content)}">`] : [],

@@ -1,4 +1,4 @@
-import { mediaUrl } from '../core/storefront/picture-sizes';
+import { sharedUrl } from '../core/storefront/picture-sizes';
 import type { PictureView } from '../core/storefront/views';
 import type { ShopData } from './data';
 import { structuredProduct } from './product/structured-data';
@@ -25,7 +25,7 @@ function breadcrumbs(data: ShopData, crumbs: readonly { label: string; url: stri
 
 /** The picture that stands for a page; undefined where it has none. */
 export function pictureOfPage({ page }: ShopData): string | undefined {
-  const address = (picture: PictureView | null | undefined) => picture && mediaUrl(picture.media, 1600);
+  const address = (picture: PictureView | null | undefined) => picture && sharedUrl(picture.media);
   switch (page.kind) {
     case 'product':
       return address(page.product.pictures[0]) ?? undefined;

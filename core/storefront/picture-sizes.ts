@@ -18,6 +18,12 @@ export function mediaUrl(media: string, size: PictureSize): string {
   return `/media/${media}/${size}.webp`;
 }
 
+/** Size of the picture that is shown where somebody shares a link to a page, in pixels. */
+export const sharedSize = { width: 1_200, height: 630 } as const;
+
+/** Address of a picture in the shape in which it is shown with a shared link. */
+export const sharedUrl = (media: string): string => `/media/${media}/shared.jpg`;
+
 type Shape = Pick<PictureView, 'width' | 'height' | 'fit'>;
 
 /**

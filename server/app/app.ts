@@ -81,7 +81,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     (/^\/desk(\/|$)/.test(request.path) ? deskPolicy : shopPolicy)(request, response, next),
   );
   app.use(compression({ filter: isText }));
-  app.use(servePictures(catalog.mediaFolder));
+  app.use(servePictures(catalog.db, catalog.mediaFolder));
   app.use(serveFilms(catalog.folder));
   if (dist)
     for (const [address, files] of [

@@ -3,7 +3,7 @@ import { constants } from 'node:fs';
 import { access, mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp, { type Metadata, type OutputInfo, type Sharp } from 'sharp';
-import { LARGEST, storedSizes, type PictureSize } from '../../core/storefront/picture-sizes';
+import { LARGEST, sharedSize, storedSizes, type PictureSize } from '../../core/storefront/picture-sizes';
 import type { Db } from '../database/connection';
 import { drawSvg } from './svg';
 
@@ -119,15 +119,48 @@ export async function pictureFile(folder: string, media: string, size: PictureSi
   const path = mediaPath(folder, media, size);
   if (await exists(path)) return path;
   const stored = storedSizes.find((each) => each > size);
-  const source = stored && mediaPath(folder, media, stored);
-  if (!source || !(await exists(source))) return undefined;
+  return stored && madeOf(mediaPath(folder, media, stored), path, (source) => scaled(source, size));
+}
+
+/** Makes a file of a stored picture, unless somebody did meanwhile; undefined where there is no such picture. */
+async function madeOf(
+  source: string,
+  path: string,
+  draw: (source: Sharp) => Promise<Buffer>,
+): Promise<string | undefined> {
+  if (!(await exists(source))) return undefined;
   const make = async () => {
-    if (!(await exists(path))) await writeWhole(path, await scaled(sharp(source), size));
+    if (!(await exists(path))) await writeWhole(path, await draw(sharp(source)));
   };
   const made = making.then(make);
   making = made.catch(() => undefined);
   await made;
   return path;
+}
+
+/** A picture about as wide, by its height, is cut to the shape of a shared link; others stand whole before their own colour. */
+const CUT = { from: 1.2, upTo: 2.8 };
+
+/** The path of a picture as it is shown with a shared link, made when first asked for; undefined where there is none. */
+export async function sharedFile(db: Db, folder: string, media: string): Promise<string | undefined> {
+  const path = join(folder, media.slice(0, 2), media, 'shared.jpg');
+  if (await exists(path)) return path;
+  const known = db.prepare(`SELECT width, height, background FROM media WHERE hash = ?`).get(media) as
+    Omit<StoredMedia, 'media'> | undefined;
+  if (!known) return undefined;
+  const ratio = known.width / known.height;
+  const isCut = ratio >= CUT.from && ratio <= CUT.upTo;
+  return madeOf(mediaPath(folder, media, LARGEST), path, (source) =>
+    source
+      .resize(sharedSize.width, sharedSize.height, {
+        fit: isCut ? 'cover' : 'contain',
+        position: isCut ? 'attention' : 'centre',
+        background: known.background,
+      })
+      .flatten({ background: known.background })
+      .jpeg({ quality: 82 })
+      .toBuffer(),
+  );
 }
 
 /**

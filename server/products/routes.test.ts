@@ -156,7 +156,24 @@ describe('pictures', () => {
     expect(body.refused).toEqual([{ file: 'b.png', message: 'This is the same picture as number 1.' }]);
     const other = await send((await addProduct(server, 'Wren')).product.id, ['c.png', content, 'image/png']);
     expect(other.body.product.pictures[0]!.media).toBe(body.product.pictures[0]!.media);
-    const served = await server.raw(`/media/${body.product.pictures[0]!.media}/480.webp`);
+    const at = `/media/${body.product.pictures[0]!.media}`;
+    const sized = async (file: string) => {
+      const { width, height } = await sharp(
+        Buffer.from(await (await server.raw(`${at}/${file}`)).arrayBuffer()),
+      ).metadata();
+      return [width, height];
+    };
+    // Sizes that nobody asked for before are made then, by however many ask at once.
+    expect(await Promise.all([sized('312.webp'), sized('312.webp'), sized('64.webp')])).toEqual([
+      [312, 208],
+      [312, 208],
+      [64, 43],
+    ]);
+    expect(await sized('shared.jpg')).toEqual([1200, 630]);
+    for (const file of ['313.webp', 'shared.png', '../../dispona.sqlite'])
+      expect((await server.raw(`${at}/${file}`)).status).toBe(404);
+    expect((await server.raw(`/media/${'0'.repeat(32)}/312.webp`)).status).toBe(404);
+    const served = await server.raw(`${at}/480.webp`);
     expect(served.headers.get('cache-control')).toContain('immutable');
     expect(await sharp(Buffer.from(await served.arrayBuffer())).metadata()).toMatchObject({
       format: 'webp',

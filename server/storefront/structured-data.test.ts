@@ -16,17 +16,22 @@ const availability = z.enum(['InStock', 'OutOfStock', 'BackOrder'].map((name) =>
 const offer = z.strictObject({
   '@type': z.literal('Offer'),
   url: address,
-  sku: z.string().min(1).optional(),
-  gtin: z
-    .string()
-    .regex(/^(\d{8}|\d{12,14})$/)
-    .optional(),
   price: amount,
   priceCurrency: currency,
   priceValidUntil: z.iso.date().optional(),
   availability,
   itemCondition: z.literal('https://schema.org/NewCondition'),
 });
+const codes = {
+  sku: z.string().min(1).optional(),
+  gtin: z
+    .string()
+    .regex(/^(\d{8}|\d{12,14})$/)
+    .optional(),
+};
+const values = z.array(
+  z.strictObject({ '@type': z.literal('PropertyValue'), name: z.string().min(1), value: z.string().min(1) }),
+);
 const aggregateOffer = z
   .strictObject({
     '@type': z.literal('AggregateOffer'),
@@ -36,19 +41,43 @@ const aggregateOffer = z
     availability,
   })
   .refine(({ lowPrice, highPrice }) => Number(lowPrice) <= Number(highPrice));
-const product = z.strictObject({
+const common = {
   '@context': z.literal('https://schema.org'),
-  '@type': z.literal('Product'),
   name: z.string().min(1),
   url: address,
   description: z.string().min(1).optional(),
   image: z.array(address).min(1).optional(),
   brand: z.strictObject({ '@type': z.literal('Brand'), name: z.string().min(1) }).optional(),
-  offers: z.union([z.array(offer).min(1), aggregateOffer]).optional(),
-  additionalProperty: z.array(
-    z.strictObject({ '@type': z.literal('PropertyValue'), name: z.string().min(1), value: z.string().min(1) }),
-  ),
+  additionalProperty: values,
+};
+const single = z.strictObject({
+  ...common,
+  ...codes,
+  '@type': z.literal('Product'),
+  offers: z.union([offer, aggregateOffer]).optional(),
 });
+const group = z.strictObject({
+  ...common,
+  '@type': z.literal('ProductGroup'),
+  productGroupID: z.string().min(1),
+  variesBy: z.array(z.string().min(1)).min(1),
+  hasVariant: z
+    .array(
+      z.strictObject({
+        '@type': z.literal('Product'),
+        name: z.string().min(1),
+        url: address,
+        image: address.optional(),
+        ...codes,
+        color: z.string().min(1).optional(),
+        size: z.string().min(1).optional(),
+        additionalProperty: values.optional(),
+        offers: offer.optional(),
+      }),
+    )
+    .min(2),
+});
+const product = z.discriminatedUnion('@type', [single, group]);
 
 const ALL = Number.MAX_SAFE_INTEGER;
 const patch = (id: string, fields: object) =>
@@ -60,14 +89,17 @@ const cells = ({ product: { id, variants } }: ProductAnswer, fields: object) =>
   });
 
 /** The structured data of a live product page; throws where it is not valid. */
-async function structured(slug: string) {
+async function structuredPage(slug: string) {
   await server.call('POST', '/api/editions', {});
   const html = await (await server.raw(`/p/${slug}`)).text();
   const [, json] = /<script type="application\/ld\+json">(.*?)<\/script>/s.exec(html)!;
   return product.parse(JSON.parse(json!));
 }
 
-test('a product with everything is valid, with an offer for each variant', async () => {
+/** Of a product that is sold in one version. */
+const structured = async (slug: string) => single.parse(await structuredPage(slug));
+
+test('a product with everything is valid, with its offer', async () => {
   const made = await addProduct(server, 'Harrier </script><b>', 6_400);
   const { id, slug } = made.product;
   await cells(made, { sku: 'HD-1', barcode: '4006381333931', salePrice: 5_800, stock: 0 });
@@ -84,16 +116,18 @@ test('a product with everything is valid, with an offer for each variant', async
     url: `https://shop.example/p/${slug}`,
     brand: { name: 'Tern' },
   });
-  expect(data.offers).toMatchObject([
-    { sku: 'HD-1', gtin: '4006381333931', price: '58.00', availability: 'https://schema.org/OutOfStock' },
-  ]);
+  expect(data).toMatchObject({
+    sku: 'HD-1',
+    gtin: '4006381333931',
+    offers: { price: '58.00', availability: 'https://schema.org/OutOfStock' },
+  });
 });
 
 test('what can be ordered while sold out says so, and a price on request tells none', async () => {
   const made = await addProduct(server, 'Harrier', 6_400);
   await cells(made, { stock: 0 });
   await patch(made.product.id, { whenSoldOut: 'order' });
-  expect((await structured('harrier')).offers).toMatchObject([{ availability: 'https://schema.org/BackOrder' }]);
+  expect((await structured('harrier')).offers).toMatchObject({ availability: 'https://schema.org/BackOrder' });
   await patch(made.product.id, { priceOnRequest: true });
   expect((await structured('harrier')).offers).toBeUndefined();
 });
@@ -106,4 +140,27 @@ test('a bundle of parts tells the ends of its price', async () => {
   const slots = [{ id: 'z_kite00000', label: 'Kite', from, min: 1, max: 1, usual: null }];
   await patch(made.product.id, { bundle: { slots, pricing: { how: 'parts', off: 1_000 } } });
   expect((await structured('set')).offers).toMatchObject({ lowPrice: '18.00', highPrice: '36.00' });
+});
+
+test('a product in versions is a group: each version by its values, with its own page, codes and offer', async () => {
+  const made = await addProduct(server, 'Harrier', 6_400);
+  const value = (name: string) => ({ id: null, name, swatch: null });
+  const options = [
+    { id: null, name: 'Colour', values: [value('Ember'), value('Sea')] },
+    { id: null, name: 'Line set', values: [value('Without')] },
+  ];
+  const shaped = await server.call<ProductAnswer>('PUT', `/api/products/${made.product.id}/options`, {
+    seen: ALL,
+    options,
+    confirmed: false,
+  });
+  expect(shaped.status).toBe(200);
+  await cells(shaped.body, { stock: 4 });
+  const data = group.parse(await structuredPage('harrier'));
+  expect(data.variesBy).toEqual(['https://schema.org/color', 'Line set']);
+  expect(data.hasVariant).toMatchObject([
+    { name: 'Harrier, Ember, Without', color: 'Ember', offers: { price: '64.00' } },
+    { name: 'Harrier, Sea, Without', color: 'Sea' },
+  ]);
+  expect(new Set(data.hasVariant.map(({ url }) => url)).size).toBe(2);
 });
