@@ -12,6 +12,7 @@ import { shopRoutes } from './shop';
 import { stockRoutes } from './stock';
 import { shopfrontRoutes } from './shopfront';
 import { viewRoutes } from './views';
+import { whyFoundRoutes } from './why-found';
 
 /** Every call of the HTTP API. The server answers these, the desk calls them, OpenAPI is made from them. */
 export const routes = {
@@ -29,5 +30,6 @@ export const routes = {
   views: viewRoutes,
   sheet: sheetRoutes,
   letters: letterRoutes,
+  whyFound: whyFoundRoutes,
   shop: shopRoutes,
 };

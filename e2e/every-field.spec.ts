@@ -195,6 +195,9 @@ test('pages, the menu and the shop itself', async ({ page }) => {
   for (const [i, section] of sections.entries())
     await typeEverywhere(page, `${address}&section=${section.id}`, '[aria-label="What is chosen"]', { seed: 20 + i });
   await typeEverywhere(page, `${shop.url}/desk/shopfront?view=menu`, 'main', { seed: 17 });
+  await typeEverywhere(page, `${shop.url}/desk/shopfront?view=search`, '[aria-label="Words of shoppers"]', {
+    seed: 18,
+  });
   await typeEverywhere(page, `${shop.url}/desk/shopfront`, '[role=dialog] .sheet', {
     seed: 16,
     open: () => page.getByRole('button', { name: 'The shop…' }).click(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { synonymLineSchema } from './synonyms';
 
 const taxRateSchema = z
   .number({ error: 'Type a percentage.' })
@@ -38,10 +39,7 @@ export const settingsSchema = z.object({
   timeZone: z.string().refine(isTimeZone, 'There is no such time zone.'),
   locale: z.string().refine(isLocale, 'There is no such language.'),
   /** groups of words and short phrases that mean the same to whoever searches */
-  synonyms: z
-    .array(z.array(z.string().trim().min(1).max(60, 'At most 60 characters.')).max(20, 'At most 20 words in one line.'))
-    .max(300, 'At most 300 lines.')
-    .default([]),
+  synonyms: z.array(synonymLineSchema).max(300, 'At most 300 lines.').default([]),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 

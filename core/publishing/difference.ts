@@ -1,3 +1,4 @@
+import { synonymWords } from '../search/synonyms';
 import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { Page } from '../model/page';
@@ -91,7 +92,7 @@ function settingsFields(settings: Settings): Map<string, string> {
     ['Prices', settings.taxIncluded ? 'with the tax' : 'without the tax'],
     ['Time zone', settings.timeZone.replace(/_/g, ' ')],
     ['Language', settings.locale],
-    ['Words that mean the same', settings.synonyms.map((group) => group.join(', ')).join('; ')],
+    ['Words that mean the same', settings.synonyms.map(synonymWords).join('; ')],
   ]);
 }
 

@@ -14,6 +14,10 @@ const MAX_WEIGHT = 255;
 const WITHOUT_ONE = 0.75;
 const WITHOUT_HEAD = 0.45;
 
+/** What is left of a score where one part of the query is lacking. */
+export const lacking = (score: number, isHead: boolean): number =>
+  Math.floor(score * (isHead ? WITHOUT_HEAD : WITHOUT_ONE));
+
 export interface WeightedText {
   /** a text; or several that stand in many products, such as names of tags, which filling an index reads once each */
   text: string | readonly string[];
@@ -285,8 +289,7 @@ export class TextIndex {
     }
     const head = telling.find(({ part }) => part.isHead);
     filled.forEach((slot) => {
-      const share = all.has(slot) ? 1 : head && !head.reached.has(slot) ? WITHOUT_HEAD : WITHOUT_ONE;
-      sums[slot] = Math.floor(sumOf(slot) * share);
+      sums[slot] = all.has(slot) ? sumOf(slot) : lacking(sumOf(slot), !!head && !head.reached.has(slot));
     });
     return { hits: filled, full: all, ...found };
   }

@@ -16,6 +16,8 @@ export interface QueryWord {
 export interface Meaning {
   set: Bitset;
   score: number;
+  /** the thing that was named, in the caller's words, such as "category:c_1": for who asks why */
+  what: string;
 }
 
 /** What is looked for together: all of its words, or one of the other ways to say it, or what it means. */

@@ -8,8 +8,14 @@ const FIT = { all: 40, together: 40, begins: 30, whole: 120 } as const;
 /** Of more hits only those with the highest scores are looked at: looking at a title takes longer than finding it. */
 const MOST = 160;
 
+/** The stems of the words of a title, without fillers. */
+export const titleStems = (title: string, { stem, isFiller }: Language): string[] =>
+  wordsOf(title)
+    .filter((word) => !isFiller(word))
+    .map(stem);
+
 /** How well a title fits a query, both by the stems of their words in order. */
-function fitOf(title: readonly string[], query: readonly string[]): number {
+export function fitOf(title: readonly string[], query: readonly string[]): number {
   if (query.length === 0 || !query.every((stem) => title.includes(stem))) return 0;
   const at = title.findIndex((_, i) => query.every((stem, j) => title[i + j] === stem));
   const isWhole = title.length === query.length;
@@ -21,7 +27,7 @@ export function addTitleFit(
   { hits, scores }: { hits: Bitset; scores: Uint32Array },
   stems: readonly string[],
   titleOf: (slot: number) => string,
-  { stem, isFiller }: Language,
+  language: Language,
 ): void {
   if (stems.length === 0) return;
   let highest = 0;
@@ -37,7 +43,6 @@ export function addTitleFit(
   if (found > 4 * MOST) least++;
   hits.forEach((slot) => {
     if (scores[slot]! < least) return;
-    const title = wordsOf(titleOf(slot)).filter((word) => !isFiller(word));
-    scores[slot]! += fitOf(title.map(stem), stems);
+    scores[slot]! += fitOf(titleStems(titleOf(slot), language), stems);
   });
 }

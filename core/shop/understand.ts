@@ -1,5 +1,6 @@
 import { optionField, specField, specFrom, specUpTo } from '../rules/field';
 import { Bitset } from '../search/bitset';
+import { otherWays } from '../search/synonyms';
 import type { Meaning, QueryPart, QueryWord, TextQuery } from '../search/text-query';
 import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../search/words';
 import { fold } from '../shared/identity';
@@ -91,14 +92,11 @@ function namesOf(shop: ResolvedShop): Names {
       for (const [key, share] of called) if (key !== '') add(names.whole, key, { at, share });
       if (all.length > 1) for (const stem of new Set(all)) add(names.part, stem, { at, stems: all });
     }
-  for (const group of shop.settings.synonyms)
-    for (const phrase of group) {
-      const others = group.filter((other) => other !== phrase).map(tellingOf);
-      names.otherwise.set(stemsOf(phrase).join(' '), [
-        ...(names.otherwise.get(stemsOf(phrase).join(' ')) ?? []),
-        ...others.filter((words) => words.length > 0),
-      ]);
-    }
+  for (const [phrase, others] of otherWays(shop.settings.synonyms)) {
+    const key = stemsOf(phrase).join(' ');
+    const ways = others.map(tellingOf).filter((words) => words.length > 0);
+    names.otherwise.set(key, [...(names.otherwise.get(key) ?? []), ...ways]);
+  }
   return names;
 }
 
@@ -108,6 +106,12 @@ function setOf(shop: ResolvedShop, { kind, id }: GroupRef): Bitset {
   if (kind === 'collection') return shop.memberships.of(id, shop.now);
   return shop.index.posting(kind, id) ?? new Bitset(shop.index.alive.size);
 }
+
+const groupMeaning = (shop: ResolvedShop, at: GroupRef, score: number): Meaning => ({
+  set: setOf(shop, at),
+  score,
+  what: `${at.kind}:${at.id}`,
+});
 
 /** Variants in each basic colour, by the swatches of their options. */
 const variantsByColour = cachedByVersion(() => new Map<string, Bitset>());
@@ -168,7 +172,7 @@ function measuresOf(shop: ResolvedShop, query: string): { rest: string; parts: Q
       words: digits.length === 1 ? [{ text: digits[0]!, isFinished: true }] : [],
       others: [],
       compounds: [],
-      meanings: [{ set, score: MEASURE }],
+      meanings: [{ set, score: MEASURE, what: `measure:${typed}` }],
     });
     return ' ';
   });
@@ -181,16 +185,16 @@ function meaningsOfWord(shop: ResolvedShop, { text, stem = text, isFinished }: Q
   const meanings: Meaning[] = [];
   const colour = colourCalled(text);
   const variants = colour === undefined ? undefined : variantsIn(shop, colour);
-  if (variants) meanings.push({ set: shop.index.productsOf(variants), score: COLOUR });
+  if (variants) meanings.push({ set: shop.index.productsOf(variants), score: COLOUR, what: `colour:${colour}` });
   const met = (group: NamedGroup, of: string) => {
     const { last, other } = part[group.at.kind];
-    meanings.push({ set: setOf(shop, group.at), score: group.stems.at(-1) === of ? last : other });
+    meanings.push(groupMeaning(shop, group.at, group.stems.at(-1) === of ? last : other));
   };
   for (const group of byPart.get(stem) ?? []) met(group, stem);
   if (!isFinished && text.length >= MIN_BEGUN) {
     for (const [name, groups] of byWhole)
       if (name !== stem && name.startsWith(text))
-        for (const { at } of groups) meanings.push({ set: setOf(shop, at), score: part[at.kind].last });
+        for (const { at } of groups) meanings.push(groupMeaning(shop, at, part[at.kind].last));
     for (const [name, groups] of byPart)
       if (name !== stem && name.startsWith(text)) for (const group of groups) met(group, name);
   }
@@ -229,10 +233,9 @@ function apart(shop: ResolvedShop, { text }: QueryWord): QueryWord[][] {
 
 /** The groups whose whole name this is. */
 const wholeNames = (shop: ResolvedShop, key: string, words: number): Meaning[] =>
-  (names(shop).whole.get(key) ?? []).map(({ at, share }) => ({
-    set: setOf(shop, at),
-    score: Math.round(whole[at.kind] * words * share),
-  }));
+  (names(shop).whole.get(key) ?? []).map(({ at, share }) =>
+    groupMeaning(shop, at, Math.round(whole[at.kind] * words * share)),
+  );
 
 /** The word that says what is looked for: the last one, or the last before a filler such as "for" or "with". */
 function headOf(shop: ResolvedShop, all: readonly string[]): string | undefined {
@@ -265,9 +268,9 @@ function partAt(shop: ResolvedShop, words: readonly QueryWord[]): { length: numb
     ...wholeNames(shop, stems(length).join(' '), length),
     ...(length > 1 ? wholeNames(shop, together, length) : meaningsOfWord(shop, word!)),
     ...others.flatMap((way) =>
-      wholeNames(shop, way.map((each) => shop.language.stem(each)).join(' '), way.length).map(({ set, score }) => ({
-        set,
-        score: Math.round(score * OTHERWISE),
+      wholeNames(shop, way.map((each) => shop.language.stem(each)).join(' '), way.length).map((meaning) => ({
+        ...meaning,
+        score: Math.round(meaning.score * OTHERWISE),
       })),
     ),
   ];
@@ -318,9 +321,9 @@ export function understand(shop: ResolvedShop, query: string, fillTo = 0): TextQ
             meanings:
               i < measures
                 ? each.meanings
-                : each.meanings.map(({ set, score }) => ({
-                    set,
-                    score: Math.round(score * (isHead(each) ? HEAD : BESIDE)),
+                : each.meanings.map((meaning) => ({
+                    ...meaning,
+                    score: Math.round(meaning.score * (isHead(each) ? HEAD : BESIDE)),
                   })),
           })),
     mayDrop: true,

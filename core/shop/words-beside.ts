@@ -32,20 +32,33 @@ export function wordsBeside(
   };
 }
 
+/** A text by which a product is found, and where it stands. */
+export interface SearchedText extends WeightedText {
+  where: string;
+}
+
 /** All texts by which a product is found, with their weights. `description`: its words without tags. */
 export function textsOf(
   product: ProductDocument,
   description: string,
   { brand, tags, specs }: WordsBeside,
-): WeightedText[] {
+): SearchedText[] {
   return [
-    { text: product.title, weight: 8 },
-    { text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '), weight: 6 },
-    { text: [brand], weight: 4 },
-    { text: tags, weight: 3 },
-    { text: product.options.flatMap((option) => option.values.map((value) => value.name)), weight: 2 },
-    { text: specs, weight: 2 },
-    { text: product.summary, weight: 2 },
-    { text: description, weight: 1 },
+    { where: 'title', text: product.title, weight: 8 },
+    {
+      where: 'SKU or barcode',
+      text: product.variants.map((variant) => `${variant.sku} ${variant.barcode}`).join(' '),
+      weight: 6,
+    },
+    { where: 'brand', text: [brand], weight: 4 },
+    { where: 'tags', text: tags, weight: 3 },
+    {
+      where: 'options',
+      text: product.options.flatMap((option) => option.values.map((value) => value.name)),
+      weight: 2,
+    },
+    { where: 'specs', text: specs, weight: 2 },
+    { where: 'summary', text: product.summary, weight: 2 },
+    { where: 'description', text: description, weight: 1 },
   ];
 }

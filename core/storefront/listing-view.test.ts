@@ -53,3 +53,22 @@ test('a search sorts by fit unless another order is asked for', () => {
   expect(ask({ q: 'kite', sort: 'newest' }).sort).toBe('newest');
   expect(ask().sort).toBe('featured');
 });
+
+test('of goods that a search fits alike, featured ones come first, then what sold more, then what is in stock', () => {
+  const same = { title: 'Tern kite', created: at(50), whenSoldOut: 'keep' as const };
+  const kites = shopOf(
+    [
+      productOf('p_t2', { ...same, variants: [variant('p_t2', 1_000)] }),
+      productOf('p_t1', { ...same, variants: [variant('p_t1', 1_000)] }),
+      productOf('p_s1', { ...same, variants: [variant('p_s1', 1_000)] }),
+      productOf('p_f1', { ...same, featured: true, variants: [variant('p_f1', 1_000)] }),
+    ],
+    new Map([['p_s1', 0]]),
+  );
+  const request = { at: { kind: 'all' as const }, q: 'tern', page: 1, sort: '', price: null };
+  const view = listingView(kites, { choices: new Map(), spans: new Map(), ...request }, NOW);
+  const order = ids(view);
+  expect(order[0]).toBe('p_f1');
+  expect(order.indexOf('p_t2')).toBeLessThan(order.indexOf('p_t1'));
+  expect(order.indexOf('p_t1')).toBeLessThan(order.indexOf('p_s1'));
+});

@@ -16,7 +16,7 @@ import { understand, variantsMeant } from '../shop/understand';
 
 export const PAGE_SIZE = 24;
 /** Fewer goods than these with all that was searched for are followed by some that come close. */
-const FILL_TO = 12;
+export const FILL_TO = 12;
 /** Deepest page that is answered; beyond it a page is empty. */
 export const MAX_PAGE = 10_000;
 
@@ -230,7 +230,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
     sort: sort === 'featured' ? ownOrder(shop, at, now) : column ? sortedSlots(shop, column) : sort,
-    tieOrder: 'featured',
+    tieOrder: 'worth',
     offset: (request.page - 1) * PAGE_SIZE,
     limit: PAGE_SIZE,
     last: shop.index.posting(LAST, 'yes'),

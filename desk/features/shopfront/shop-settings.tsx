@@ -1,11 +1,8 @@
-import { useCallback } from 'react';
-import { routes } from '../../../contract';
 import { currencies, type Settings } from '../../../core/model/settings';
-import { call } from '../../data/api';
 import type { Typed } from '../../../contract/shop-window';
 import type { Autosave } from '../../shared/autosave/autosave';
 import { everythingSaved } from '../../shared/autosave/unsaved';
-import { useAutosave, useField, useText } from '../../shared/autosave/use-autosave';
+import { useField, useText } from '../../shared/autosave/use-autosave';
 import { useDrawnDrafts } from '../../shared/autosave/use-drawn-drafts';
 import type { Values } from '../../shared/autosave/step';
 import { Choose } from '../../shared/ui/choose';
@@ -13,28 +10,13 @@ import { Clashes } from '../../shared/ui/clashes';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { MeasureField } from '../../shared/ui/measure-field';
-import { readPercent, type Reading } from '../../shared/ui/readings';
+import { readPercent } from '../../shared/ui/readings';
 import { SaveStateWords } from '../../shared/ui/save-state';
 import { Select } from '../../shared/ui/select';
 import { Tick } from '../../shared/ui/tick';
+import { useSettingsSave } from './settings-save';
 
 const timeZones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }));
-
-const linesOf = (groups: readonly (readonly string[])[]) => groups.map((group) => group.join(', ')).join('\n');
-
-/** Words that mean the same, one group a line. */
-function readSynonyms(typed: string): Reading<string[][]> {
-  const lines = typed.split('\n').map((line) =>
-    line
-      .split(',')
-      .map((word) => word.trim())
-      .filter(Boolean),
-  );
-  const alone = lines.find((words) => words.length === 1);
-  if (alone)
-    return { problem: `“${alone[0]}” stands alone in its line: add a word that means the same, after a comma.` };
-  return { value: lines.filter((words) => words.length > 1) };
-}
 
 function RateField({ save, name, label }: { save: Autosave; name: 'taxRate' | 'reducedTaxRate'; label: string }) {
   const { value, change, ...rest } = useField<number>(save, name);
@@ -57,20 +39,13 @@ const drawnSettings = ({ name, tagline }: Values): Typed => ({
 
 /** What holds for the whole shop: its name, its money and its clock. */
 export function ShopSettings({ settings, close }: { settings: Settings; close: () => void }) {
-  const shown = useCallback((key: string): unknown => settings[key as keyof Settings], [settings]);
-  const save = useAutosave(shown, 0, {
-    save: async ({ values, was }) => ({
-      saved: await call(routes.shopfront.setSettings, { body: { ...(values as Partial<Settings>), was } }),
-    }),
-    keyOf: (path) => String(path[0]),
-  });
+  const save = useSettingsSave(settings);
   useDrawnDrafts(save, drawnSettings);
   const name = useText(save, 'name');
   const tagline = useText(save, 'tagline');
   const currency = useField<Settings['currency']>(save, 'currency');
   const included = useField<boolean>(save, 'taxIncluded');
   const zone = useField<string>(save, 'timeZone');
-  const synonyms = useField<string[][]>(save, 'synonyms');
   return (
     <Dialog title="The shop" isOpen close={() => void everythingSaved().then((isSaved) => isSaved && close())}>
       <div className="flex flex-col gap-3">
@@ -103,16 +78,6 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
             </p>
           )}
         </div>
-        <MeasureField
-          label="Words that mean the same"
-          hint="For searching, in the shop and here: one group a line, such as “spar, rod, stick”. A search for one finds the others too."
-          rows={4}
-          shown={linesOf(synonyms.value)}
-          read={readSynonyms}
-          error={synonyms.error}
-          unsaved={synonyms.unsaved}
-          change={(groups) => synonyms.change(groups as string[][])}
-        />
         <p className="text-xs text-ink-2">
           Amounts stay as they are when the currency changes. Shoppers see all of this with the next edition.
         </p>

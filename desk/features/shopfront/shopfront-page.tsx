@@ -12,6 +12,7 @@ import { ExposurePage } from './exposure/exposure-page';
 import { FloorPage } from './floor/floor-page';
 import { MenusPage } from './menus/menus-page';
 import { NewPage } from './new-page';
+import { SearchPage } from './search/search-page';
 import { ShopSettings } from './shop-settings';
 
 /** So many pages stand side by side; the others are found by name. */
@@ -22,6 +23,7 @@ const views = [
   { key: 'menu', name: 'Menu' },
   { key: 'floor', name: 'Floor plan' },
   { key: 'exposure', name: 'Exposure' },
+  { key: 'search', name: 'Search' },
 ];
 
 /** Pages, built on the pages themselves, and the menu that leads to them. */
@@ -104,6 +106,8 @@ export function ShopfrontPage() {
         <FloorPage />
       ) : view === 'exposure' ? (
         <ExposurePage />
+      ) : view === 'search' ? (
+        <SearchPage />
       ) : view === 'menu' ? (
         <div className="min-h-0 flex-1 overflow-y-auto p-4">
           <MenusPage menu={menu} />
