@@ -63,7 +63,7 @@ test('of goods that a search fits alike, featured ones come first, then what sol
       productOf('p_s1', { ...same, variants: [variant('p_s1', 1_000)] }),
       productOf('p_f1', { ...same, featured: true, variants: [variant('p_f1', 1_000)] }),
     ],
-    new Map([['p_s1', 0]]),
+    new Map([[productOf('p_s1').variants[0]!.id, 0]]),
   );
   const request = { at: { kind: 'all' as const }, q: 'tern', page: 1, sort: '', price: null };
   const view = listingView(kites, { choices: new Map(), spans: new Map(), ...request }, NOW);
