@@ -11,6 +11,7 @@ import { MissingPage } from './missing-page';
 import { part, type BodyProps } from './parts';
 import { connectShopWindow } from './shop-window';
 import { stillDrawn, withTyped } from './typed';
+import { useReady } from './ui/use-ready';
 import { useNavigation } from './use-navigation';
 import { useCardLinks } from './use-card-links';
 
@@ -64,8 +65,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   }, [initial.base, refresh]);
 
   const [looked, setLooked] = useState<string | null>(null);
-  const [isReady, setReady] = useState(false);
-  useEffect(() => setReady(true), []);
+  const isReady = useReady();
 
   const building = useBuilding(initial.base !== '');
   const editing = useMemo(

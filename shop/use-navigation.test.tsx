@@ -11,7 +11,7 @@ const dataAt = (url: string): ShopData => ({
   base: '',
   url,
   origin: 'https://shop.example',
-  menu: { items: [], top: [], footer: [] } as unknown as ShopData['menu'],
+  menu: { items: [], top: [], footer: [] },
   page: { kind: 'missing', heading: url, message: '' },
 });
 
@@ -67,7 +67,7 @@ test('a chain of clicks ends in the listing of all of them, in whatever order an
         wanted = next(wanted);
         expect(result.current.wanted).toBe(wanted);
       }
-      while (open.length > 0) await answerOne(late.next().value!);
+      while (open.length > 0) await answerOne(late.next().value);
       expect(result.current).toMatchObject({ shown: { url: wanted }, wanted, isBusy: false });
       expect(window.location.pathname + window.location.search).toBe(wanted);
       unmount();

@@ -4,7 +4,8 @@ import { useBase } from '../base';
 import { ProductCard } from '../ui/product-card';
 import { filterCount, kept, pathOf, sortOf, withoutFilters, withPage, withSort, withSpan, withValue } from './address';
 import { FilterDrawer } from './filter-drawer';
-import { Filters, rangeWords } from './filters';
+import { Filters } from './filters';
+import { rangeWords } from './range-facet';
 import { NoGoods, NotAllOfIt } from './no-goods';
 
 interface Props {

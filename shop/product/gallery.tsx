@@ -1,16 +1,9 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import {
-  useEffect,
-  useLayoutEffect,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type MouseEvent,
-  type RefObject,
-} from 'react';
+import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type MouseEvent, type RefObject } from 'react';
 import { LARGEST, mediaUrl } from '../../core/storefront/picture-sizes';
 import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
+import { useReady } from '../ui/use-ready';
 
 const SETTLED_MS = 90;
 
@@ -71,7 +64,8 @@ function useSwiped(row: RefObject<HTMLElement | null>, tell: (at: number) => voi
  */
 function PictureRow({ pictures, shown, show }: Props) {
   const row = useRef<HTMLUListElement>(null);
-  const [isReady, setReady] = useState(false);
+  // Before the script has come, the one that is looked at stands first; then the row is scrolled to it instead.
+  const isReady = useReady();
   const at = Math.max(
     0,
     pictures.findIndex(({ id }) => id === shown),
@@ -83,8 +77,6 @@ function PictureRow({ pictures, shown, show }: Props) {
     event.preventDefault();
     step(by);
   };
-  // Before the script has come, the one that is looked at stands first; then the row is scrolled to it instead.
-  useLayoutEffect(() => setReady(true), []);
   useLayoutEffect(() => {
     const list = row.current;
     const target = list?.children[at] as HTMLElement | undefined;

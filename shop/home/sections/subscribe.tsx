@@ -1,4 +1,5 @@
-import { useEffect, useId, useState } from 'react';
+import { useId } from 'react';
+import { useReady } from '../../ui/use-ready';
 import { useSending } from '../../ui/use-sending';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
@@ -8,8 +9,7 @@ import { Words } from '../../ui/words';
 export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) {
   const { state, problems, send } = useSending('/shop-api/subscribers');
   const field = useId();
-  const [isReady, setReady] = useState(false);
-  useEffect(() => setReady(true), []);
+  const isReady = useReady();
   const problem = problems.email ?? problems[''];
   return (
     <div className={section.align === 'centre' ? 'text-center' : ''}>
