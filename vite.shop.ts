@@ -1,9 +1,49 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import subsetFont from 'subset-font';
+import { defineConfig, type Plugin } from 'vite';
+
+/** The letters that the first file of each family is asked for, as its style sheet says: Latin, signs, currencies. */
+const LATIN =
+  'U+0000-00FF, U+0131, U+0152-0153, U+02BB-02BC, U+02C6, U+02DA, U+02DC, U+2000-206F, U+20AC, U+2122, U+2191, U+2193, U+2212, U+2215';
+
+function lettersOf(ranges: string): string {
+  return ranges
+    .split(',')
+    .map((range) => {
+      const [from, to = from] = range
+        .replace('U+', '')
+        .trim()
+        .split('-')
+        .map((code) => parseInt(code, 16));
+      return String.fromCodePoint(...Array.from({ length: to! - from! + 1 }, (_, i) => from! + i));
+    })
+    .join('');
+}
+
+/** What the shop draws of each family: only headings have the display letters, and they are always bold. */
+const drawn: { file: RegExp; axes: Record<string, number | { min: number; max: number }> }[] = [
+  { file: /bricolage-grotesque-latin-wght/, axes: { wght: 700 } },
+  { file: /instrument-sans-latin-wght/, axes: { wght: { min: 400, max: 700 } } },
+];
+
+/** Leaves out of the letters that every page loads what the shop never draws. */
+const smallFonts: Plugin = {
+  name: 'small-fonts',
+  async generateBundle(_options, bundle) {
+    for (const file of Object.values(bundle)) {
+      const font = drawn.find((each) => each.file.test(file.fileName));
+      if (file.type !== 'asset' || !font) continue;
+      file.source = await subsetFont(Buffer.from(file.source), lettersOf(LATIN), {
+        targetFormat: 'woff2',
+        variationAxes: font.axes,
+      });
+    }
+  },
+};
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), smallFonts],
   publicDir: false,
   build: {
     outDir: 'dist/assets',
@@ -19,7 +59,7 @@ export default defineConfig({
           groups: [
             {
               name: 'shared',
-              test: /node_modules\/(react|react-dom|scheduler)\/|lucide-react\/.*\/(createLucideIcon|Icon|shared)|\/shop\/(ui|frame)\/|\/shop\/(back|base|parts|fetch-data|data)\.|\/core\/shared\//,
+              test: /node_modules\/(react|react-dom|scheduler)\/|lucide-react\/.*\/(createLucideIcon|Icon|shared)|preload-helper|\/shop\/(ui|frame)\/|\/shop\/(back|base|parts|load-parts|foreseen|fetch-data|data|seen)\.|\/core\/shared\//,
             },
           ],
         },

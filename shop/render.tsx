@@ -9,6 +9,8 @@ import { ShopApp } from './shop-app';
 
 export interface ShopAssets {
   scripts: readonly string[];
+  /** scripts that those above are made of */
+  shared: readonly string[];
   styles: readonly string[];
   /** scripts that each part of the shop is made of, beside those above */
   parts: Readonly<Partial<Record<PartName, readonly string[]>>>;
@@ -17,7 +19,7 @@ export interface ShopAssets {
 }
 
 /** For a storefront of which nothing was built: its pages are read without style or script. */
-export const noAssets: ShopAssets = { scripts: [], styles: [], parts: {}, fonts: [] };
+export const noAssets: ShopAssets = { scripts: [], shared: [], styles: [], parts: {}, fonts: [] };
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
@@ -77,11 +79,10 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
 ${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
 ${cardOfPage(data)}
 <link rel="icon" href="/favicon.svg" type="image/svg+xml">
-${assets.fonts.map((href) => `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>`).join('\n')}
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
-${partsOf(data.page)
-  .flatMap((name) => assets.parts[name] ?? [])
-  .map((href) => `<link rel="modulepreload" href="${href}">`)
+${assets.fonts.map((href) => `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>`).join('\n')}
+${[...new Set([...assets.shared, ...partsOf(data.page).flatMap((name) => assets.parts[name] ?? [])])]
+  .map((href) => `<link rel="modulepreload" href="${href}" fetchpriority="low">`)
   .join('\n')}
 </head>
 <body>

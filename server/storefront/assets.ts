@@ -30,13 +30,14 @@ export function shopAssets(dist: string): ShopAssets {
   const manifest = JSON.parse(readFileSync(path, 'utf8')) as Manifest;
   const entry = manifest[ENTRY];
   if (!entry) return noAssets;
-  const first = scriptsOf(manifest, ENTRY);
+  const [own, ...shared] = scriptsOf(manifest, ENTRY);
   const parts = Object.entries(partFiles).map(([name, file]): [PartName, string[]] => [
     name as PartName,
-    scriptsOf(manifest, file).filter((script) => !first.includes(script)),
+    scriptsOf(manifest, file).filter((script) => script !== own && !shared.includes(script)),
   ]);
   return {
-    scripts: [`/assets/${entry.file}`],
+    scripts: [own!],
+    shared,
     styles: (entry.css ?? []).map((file) => `/assets/${file}`),
     parts: Object.fromEntries(parts),
     fonts: (entry.assets ?? []).filter((file) => FIRST_FONTS.test(file)).map((file) => `/assets/${file}`),

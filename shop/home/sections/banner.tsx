@@ -97,7 +97,7 @@ function OneBanner({
           picture={slide.picture}
           sizes="(min-width: 768px) 600px, 100vw"
           widest={800}
-          ratio={1}
+          ratio={1.4}
           eager={eager}
           className={`h-full max-md:!aspect-[3/2] ${picture}`}
         />

@@ -18,7 +18,8 @@ export function Pictures({ section, isFirst }: SectionProps<'pictures'>) {
         {section.pictures.map(({ picture, caption, url }, i) => {
           const drawn = (
             <Picture
-              picture={picture}
+              // What the caption says is not said again.
+              picture={caption === picture.alt ? { ...picture, alt: '' } : picture}
               sizes={`(min-width: 768px) ${Math.round(100 / columns)}vw, 100vw`}
               widest={Math.round(1_200 / columns)}
               ratio={ratios[section.shape] ?? picture.width / picture.height}
