@@ -5,7 +5,7 @@ import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 import { useReady } from '../ui/use-ready';
 
-const SETTLED_MS = 90;
+const SETTLED_MS = 150;
 
 interface Props {
   pictures: ProductView['pictures'];
@@ -29,8 +29,8 @@ export const Gallery = (props: Props) =>
     </div>
   );
 
-/** Tells where a row of pictures stands still after a hand moved it; what a button moves is not told. */
-function useSwiped(row: RefObject<HTMLElement | null>, tell: (at: number) => void): void {
+/** Tells where a row of pictures stands still after it was scrolled, by a hand or by a button. */
+function useStandsAt(row: RefObject<HTMLElement | null>, tell: (at: number) => void): void {
   const latest = useRef(tell);
   useEffect(() => {
     latest.current = tell;
@@ -38,22 +38,17 @@ function useSwiped(row: RefObject<HTMLElement | null>, tell: (at: number) => voi
   useEffect(() => {
     const list = row.current!;
     let settling: ReturnType<typeof setTimeout> | undefined;
-    let isSwiped = false;
-    const swipe = () => void (isSwiped = true);
-    const settle = () => {
+    const settle = () => latest.current(Math.round(list.scrollLeft / Math.max(1, list.clientWidth)));
+    // Browsers that do not tell when scrolling ends are asked a moment after each step of it.
+    const later = () => {
       clearTimeout(settling);
-      settling = setTimeout(() => {
-        if (isSwiped) latest.current(Math.round(list.scrollLeft / Math.max(1, list.clientWidth)));
-        isSwiped = false;
-      }, SETTLED_MS);
+      settling = setTimeout(settle, SETTLED_MS);
     };
-    const hands = ['touchstart', 'wheel', 'pointerdown'] as const;
-    list.addEventListener('scroll', settle, { passive: true });
-    for (const hand of hands) list.addEventListener(hand, swipe, { passive: true });
+    const [event, hear] = 'onscrollend' in window ? (['scrollend', settle] as const) : (['scroll', later] as const);
+    list.addEventListener(event, hear, { passive: true });
     return () => {
       clearTimeout(settling);
-      list.removeEventListener('scroll', settle);
-      for (const hand of hands) list.removeEventListener(hand, swipe);
+      list.removeEventListener(event, hear);
     };
   }, [row]);
 }
@@ -85,7 +80,7 @@ function PictureRow({ pictures, shown, show }: Props) {
     const isFar = Math.abs(list.scrollLeft - target.offsetLeft) > list.clientWidth * 1.5;
     list.scrollTo({ left: target.offsetLeft, behavior: isStill || isFar ? 'instant' : 'smooth' });
   }, [at, isReady]);
-  useSwiped(row, (now) => {
+  useStandsAt(row, (now) => {
     if (now !== at && pictures[now]) show(pictures[now].id);
   });
   const openWhole = (event: MouseEvent) => {
@@ -108,7 +103,7 @@ function PictureRow({ pictures, shown, show }: Props) {
             >
               <a
                 href={mediaUrl(each.media, LARGEST)}
-                aria-label={`See the whole picture: ${each.alt}`}
+                aria-label={`See the whole picture ${i + 1}: ${each.alt}`}
                 tabIndex={i === at ? undefined : -1}
                 onClick={openWhole}
                 className="block cursor-zoom-in rounded-3xl focus-visible:outline-offset-[-4px]"
@@ -144,7 +139,7 @@ function PictureRow({ pictures, shown, show }: Props) {
               <li key={each.id}>
                 <a
                   href={`#picture-${each.id}`}
-                  aria-label={`Show picture: ${each.alt}`}
+                  aria-label={`Show picture ${i + 1}: ${each.alt}`}
                   aria-current={i === at ? 'true' : undefined}
                   onClick={(event) => {
                     if (!isPlain(event)) return;
