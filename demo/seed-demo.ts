@@ -15,6 +15,7 @@ import type { Catalog } from '../server/state/catalog';
 import { demoPerson } from '../server/people/demo-person';
 import { changeProduct } from '../server/products/product-writes';
 import { recordSales } from '../server/orders/sales';
+import { writeLetters } from './letters';
 import { changeVariants } from '../server/products/variant-writes';
 import { needsSetup, setUp } from '../server/people/set-up';
 import { putCategory, putCollection, putNamed } from '../server/store/groups';
@@ -385,6 +386,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
         ['small', 'mini', 'little'],
         ['cheap', 'under 25'],
         ['course', 'lesson', 'workshop'],
+        { from: ['plane', 'aeroplane'], to: ['glider'] },
       ],
     });
     const addCategories = (list: DemoCategory[], parentId: string | null) =>
@@ -543,6 +545,7 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
     title: 'Petrel delta 240 light',
     summary: 'Two metres forty of calm, now a quarter lighter.',
   });
+  writeLetters(catalog);
   tell('Fishbone windsock', { status: 'live' });
   tell('Swivel clips', { status: 'off' });
   say(`Seeded ${products.length} products.`);
