@@ -1,27 +1,22 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { cpus, tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
-import { measureRelevance } from '../demo/relevance/measure';
 import { seedDemo } from '../demo/seed-demo';
 import { Catalog } from '../server/state/catalog';
 import { measureCore, type CoreFigures } from './core';
 import { ms, randomReadNs, spread } from './measure';
+import { relevanceWords } from './relevance';
 import { writeReport } from './report';
 import { measureServer, type ServerFigures } from './server';
 
-/** How well the demo shop answers judged queries: the mean of what the first ten gain, and how many find nothing. */
 async function relevance(): Promise<string> {
   const folder = mkdtempSync(join(tmpdir(), 'dispona-'));
   const catalog = new Catalog(folder);
   await seedDemo(catalog, () => undefined, false);
-  const answers = measureRelevance(catalog.live.shop);
+  const words = relevanceWords(catalog.live.shop);
   catalog.close();
   rmSync(folder, { recursive: true });
-  const mean = answers.reduce((sum, { ndcg }) => sum + ndcg, 0) / answers.length;
-  const worst = [...answers].sort((a, b) => a.ndcg - b.ndcg).slice(0, 5);
-  return `${answers.length} judged queries: nDCG@10 ${mean.toFixed(3)}, ${answers.filter(({ total }) => total === 0).length} without an answer. The worst: ${worst
-    .map(({ q, ndcg }) => `“${q}” ${ndcg.toFixed(2)}`)
-    .join(', ')}.`;
+  return words;
 }
 
 const sizes = (process.env.BENCH_SIZES ?? '1000,10000,50000').split(',').map(Number);
