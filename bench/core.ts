@@ -54,6 +54,7 @@ function entriesOf(shop: ResolvedShop) {
       brand: shop.brands.get(product.brandId!)!.name,
       tags: product.tagIds.map((id) => shop.tags.get(id)!.name),
       specs: '',
+      specNames: [],
     }),
   );
 }

@@ -182,3 +182,13 @@ test('a query without one of its words finds no less, and filling up only adds',
     { numRuns: 200 },
   );
 });
+
+test('what a spec is called finds the goods that have it, and no others', () => {
+  const attributes = kiteSheet.attributes.map((each) => (each.id === 'a_span' ? { ...each, name: 'Wingspan' } : each));
+  const shop = shopOf([
+    productOf('p_measured', { specSheetId: 'x_kite', specs: { a_span: 180 } }),
+    productOf('p_unmeasured', { specSheetId: 'x_kite', specs: {} }),
+  ]);
+  put(shop, 'specSheet', 'x_kite', { ...kiteSheet, attributes });
+  expect(found(shop, 'wingspans').ids).toEqual(['p_measured']);
+});

@@ -8,6 +8,8 @@ export interface WordsBeside {
   brand: string;
   tags: readonly string[];
   specs: string;
+  /** what its specs are called, of those that it has */
+  specNames: readonly string[];
 }
 
 interface NamedDocuments {
@@ -29,6 +31,7 @@ export function wordsBeside(
       ...attributes.map((attribute) => specWords(attribute, specs[attribute.id])),
       ...customFields.map(({ label, value }) => `${label} ${value}`),
     ].join(' '),
+    specNames: attributes.filter(({ id }) => specs[id] !== undefined).map(({ name }) => name),
   };
 }
 
@@ -41,7 +44,7 @@ export interface SearchedText extends WeightedText {
 export function textsOf(
   product: ProductDocument,
   description: string,
-  { brand, tags, specs }: WordsBeside,
+  { brand, tags, specs, specNames }: WordsBeside,
 ): SearchedText[] {
   return [
     { where: 'title', text: product.title, weight: 8 },
@@ -59,6 +62,7 @@ export function textsOf(
     },
     { where: 'specs', text: specs, weight: 2 },
     { where: 'summary', text: product.summary, weight: 2 },
+    { where: 'names of specs', text: specNames, weight: 1 },
     { where: 'description', text: description, weight: 1 },
   ];
 }
