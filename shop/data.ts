@@ -8,7 +8,7 @@ import type { ProductView } from '../core/storefront/views';
 import type { RelationStrip } from '../core/storefront/relation-strips';
 
 /** A listing page: a category, a collection, a brand, a tag or a search. */
-export interface ListingPageData {
+interface ListingPageData {
   kind: 'listing';
   title: string;
   text: string;

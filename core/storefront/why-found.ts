@@ -12,7 +12,7 @@ import { textsOf, wordsBeside, type SearchedText } from '../shop/words-beside';
 import { FILL_TO } from './listing-view';
 
 /** Why one product was found. */
-export interface WhyFound {
+interface WhyFound {
   id: string;
   title: string;
   /** what it was put in order by */

@@ -101,7 +101,7 @@ const exists = (path: string) =>
     () => false,
   );
 
-export function mediaPath(folder: string, media: string, size: number): string {
+function mediaPath(folder: string, media: string, size: number): string {
   return join(folder, media.slice(0, 2), media, `${size}.webp`);
 }
 
