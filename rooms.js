@@ -7,6 +7,7 @@
 const core = [
   'core/shared',
   'core/model',
+  'core/look',
   'core/groups',
   'core/products',
   'core/pricing',

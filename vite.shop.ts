@@ -21,22 +21,18 @@ function lettersOf(ranges: string): string {
     .join('');
 }
 
-/** What the shop draws of each family: only headings have the display letters, and they are always bold. */
-const drawn: { file: RegExp; axes: Record<string, number | { min: number; max: number }> }[] = [
-  { file: /bricolage-grotesque-latin-wght/, axes: { wght: 700 } },
-  { file: /instrument-sans-latin-wght/, axes: { wght: { min: 400, max: 700 } } },
-];
+/** Headings are always bold, and the usual family of headings is for nothing else; of the others a shop may draw all weights between. */
+const axesOf = (file: string) => ({ wght: /bricolage-grotesque/.test(file) ? 700 : { min: 400, max: 700 } });
 
 /** Leaves out of the letters that every page loads what the shop never draws. */
 const smallFonts: Plugin = {
   name: 'small-fonts',
   async generateBundle(_options, bundle) {
     for (const file of Object.values(bundle)) {
-      const font = drawn.find((each) => each.file.test(file.fileName));
-      if (file.type !== 'asset' || !font) continue;
+      if (file.type !== 'asset' || !/-latin-wght-normal/.test(file.fileName)) continue;
       file.source = await subsetFont(Buffer.from(file.source), lettersOf(LATIN), {
         targetFormat: 'woff2',
-        variationAxes: font.axes,
+        variationAxes: axesOf(file.fileName),
       });
     }
   },

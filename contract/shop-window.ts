@@ -1,3 +1,4 @@
+import type { Look } from '../core/model/look';
 import type { PageView } from '../core/storefront/pages/page-view';
 
 /** Said by the desk to the storefront in its frame, which then draws itself again from fresh data. */
@@ -17,7 +18,7 @@ export type Typed =
     }
   | { of: 'listing'; /** address of its page in the shop */ url: string; fields: { title?: string; text?: string } }
   | { of: 'page'; id: string; /** the page as it would be drawn now */ drawn: PageView }
-  | { of: 'shop'; fields: { name?: string; tagline?: string } };
+  | { of: 'shop'; fields: { name?: string; tagline?: string; look?: Look } };
 
 /** Carries what is typed now, as a whole; nothing when all of it is saved. */
 export interface TypedMessage {

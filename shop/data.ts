@@ -1,3 +1,4 @@
+import type { Look } from '../core/model/look';
 import type { PictureView } from '../core/storefront/views';
 import type { ListingView } from '../core/storefront/views';
 import type { MenuView } from '../core/storefront/menu-view';
@@ -41,7 +42,7 @@ export type PageData =
 
 /** Everything that one page of the storefront is drawn from, on the server and in the browser. */
 export interface ShopData {
-  shop: { name: string; tagline: string; locale: string; currency: string };
+  shop: { name: string; tagline: string; locale: string; currency: string; look: Look };
   /** put before every address: "" for the shop, "/preview" for the shop window */
   base: string;
   /** path and query without the base */

@@ -2,6 +2,9 @@ import { renderToString } from 'react-dom/server';
 import './all-parts';
 import type { ShopData } from './data';
 import { partsOf, type PartName } from './parts';
+import { familiesOf, lookProperties } from '../core/look/properties';
+import { usualLook, type Look } from '../core/model/look';
+import { type Family } from '../core/model/look-choices';
 import { sharedSize } from '../core/storefront/picture-sizes';
 import { titleOf } from './page-title';
 import { pictureOfPage, structuredPage } from './structured-page';
@@ -14,12 +17,12 @@ export interface ShopAssets {
   styles: readonly string[];
   /** scripts that each part of the shop is made of, beside those above */
   parts: Readonly<Partial<Record<PartName, readonly string[]>>>;
-  /** the letters that every page needs at once */
-  fonts: readonly string[];
+  /** by family: its style sheet, and the letters that a page needs at once */
+  families: Readonly<Partial<Record<Family, { style: string; letters: string }>>>;
 }
 
 /** For a storefront of which nothing was built: its pages are read without style or script. */
-export const noAssets: ShopAssets = { scripts: [], shared: [], styles: [], parts: {}, fonts: [] };
+export const noAssets: ShopAssets = { scripts: [], shared: [], styles: [], parts: {}, families: {} };
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
@@ -66,11 +69,19 @@ function cardOfPage(data: ShopData): string {
   return [...tags, `<meta name="twitter:card" content="${picture ? 'summary_large_image' : 'summary'}">`].join('\n');
 }
 
+/** What a look changes of the usual one, as an attribute of the page: its first paint has the right look. */
+function styleOf(look: Look): string {
+  const usual: Readonly<Record<string, string>> = lookProperties(usualLook);
+  const own = Object.entries(lookProperties(look)).filter(([name, value]) => usual[name] !== value);
+  return own.length === 0 ? '' : ` style="${escapeText(own.map(([name, value]) => `${name}:${value}`).join(';'))}"`;
+}
+
 /** A whole HTML page of the storefront. */
 export function renderShop(data: ShopData, assets: ShopAssets): string {
   const json = scriptJson(data);
+  const letters = familiesOf(data.shop.look).flatMap((family) => assets.families[family] ?? []);
   return `<!doctype html>
-<html lang="${escapeText(data.shop.locale)}">
+<html lang="${escapeText(data.shop.locale)}"${styleOf(data.shop.look)}>
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -80,7 +91,7 @@ ${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.orig
 ${cardOfPage(data)}
 <link rel="icon" href="/favicon.svg" type="image/svg+xml">
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
-${assets.fonts.map((href) => `<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>`).join('\n')}
+${letters.map(({ style, letters: href }) => `<link rel="stylesheet" href="${style}">\n<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>`).join('\n')}
 ${[...new Set([...assets.shared, ...partsOf(data.page).flatMap((name) => assets.parts[name] ?? [])])]
   .map((href) => `<link rel="modulepreload" href="${href}" fetchpriority="low">`)
   .join('\n')}

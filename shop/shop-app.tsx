@@ -46,6 +46,10 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   );
   const data = useMemo(() => withTyped(shown, typed), [shown, typed]);
   useCardLinks(initial.base, go);
+  const { look } = data.shop;
+  useEffect(() => {
+    if (initial.base && look !== initial.shop.look) void import('./look').then(({ default: draw }) => draw(look));
+  }, [initial, look]);
 
   useEffect(() => {
     if (!initial.base) return;
@@ -77,7 +81,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   );
   return (
     <BaseContext value={data.base}>
-      <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-white focus:p-3">
+      <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
         To the content
       </a>
       <Header data={data} />

@@ -1,8 +1,9 @@
+import { usualLook } from '../core/model/look';
 import type { ShopData } from './data';
 import { stillDrawn, withTyped } from './typed';
 
 const card = (id: string, title: string) => ({ id, title }) as never;
-const shop = { name: 'Lark & Line', tagline: '', locale: 'en', currency: 'EUR' };
+const shop = { name: 'Lark & Line', tagline: '', locale: 'en', currency: 'EUR', look: usualLook };
 const data = (page: unknown, url = '/'): ShopData =>
   ({ shop, base: '/preview', url, origin: '', menu: { items: [], footer: [], top: [] }, page }) as ShopData;
 

@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import { usualLook } from '../core/model/look';
 import { act, renderHook } from '@testing-library/react';
 import fc from 'fast-check';
 import type { ShopData } from './data';
@@ -7,7 +8,7 @@ import { withSort, withValue } from './listing/address';
 import { useNavigation } from './use-navigation';
 
 const dataAt = (url: string): ShopData => ({
-  shop: { name: 'Test kites', tagline: '', locale: 'en', currency: 'EUR' },
+  shop: { name: 'Test kites', tagline: '', locale: 'en', currency: 'EUR', look: usualLook },
   base: '',
   url,
   origin: 'https://shop.example',

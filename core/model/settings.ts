@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lookSchema, usualLook } from './look';
 import { synonymLineSchema } from './synonyms';
 
 const taxRateSchema = z
@@ -38,6 +39,7 @@ export const settingsSchema = z.object({
   taxIncluded: z.boolean(),
   timeZone: z.string().refine(isTimeZone, 'There is no such time zone.'),
   locale: z.string().refine(isLocale, 'There is no such language.'),
+  look: lookSchema.default(usualLook),
   /** groups of words and short phrases that mean the same to whoever searches */
   synonyms: z.array(synonymLineSchema).max(300, 'At most 300 lines.').default([]),
 });
@@ -53,6 +55,7 @@ export const settingsWords: Readonly<Record<keyof Settings, string>> = {
   taxIncluded: 'choice of prices with tax',
   timeZone: 'time zone',
   locale: 'language',
+  look: 'look',
   synonyms: 'list of words that mean the same',
 };
 
@@ -66,6 +69,7 @@ export const emptySettings: Settings = {
   taxIncluded: true,
   timeZone: 'Europe/Amsterdam',
   locale: 'en',
+  look: usualLook,
   synonyms: [],
 };
 
@@ -74,7 +78,13 @@ export function settingsOf(stored: Partial<Settings>): Settings {
   const settings = { ...emptySettings, ...stored };
   return {
     ...settings,
+    look: { ...usualLook, ...settings.look, colours: { ...usualLook.colours, ...settings.look.colours } },
     locale: isLocale(settings.locale) ? settings.locale : emptySettings.locale,
     timeZone: isTimeZone(settings.timeZone) ? settings.timeZone : emptySettings.timeZone,
   };
+}
+
+/** Settings as an edition holds them: a look that is as usual is left out, so that their text stays as it was before there were looks. */
+export function leanSettings({ look, ...settings }: Settings): Partial<Settings> {
+  return JSON.stringify(look) === JSON.stringify(usualLook) ? settings : { ...settings, look };
 }

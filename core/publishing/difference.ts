@@ -1,3 +1,5 @@
+import { type Look } from '../model/look';
+import { colourRoles, families, lookChoices, type ColourRole } from '../model/look-choices';
 import { synonymWords } from '../search/synonyms';
 import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
@@ -82,6 +84,20 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
 
 const percent = (basisPoints: number) => `${basisPoints / 100} %`;
 
+/** A look in words: each colour and each choice by itself. */
+function lookFields({ colours, display, text, ...choices }: Look): [string, string][] {
+  const roles = Object.entries(colourRoles) as [ColourRole, string][];
+  return [
+    ...roles.map(([role, name]): [string, string] => [`Colour: ${name.toLowerCase()}`, colours[role]]),
+    ['Letters of headings', families[display].name],
+    ['Letters of all else', families[text].name],
+    ...lookChoices.map(({ key, name, words }): [string, string] => [
+      name,
+      (words as Readonly<Record<string, string>>)[choices[key]]!,
+    ]),
+  ];
+}
+
 function settingsFields(settings: Settings): Map<string, string> {
   return new Map([
     ['Name', settings.name],
@@ -92,6 +108,7 @@ function settingsFields(settings: Settings): Map<string, string> {
     ['Prices', settings.taxIncluded ? 'with the tax' : 'without the tax'],
     ['Time zone', settings.timeZone.replace(/_/g, ' ')],
     ['Language', settings.locale],
+    ...lookFields(settings.look),
     ['Words that mean the same', settings.synonyms.map(synonymWords).join('; ')],
   ]);
 }

@@ -9,7 +9,7 @@ import { orderOfText, orderText, type Order } from '../model/order';
 import { productDefaults, variantDefaults, type Product, type Variant } from '../model/product';
 import { leanMenu, wholeMenu, type Menu } from '../model/menu';
 import { leanPage, wholePage, type Page } from '../model/page';
-import { settingsOf, type Settings } from '../model/settings';
+import { leanSettings, settingsOf, type Settings } from '../model/settings';
 import { canonicalJson, listText, ObjectForm } from '../shared/canonical-json';
 
 const isPublished = ({ audience }: Field) => audience !== 'seller';
@@ -75,6 +75,7 @@ export function documentText(document: ShopDocument): string {
   if (isGroup(document.kind)) return groupText(document.kind, document.body);
   if (document.kind === 'page') return canonicalJson(leanPage(document.body));
   if (document.kind === 'menu') return canonicalJson(leanMenu(document.body));
+  if (document.kind === 'settings') return canonicalJson(leanSettings(document.body));
   if (document.kind !== 'product') return canonicalJson(document.body);
   const { options, variants, pictures } = document.body;
   return forms.product.text(document.body, {

@@ -367,16 +367,14 @@ test('the page of a product tells search engines what it is', async () => {
     '@context': 'https://schema.org',
     '@type': 'Product',
     name: 'Harrier',
-    offers: [
-      {
-        '@type': 'Offer',
-        sku: 'HD-1',
-        gtin: '4006381333931',
-        price: '64.00',
-        priceCurrency: 'EUR',
-        availability: 'https://schema.org/OutOfStock',
-      },
-    ],
+    sku: 'HD-1',
+    gtin: '4006381333931',
+    offers: {
+      '@type': 'Offer',
+      price: '64.00',
+      priceCurrency: 'EUR',
+      availability: 'https://schema.org/OutOfStock',
+    },
   });
   expect(html).not.toContain('content="noindex"');
   const { body } = await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`);

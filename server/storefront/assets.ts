@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { families, type Family } from '../../core/model/look-choices';
 import { partFiles, type PartName } from '../../shop/parts';
 import { noAssets, type ShopAssets } from '../../shop/render';
 
@@ -7,13 +8,13 @@ interface ManifestEntry {
   file: string;
   css?: string[];
   imports?: string[];
-  assets?: string[];
 }
 type Manifest = Readonly<Record<string, ManifestEntry | undefined>>;
 
 const ENTRY = 'shop/client.tsx';
-/** The letters of most languages; others are loaded where a page has them. */
-const FIRST_FONTS = /-latin-wght-normal-[^/]*\.woff2$/;
+/** The letters of a family that most languages need; others are loaded where a page has them. */
+const lettersFile = (family: Family) =>
+  `node_modules/@fontsource-variable/${family}/files/${family}-latin-wght-normal.woff2`;
 
 /** The scripts of an entry and of all that it imports, each once. */
 function scriptsOf(manifest: Manifest, key: string, met = new Set<string>()): string[] {
@@ -40,6 +41,13 @@ export function shopAssets(dist: string): ShopAssets {
     shared,
     styles: (entry.css ?? []).map((file) => `/assets/${file}`),
     parts: Object.fromEntries(parts),
-    fonts: (entry.assets ?? []).filter((file) => FIRST_FONTS.test(file)).map((file) => `/assets/${file}`),
+    families: Object.fromEntries(
+      (Object.keys(families) as Family[]).flatMap((family) => {
+        const [style, letters] = [manifest[`shop/fonts/${family}.css`], manifest[lettersFile(family)]];
+        return style && letters
+          ? [[family, { style: `/assets/${style.file}`, letters: `/assets/${letters.file}` }]]
+          : [];
+      }),
+    ),
   };
 }

@@ -214,9 +214,9 @@ export function pageData(context: PageContext, request: PageRequest): { status: 
 }
 
 function framed(shop: ResolvedShop, request: PageRequest, page: PageData): ShopData {
-  const { name, tagline, locale, currency } = shop.settings;
+  const { name, tagline, locale, currency, look } = shop.settings;
   return {
-    shop: { name, tagline, locale, currency },
+    shop: { name, tagline, locale, currency, look },
     base: request.base,
     url: request.url,
     origin: request.origin,

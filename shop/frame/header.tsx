@@ -1,6 +1,7 @@
 import { Menu, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useHref } from '../base';
+import type { Look } from '../../core/model/look';
 import type { ShopData } from '../data';
 import { PhoneMenu, WideMenu } from './menu-list';
 import { SearchBox } from './search-box';
@@ -9,15 +10,34 @@ interface Props {
   data: ShopData;
 }
 
+/** Where name, menu and search stand on a wide screen; on a narrow one they are alike. */
+const heads: Record<Look['header'], { box: string; name: string; menu: string; search: string }> = {
+  row: { box: '', name: '', menu: '', search: '' },
+  stacked: { box: 'lg:flex-wrap', name: 'lg:text-2xl', menu: 'lg:order-last lg:w-full', search: 'lg:max-w-md' },
+  split: {
+    box: 'lg:grid lg:grid-cols-[1fr_auto_1fr]',
+    name: 'lg:order-2 lg:text-2xl',
+    menu: 'lg:order-1',
+    search: 'lg:order-3',
+  },
+  centred: {
+    box: 'lg:flex-wrap lg:justify-between',
+    name: 'lg:w-full lg:text-center lg:text-3xl',
+    menu: '',
+    search: '',
+  },
+};
+
 /** Name, search and menu; on a phone the menu comes out as a drawer. */
 export function Header({ data }: Props) {
   const { shop, base, menu, url } = data;
   const href = useHref();
+  const head = heads[shop.look.header];
   const drawer = useRef<HTMLDialogElement>(null);
   // Another page was shown without loading it: the drawer that led there is done.
   useEffect(() => drawer.current?.close(), [url]);
   return (
-    <header className="border-b border-line bg-white">
+    <header className="border-b border-line bg-paper">
       {menu.top.length > 0 && (
         <nav aria-label="Above the head" className="border-b border-line bg-mist max-md:hidden">
           <ul className="mx-auto flex max-w-7xl flex-wrap justify-end gap-x-5 px-4 py-1.5 text-xs text-ink-soft lg:px-8">
@@ -35,7 +55,9 @@ export function Header({ data }: Props) {
           </ul>
         </nav>
       )}
-      <div className="mx-auto flex max-w-7xl items-center gap-x-6 gap-y-3 px-4 py-4 max-lg:flex-wrap lg:px-8">
+      <div
+        className={`mx-auto flex max-w-7xl items-center gap-x-6 gap-y-3 px-4 py-4 max-lg:flex-wrap lg:px-8 ${head.box}`}
+      >
         {menu.items.length + menu.top.length > 0 && (
           <button
             type="button"
@@ -46,13 +68,17 @@ export function Header({ data }: Props) {
             <Menu size={22} aria-hidden="true" />
           </button>
         )}
-        <a href={`${base}/`} className="shrink-0 font-display text-xl font-bold tracking-tight text-ink">
+        <a href={`${base}/`} className={`shrink-0 font-display text-xl font-bold tracking-tight text-ink ${head.name}`}>
           {shop.name}
         </a>
-        <nav aria-label="Shop" className="min-w-0 max-lg:order-last max-lg:w-full max-md:hidden">
+        <nav aria-label="Shop" className={`min-w-0 max-lg:order-last max-lg:w-full max-md:hidden ${head.menu}`}>
           <WideMenu items={menu.items} here={url} />
         </nav>
-        <SearchBox base={base} initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''} />
+        <SearchBox
+          base={base}
+          initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''}
+          className={head.search}
+        />
       </div>
       {/* Escape closes a dialog by itself. */}
       {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events */}
@@ -60,7 +86,7 @@ export function Header({ data }: Props) {
         ref={drawer}
         aria-label="Menu"
         onClick={(event) => event.target === drawer.current && drawer.current.close()}
-        className="m-0 h-dvh max-h-none w-[min(22rem,88vw)] max-w-none bg-white p-0 backdrop:bg-black/40 md:hidden"
+        className="m-0 h-dvh max-h-none w-[min(22rem,88vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 md:hidden"
       >
         <div className="flex items-center justify-between border-b border-line px-4 py-3">
           <span className="font-display text-lg font-bold text-ink">{shop.name}</span>

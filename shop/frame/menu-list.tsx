@@ -42,7 +42,7 @@ function DropDown({
     <div
       id={id}
       // Without script it comes out under the pointer; the page of the item leads further too.
-      className={`${isLate ? 'right-0' : 'left-0'} ${isOpen ? 'flex' : 'hidden group-hover:flex'} absolute top-full z-30 gap-4 rounded-2xl border border-line bg-white p-2 shadow-lg`}
+      className={`${isLate ? 'right-0' : 'left-0'} ${isOpen ? 'flex' : 'hidden group-hover:flex'} absolute top-full z-30 gap-4 rounded-2xl border border-line bg-paper p-2 shadow-lg`}
     >
       <ul className={isDeep ? 'flex gap-2' : 'min-w-52'}>
         {item.items.map((sub, i) => (
@@ -92,7 +92,7 @@ export function WideMenu({ items, here }: Props) {
           <Item
             item={item}
             here={here}
-            className={`block whitespace-nowrap rounded-full py-2 pl-3 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist ${item.items.length > 0 ? 'pr-1' : 'pr-3'}`}
+            className={`block whitespace-nowrap rounded-button py-2 pl-3 text-sm font-medium text-ink hover:bg-mist aria-[current]:bg-mist ${item.items.length > 0 ? 'pr-1' : 'pr-3'}`}
           />
           {item.items.length > 0 && (
             <>

@@ -9,6 +9,7 @@ const WAIT_MS = 90;
 interface Props {
   base: string;
   initial: string;
+  className?: string;
 }
 
 interface Option {
@@ -107,7 +108,7 @@ function useSuggestions(base: string, q: string, isOpen: boolean): { q: string; 
 }
 
 /** Search with suggestions while typing. Without script it is a plain form that leads to the search page. */
-export function SearchBox({ base, initial }: Props) {
+export function SearchBox({ base, initial, className = '' }: Props) {
   const [q, setQ] = useState(initial);
   const [isOpen, setOpen] = useState(false);
   const [active, setActive] = useState(-1);
@@ -165,7 +166,7 @@ export function SearchBox({ base, initial }: Props) {
       ref={frame}
       role="search"
       action={`${base}/search`}
-      className="relative ml-auto w-full max-w-xs max-lg:flex-1 max-md:max-w-none lg:min-w-52"
+      className={`relative ml-auto w-full max-w-xs max-lg:flex-1 max-md:max-w-none lg:min-w-52 ${className}`}
       onSubmit={() => noteSearch(q)}
       onBlur={(event) => {
         if (!frame.current?.contains(event.relatedTarget)) setOpen(false);
@@ -183,7 +184,7 @@ export function SearchBox({ base, initial }: Props) {
         aria-expanded={isShown && options.length > 0}
         aria-controls={id}
         aria-activedescendant={isShown && at >= 0 ? `${id}-${at}` : undefined}
-        className="w-full min-w-0 rounded-full border border-line bg-white px-4 py-2 text-sm text-ink placeholder:text-ink-soft"
+        className="w-full min-w-0 rounded-button border border-line bg-paper px-4 py-2 text-sm text-ink placeholder:text-ink-soft"
         onFocus={open}
         onClick={open}
         onChange={(event) => {
@@ -199,7 +200,7 @@ export function SearchBox({ base, initial }: Props) {
       </p>
       <div
         hidden={!isShown}
-        className="absolute right-0 top-full z-40 mt-2 max-h-[75vh] w-full min-w-[min(22rem,calc(100vw-2rem))] overflow-y-auto rounded-2xl border border-line bg-white p-2 shadow-lg"
+        className="absolute right-0 top-full z-40 mt-2 max-h-[75vh] w-full min-w-[min(22rem,calc(100vw-2rem))] overflow-y-auto rounded-2xl border border-line bg-paper p-2 shadow-lg"
       >
         {isNothing && (
           <p className="px-3 py-4 text-sm text-ink-soft">Nothing found for “{q.trim()}”. Fewer letters may help.</p>

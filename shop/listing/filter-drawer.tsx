@@ -39,7 +39,7 @@ export function FilterDrawer({
       ref={dialog}
       aria-label="Filters"
       onClose={close}
-      className="m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-white p-0 backdrop:bg-black/40 lg:hidden"
+      className="m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 lg:hidden"
     >
       <div className="flex h-full flex-col">
         <div className="flex items-center justify-between border-b border-line px-5 py-3">
@@ -58,7 +58,7 @@ export function FilterDrawer({
           <button
             type="button"
             onClick={close}
-            className="w-full rounded-full bg-deep px-5 py-3 font-semibold text-white"
+            className="w-full rounded-button bg-deep px-5 py-3 font-semibold text-white"
           >
             Show {total}
           </button>

@@ -92,7 +92,10 @@ export function Filters({ facets, ...rest }: Props) {
         ),
       )}
       <noscript>
-        <button type="submit" className="mb-4 w-full rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white">
+        <button
+          type="submit"
+          className="mb-4 w-full rounded-button bg-deep px-5 py-2.5 text-sm font-semibold text-white"
+        >
           Show these
         </button>
       </noscript>

@@ -64,7 +64,7 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
           <button
             type="button"
             onClick={() => goOn(chip.without)}
-            className="rounded-full bg-mist px-3 py-1.5 text-sm text-ink hover:bg-line"
+            className="rounded-button bg-mist px-3 py-1.5 text-sm text-ink hover:bg-line"
           >
             {chip.label} <span aria-hidden="true">×</span>
             <span className="sr-only">, remove</span>
@@ -165,7 +165,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                 type="button"
                 aria-haspopup="dialog"
                 onClick={() => setDrawerOpen(true)}
-                className="rounded-full border border-line px-4 py-2 text-sm font-medium text-ink lg:hidden"
+                className="rounded-button border border-line px-4 py-2 text-sm font-medium text-ink lg:hidden"
               >
                 Filter{chosen > 0 && ` (${chosen})`}
               </button>
@@ -181,7 +181,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                   name="sort"
                   value={sort}
                   onChange={(event) => go(withSort(url, event.target.value))}
-                  className="min-w-0 rounded-full border border-line bg-white px-3 py-2 text-sm text-ink"
+                  className="min-w-0 rounded-button border border-line bg-paper px-3 py-2 text-sm text-ink"
                 >
                   {listing.sorts.map(({ key, label }) => (
                     <option key={key} value={key}>
@@ -190,7 +190,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                   ))}
                 </select>
                 <noscript>
-                  <button type="submit" className="rounded-full border border-line px-3 py-2 text-sm text-ink">
+                  <button type="submit" className="rounded-button border border-line px-3 py-2 text-sm text-ink">
                     Sort
                   </button>
                 </noscript>

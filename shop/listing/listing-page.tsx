@@ -32,7 +32,7 @@ export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
                     <li key={to}>
                       <a
                         href={base + to}
-                        className="block rounded-full border border-line px-3.5 py-1.5 text-sm text-ink hover:border-ink"
+                        className="block rounded-button border border-line px-3.5 py-1.5 text-sm text-ink hover:border-ink"
                       >
                         {label}
                       </a>

@@ -28,7 +28,7 @@ export function NoGoods({ listing: { total, page, pageSize }, q, url, go }: Prop
   const base = useBase();
   const isFiltered = hasFilters(url);
   const last = Math.ceil(total / pageSize);
-  const act = 'mt-5 inline-block rounded-full bg-deep px-5 py-2.5 text-sm font-semibold text-white';
+  const act = 'mt-5 inline-block rounded-button bg-deep px-5 py-2.5 text-sm font-semibold text-white';
   if (total > 0)
     return (
       <div className="rounded-2xl bg-mist px-6 py-16 text-center">

@@ -56,7 +56,7 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
                 set(choose(without, slot, event.target.value, pieces));
               }
             }}
-            className="mt-1 max-w-full rounded-lg border border-line bg-white px-2 py-1 text-sm"
+            className="mt-1 max-w-full rounded-lg border border-line bg-paper px-2 py-1 text-sm"
           >
             {part.variants.map(({ id, label, most }) => (
               <option key={id} value={id} disabled={most === 0}>
@@ -78,7 +78,7 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
             aria-label={`Choose ${part.title}`}
             disabled={!canBeHad}
             onClick={() => setPieces(pieces > 0 && slot.min === 0 ? 0 : 1)}
-            className="rounded-full border border-line px-3 py-1.5 text-sm font-semibold hover:border-ink aria-pressed:bg-deep aria-pressed:text-white disabled:opacity-30"
+            className="rounded-button border border-line px-3 py-1.5 text-sm font-semibold hover:border-ink aria-pressed:bg-deep aria-pressed:text-white disabled:opacity-30"
           >
             {pieces > 0 ? 'Chosen' : 'Choose'}
           </button>
@@ -151,7 +151,7 @@ export function BundleChooser({ bundle, fixed, currency }: Props) {
         </fieldset>
       ))}
       <p
-        className="sticky bottom-0 z-10 mt-5 flex flex-wrap items-baseline gap-x-3 border-t border-line bg-white py-3"
+        className="sticky bottom-0 z-10 mt-5 flex flex-wrap items-baseline gap-x-3 border-t border-line bg-paper py-3"
         aria-live="polite"
       >
         {missing === null ? (

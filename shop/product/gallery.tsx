@@ -15,7 +15,7 @@ interface Props {
 }
 
 const round =
-  'absolute top-1/2 z-10 flex size-11 -translate-y-1/2 items-center justify-center rounded-full bg-white/90 text-ink shadow hover:bg-white';
+  'absolute top-1/2 z-10 flex size-11 -translate-y-1/2 items-center justify-center rounded-full bg-paper/90 text-ink shadow hover:bg-paper';
 
 const isPlain = (event: MouseEvent) => !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey);
 

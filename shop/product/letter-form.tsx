@@ -17,7 +17,7 @@ interface Props {
 }
 
 const field =
-  'w-full min-w-0 rounded-xl border border-line bg-white px-4 py-2.5 text-ink aria-[invalid=true]:border-sale';
+  'w-full min-w-0 rounded-xl border border-line bg-paper px-4 py-2.5 text-ink aria-[invalid=true]:border-sale';
 
 const Problem = ({ id, text }: { id: string; text: string | undefined }) =>
   text && (
@@ -88,7 +88,7 @@ export function LetterForm({ api, action, about, words, button, thanks, isDone, 
       <button
         type="submit"
         disabled={state === 'sending'}
-        className="self-start rounded-full bg-deep px-5 py-2.5 font-semibold text-white hover:bg-ink disabled:opacity-60"
+        className="self-start rounded-button bg-deep px-5 py-2.5 font-semibold text-white hover:brightness-90 disabled:opacity-60"
       >
         {button}
       </button>

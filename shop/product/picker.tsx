@@ -36,7 +36,7 @@ export function Picker({
                     aria-pressed={value === chosen}
                     title={canBeHad || product.orderDelay !== null ? value.label : `${value.label}, sold out`}
                     onClick={() => choose(variant)}
-                    className={`flex min-h-10 items-center gap-2 rounded-full border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
+                    className={`flex min-h-10 items-center gap-2 rounded-button border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
                   >
                     {value.picture ? (
                       <img

@@ -47,14 +47,14 @@ export default function QuickLook({ url, close, go }: Props) {
       aria-busy={!product}
       onClose={close}
       onClick={(event) => event.target === dialog.current && dialog.current.close()}
-      className="m-auto max-h-[92dvh] w-[min(64rem,94vw)] overflow-y-auto rounded-3xl bg-white p-0 text-ink backdrop:bg-black/40"
+      className="m-auto max-h-[92dvh] w-[min(64rem,94vw)] overflow-y-auto rounded-3xl bg-paper p-0 text-ink backdrop:bg-black/40"
     >
       <div className="relative min-h-96 p-6 md:p-8">
         <button
           type="button"
           aria-label="Close"
           onClick={() => dialog.current?.close()}
-          className="absolute right-4 top-4 z-20 flex size-10 items-center justify-center rounded-full bg-white text-ink hover:bg-mist"
+          className="absolute right-4 top-4 z-20 flex size-10 items-center justify-center rounded-full bg-paper text-ink hover:bg-mist"
         >
           <X size={20} aria-hidden="true" />
         </button>
@@ -85,7 +85,7 @@ export default function QuickLook({ url, close, go }: Props) {
                   dialog.current?.close();
                   go(whole!);
                 }}
-                className="mt-6 inline-block rounded-full border border-ink px-6 py-3 font-semibold hover:bg-mist"
+                className="mt-6 inline-block rounded-button border border-ink px-6 py-3 font-semibold hover:bg-mist"
               >
                 See all about it
               </a>

@@ -37,12 +37,12 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
           className={`transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none ${card.inStock ? '' : 'opacity-55 saturate-50'}`}
         />
         {!card.inStock ? (
-          <span className="absolute left-3 top-3 rounded-full bg-white px-2.5 py-1 text-xs font-semibold text-ink">
+          <span className="absolute left-3 top-3 rounded-button bg-paper px-2.5 py-1 text-xs font-semibold text-ink">
             Sold out
           </span>
         ) : (
           card.wasPrice !== null && (
-            <span className="absolute left-3 top-3 rounded-full bg-sale px-2.5 py-1 text-xs font-semibold text-white">
+            <span className="absolute left-3 top-3 rounded-button bg-sale px-2.5 py-1 text-xs font-semibold text-white">
               −{Math.round(100 - (100 * price.min) / card.wasPrice)} %
             </span>
           )
@@ -86,7 +86,7 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
           type="button"
           onClick={() => look(card.url)}
           // A finger has no pointing: it goes to the product right away.
-          className="absolute right-3 top-3 rounded-full bg-white px-3 py-1.5 text-xs font-semibold text-ink opacity-0 shadow transition hover:bg-mist focus-visible:opacity-100 group-hover:opacity-100 motion-reduce:transition-none [@media(hover:none)]:hidden"
+          className="absolute right-3 top-3 rounded-button bg-paper px-3 py-1.5 text-xs font-semibold text-ink opacity-0 shadow transition hover:bg-mist focus-visible:opacity-100 group-hover:opacity-100 motion-reduce:transition-none [@media(hover:none)]:hidden"
         >
           Quick look<span className="sr-only"> at {card.title}</span>
         </button>

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Redo2, Search, Undo2, type LucideIcon } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { asItWas } from '../../shared/ui/where-one-was';
 import { findField } from './find-field';
@@ -53,6 +53,11 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
   const [isFinding, setFinding] = useState(false);
   const [typed, setTyped] = useState('');
   const changes = status?.changes ?? 0;
+  const nav = useRef<HTMLElement>(null);
+  // On a phone not all desks are in sight.
+  useEffect(() => {
+    nav.current?.querySelector('[aria-current=page]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [pathname]);
   return (
     <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
       <Link to="/goods" className="flex items-center gap-2.5 self-center rounded-md">
@@ -63,14 +68,18 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
         </svg>
         <span className="font-display text-lg font-bold max-md:sr-only">Dispona</span>
       </Link>
-      <nav aria-label="Desks" className="flex items-end gap-1 self-end">
+      <nav
+        ref={nav}
+        aria-label="Desks"
+        className="flex min-w-0 items-end gap-1 self-end overflow-x-auto [scrollbar-width:none]"
+      >
         {desks.map(({ to, words }) => (
           <NavLink
             key={to}
             to={pathname === to ? to : asItWas(to)}
             className={({ isActive }) =>
               clsx(
-                'rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-1.5',
+                'shrink-0 rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-1.5',
                 isActive ? 'bg-ink text-sheet' : 'text-ink-2 hover:text-ink',
               )
             }
@@ -79,7 +88,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex min-w-0 items-center gap-3 self-center max-md:gap-1">
+      <div className="ml-auto flex min-w-0 items-center gap-3 max-md:shrink-0 self-center max-md:gap-1">
         <button
           type="button"
           aria-label="Find or do"

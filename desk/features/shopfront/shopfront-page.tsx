@@ -10,6 +10,7 @@ import { useTitle } from '../../shared/ui/use-title';
 import { PageBuilder } from './builder/page-builder';
 import { ExposurePage } from './exposure/exposure-page';
 import { FloorPage } from './floor/floor-page';
+import { LookPage } from './look/look-page';
 import { MenusPage } from './menus/menus-page';
 import { NewPage } from './new-page';
 import { SearchPage } from './search/search-page';
@@ -20,6 +21,7 @@ const IN_SIGHT = 5;
 
 /** What is no page, but about all of them. */
 const views = [
+  { key: 'look', name: 'Look' },
   { key: 'menu', name: 'Menu' },
   { key: 'floor', name: 'Floor plan' },
   { key: 'exposure', name: 'Exposure' },
@@ -108,6 +110,8 @@ export function ShopfrontPage() {
         <ExposurePage />
       ) : view === 'search' ? (
         <SearchPage />
+      ) : view === 'look' ? (
+        settings && <LookPage settings={settings} />
       ) : view === 'menu' ? (
         <div className="min-h-0 flex-1 overflow-y-auto p-4">
           <MenusPage menu={menu} />

@@ -46,7 +46,7 @@ function Said({
             <a
               key={i}
               href={href(url)}
-              className={`rounded-full px-6 py-3 font-semibold ${i === 0 ? 'bg-white text-deep hover:bg-mist' : 'border border-white/60 text-white hover:border-white'}`}
+              className={`rounded-button px-6 py-3 font-semibold ${i === 0 ? 'bg-white text-deep hover:bg-mist' : 'border border-white/60 text-white hover:border-white'}`}
             >
               {label}
             </a>

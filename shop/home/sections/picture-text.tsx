@@ -23,7 +23,7 @@ export function PictureText({ section, isFirst }: SectionProps<'pictureText'>) {
         {button && (
           <a
             href={href(button.url)}
-            className="mt-5 inline-block rounded-full bg-deep px-6 py-3 font-semibold text-white hover:bg-ink"
+            className="mt-5 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90"
           >
             {button.label}
           </a>

@@ -43,7 +43,7 @@ export function Product({ section, isFirst }: SectionProps<'product'>) {
             <VariantChoice product={product} current={current} choose={({ id }) => (setWanted(id), setShown(null))} />
             <a
               href={`${base}${product.url}${current.id === product.variants[0]?.id ? '' : `?v=${current.id}`}`}
-              className="mt-6 inline-block rounded-full bg-deep px-6 py-3 font-semibold text-white hover:bg-ink"
+              className="mt-6 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90"
             >
               See all about it
             </a>

@@ -10,7 +10,7 @@ export function Quotes({ section, isFirst }: SectionProps<'quotes'>) {
       <Heading section={section} isFirst={isFirst} />
       <ul className={`grid gap-4 lg:gap-6 ${wideColumns[Math.min(3, section.quotes.length)]}`}>
         {section.quotes.map(({ words, who, stars }, i) => (
-          <li key={i} className="rounded-3xl border border-line bg-white p-6 text-ink">
+          <li key={i} className="rounded-3xl border border-line bg-paper p-6 text-ink">
             <figure className="flex h-full flex-col gap-4">
               {stars !== null && (
                 <p className="text-sea" role="img" aria-label={`${stars} of 5 stars`}>

@@ -8,7 +8,7 @@ import { wideCards, wideColumns } from './columns';
 import type { SectionProps } from './section-props';
 
 const round =
-  'flex size-9 items-center justify-center rounded-full border border-line bg-white text-ink hover:border-ink';
+  'flex size-9 items-center justify-center rounded-full border border-line bg-paper text-ink hover:border-ink';
 
 /** Goods in a grid, or in a row that scrolls. */
 export function Strip({ section, at, isFirst }: SectionProps<'strip'>) {

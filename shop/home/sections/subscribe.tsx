@@ -47,12 +47,12 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
             placeholder="you@example.com"
             aria-invalid={problem !== undefined}
             aria-describedby={problem ? `${field}-problem` : undefined}
-            className="min-w-0 grow basis-56 rounded-full border border-line bg-white px-5 py-3 text-ink placeholder:text-ink-soft"
+            className="min-w-0 grow basis-56 rounded-button border border-line bg-paper px-5 py-3 text-ink placeholder:text-ink-soft"
           />
           <button
             type="submit"
             disabled={!isReady || state === 'sending'}
-            className="rounded-full bg-sea px-6 py-3 font-semibold text-white hover:bg-ink"
+            className="rounded-button bg-sea px-6 py-3 font-semibold text-white hover:brightness-90"
           >
             {section.button}
           </button>
