@@ -39,14 +39,6 @@ await take('goods', '/desk/goods', async (on) => {
   await on.getByRole('link', { name: 'Harrier delta 180' }).hover();
   await on.waitForTimeout(1_200);
 });
-await take('narrowed', '/desk/goods', async (on) => {
-  const find = on.getByLabel('Search the goods, or type a condition');
-  await find.fill('margin above 20, price between 20 and 90, colourway is ember or pine');
-  await find.press('Enter');
-  const column = on.getByRole('complementary', { name: 'Narrow the goods' });
-  await column.getByRole('button', { name: /^Price/ }).click();
-  await column.getByRole('button', { name: 'Margin', exact: true }).click();
-});
 await take('prices', '/desk/goods?q=delta', async (on) => {
   await on.getByRole('button', { name: /^Pick all/ }).click();
   await on.getByRole('menuitem', { name: /^These/ }).click();
@@ -69,13 +61,12 @@ page.once('dialog', (dialog) => void dialog.accept());
 await take('product', '/desk/goods?q=harrier', openProduct('Harrier delta 180'));
 await take('groups', '/desk/groups');
 await take('rule', '/desk/groups?q=strong', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
-await take('category', '/desk/groups', (on) =>
-  on
-    .getByRole('link', { name: /^Deltas/ })
-    .first()
-    .click(),
-);
 await take('shopfront', '/desk/shopfront', (on) => on.getByRole('button', { name: /^Light-wind days/ }).click());
+await take('look', '/desk/shopfront?view=look', async (on) => {
+  await on.getByRole('button', { name: /^Almanac/ }).click();
+  await on.waitForTimeout(1_000);
+});
+await take('search', '/desk/shopfront?view=search&q=big+red+power+kite');
 await take('exposure', '/desk/shopfront?view=exposure', (on) => on.locator('canvas').waitFor());
 await take('menus', '/desk/shopfront?view=menu');
 await take('floor', '/desk/shopfront?view=floor', async (on) => {

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Typed } from '../../../../contract/shop-window';
-import { presets, type Preset } from '../../../../core/look/presets';
+import { presets } from '../../../../core/look/presets';
 import type { Look } from '../../../../core/model/look';
 import { colourRoles, families, lookChoices, type ColourRole, type Family } from '../../../../core/model/look-choices';
 import type { Settings } from '../../../../core/model/settings';
@@ -16,8 +16,15 @@ import { useShopWindow } from '../../../shared/window-state';
 import { useSettingsSave } from '../settings-save';
 import { ColourField } from './colour-field';
 import { Faults } from './faults';
+import { FromPicture } from './from-picture';
 import { PresetCards } from './preset-cards';
 import { WindowPages } from './window-pages';
+
+/** A look that the shop window shows while it is thought about. */
+interface Tried {
+  name: string;
+  look: Look;
+}
 
 const drawnLook = ({ look }: Values): Typed => ({ of: 'shop', fields: { look: look as Look | undefined } });
 
@@ -61,7 +68,7 @@ export function LookPage({ settings }: { settings: Settings }) {
   const save = useSettingsSave(settings);
   useDrawnDrafts(save, drawnLook);
   const { value: look, change, error } = useField<Look>(save, 'look');
-  const [tried, setTried] = useState<Preset | null>(null);
+  const [tried, setTried] = useState<Tried | null>(null);
   const [page, setPage] = useState('/');
   useShopWindow(page);
   useEffect(() => {
@@ -82,10 +89,11 @@ export function LookPage({ settings }: { settings: Settings }) {
           <p className="mb-2 text-ink-2">Try one on your own goods, in the shop window, before you take it.</p>
           <PresetCards
             presets={presets}
-            tried={tried}
+            tried={tried?.name ?? null}
             isTaken={({ look: of }) => JSON.stringify(of) === JSON.stringify(look)}
             attempt={setTried}
           />
+          <FromPicture look={look} attempt={(name, of) => setTried({ name, look: of })} />
           {tried && (
             <div role="status" className="mt-3 flex flex-wrap items-center gap-3 rounded-lg bg-marigold-soft px-4 py-3">
               <span className="font-semibold">The shop window shows “{tried.name}”.</span>
@@ -141,13 +149,7 @@ export function LookPage({ settings }: { settings: Settings }) {
               </div>
             ))}
             {lookChoices.map(({ key, name, words }) => (
-              <OneOf
-                key={key}
-                name={name}
-                words={words}
-                value={look[key]}
-                choose={(value) => set({ [key]: value } as Partial<Look>)}
-              />
+              <OneOf key={key} name={name} words={words} value={look[key]} choose={(value) => set({ [key]: value })} />
             ))}
           </div>
         </section>

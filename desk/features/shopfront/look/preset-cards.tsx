@@ -5,7 +5,8 @@ const bands = ['deep', 'sea', 'sale', 'tint', 'mist', 'paper'] as const;
 
 interface Props {
   presets: readonly Preset[];
-  tried: Preset | null;
+  /** name of the one that the shop window shows */
+  tried: string | null;
   isTaken: (preset: Preset) => boolean;
   attempt: (preset: Preset | null) => void;
 }
@@ -17,8 +18,8 @@ export const PresetCards = ({ presets, tried, isTaken, attempt }: Props) => (
       <li key={preset.key}>
         <button
           type="button"
-          aria-pressed={tried === preset}
-          onClick={() => attempt(tried === preset ? null : preset)}
+          aria-pressed={tried === preset.name}
+          onClick={() => attempt(tried === preset.name ? null : preset)}
           className="sheet flex h-full w-full flex-col p-3 text-left hover:shadow-md aria-pressed:outline-2 aria-pressed:outline-marigold"
         >
           <span className="mb-2 flex h-9 w-full overflow-hidden rounded-md border border-line" aria-hidden="true">

@@ -46,7 +46,7 @@ function Reasons({ found }: { found: Found }) {
     <ul className="text-xs text-ink-2">
       {found.parts.map(({ typed, points, because }) => (
         <li key={typed}>
-          <span className="font-semibold text-ink">{typed}</span>{' '}
+          <span className="font-semibold text-ink">{typed}:</span>{' '}
           {points === 0 ? 'is lacking' : `${because}, ${points}`}
         </li>
       ))}
