@@ -30,5 +30,6 @@ export const problemTypes = {
   cannotUndo: 'urn:dispona:cannot-undo',
   tooLarge: 'urn:dispona:too-large',
   tooMany: 'urn:dispona:too-many',
+  closed: 'urn:dispona:closed',
   failed: 'urn:dispona:failed',
 } as const;

@@ -86,6 +86,14 @@ const settingFields = Object.fromEntries(
 const changeFields = { ...pageFields, ...settingFields };
 const menuFields = eachMenu((name) => z.array(wantedItemSchema).max(menus[name].most, menus[name].tooMany));
 
+const openingSchema = z.object({
+  isClosed: z.boolean(),
+  message: z.string(),
+  hasPassword: z.boolean(),
+  /** what shoppers would miss, in words, with the place in the desk that mends it */
+  missing: z.array(z.object({ words: z.string(), to: z.string() })),
+});
+
 export const shopfrontRoutes = {
   pages: route({
     method: 'GET',
@@ -213,6 +221,25 @@ export const shopfrontRoutes = {
     path: '/api/subscribers',
     summary: 'Those who asked on a page to hear from the shop, the last one first',
     answer: z.object({ items: z.array(z.object({ email: z.string(), at: z.string(), page: z.string() })) }),
+  }),
+  opening: route({
+    method: 'GET',
+    path: '/api/opening',
+    summary: 'Whether shoppers come in, what they read while they do not, and what is still missing to open',
+    answer: openingSchema,
+  }),
+  setOpening: route({
+    method: 'PUT',
+    path: '/api/opening',
+    summary: 'Open or close the shop, at once; a password lets visitors in all the same, null takes it away',
+    body: z
+      .strictObject({
+        isClosed: z.boolean(),
+        message: z.string().trim().max(1_000, 'At most 1,000 characters.'),
+        password: z.string().min(6, 'At least 6 characters.').max(200, 'At most 200 characters.').nullable(),
+      })
+      .partial(),
+    answer: openingSchema,
   }),
   settings: route({ method: 'GET', path: '/api/settings', summary: 'Settings of the shop', answer: settingsSchema }),
   setSettings: route({

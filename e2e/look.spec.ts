@@ -86,3 +86,27 @@ for (const { key, name, look } of presets)
         expect([path, width, over <= 0]).toEqual([path, width, true]);
       }
   });
+
+test('a closed shop shows its message and a way in by password, also on the narrowest screen', async ({
+  page,
+  browser,
+}) => {
+  await call('PUT', '/api/opening', { isClosed: true, message: 'We move house.', password: 'wind from the west' });
+  const context = await browser.newContext({ javaScriptEnabled: false, viewport: { width: 320, height: 640 } });
+  const visitor = await context.newPage();
+  await visitor.goto(`${shop.url}/p/avocet-delta`);
+  await expect(visitor.getByText('We move house.')).toBeVisible();
+  await visitor.getByLabel('Password').fill('rain');
+  await visitor.getByRole('button', { name: 'Come in' }).click();
+  await expect(visitor.getByRole('alert')).toHaveText('That is not the password.');
+  await visitor.getByLabel('Password').fill('wind from the west');
+  await visitor.getByRole('button', { name: 'Come in' }).click();
+  await expect(visitor.getByRole('navigation', { name: 'Shop' })).toBeAttached();
+  await context.close();
+  await page.context().clearCookies();
+  await page.setViewportSize({ width: 320, height: 640 });
+  await page.goto(shop.url);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Walks');
+  await noSeriousFault(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+});

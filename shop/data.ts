@@ -34,11 +34,22 @@ interface MissingPageData {
   message: string;
 }
 
+/** Instead of every page, while the shop is closed. */
+interface ClosedPageData {
+  kind: 'closed';
+  message: string;
+  /** there is a password with which visitors come in */
+  asks: boolean;
+  /** the one that was typed just now is not it */
+  isWrong: boolean;
+}
+
 export type PageData =
   | { kind: 'page'; page: PageView }
   | ListingPageData
   | { kind: 'product'; product: ProductView; variantId: string | null; strips: RelationStrip[] }
-  | MissingPageData;
+  | MissingPageData
+  | ClosedPageData;
 
 /** Everything that one page of the storefront is drawn from, on the server and in the browser. */
 export interface ShopData {

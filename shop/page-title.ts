@@ -12,6 +12,8 @@ export function titleOf({ shop, page }: ShopData): string {
       return page.meta.title || `${page.title} · ${shop.name}`;
     case 'product':
       return page.product.meta.title;
+    case 'closed':
+      return shop.name;
     case 'missing':
       return `${page.heading} · ${shop.name}`;
   }

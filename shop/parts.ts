@@ -50,6 +50,7 @@ export function partsOf(page: PageData): PartName[] {
     case 'listing':
       return page.above.length + page.below.length > 0 ? ['listing', 'sections'] : ['listing'];
     case 'missing':
+    case 'closed':
       return [];
   }
 }

@@ -38,6 +38,7 @@ function isForSearchEngines({ base, url, page }: ShopData): boolean {
   return (
     base === '' &&
     page.kind !== 'missing' &&
+    page.kind !== 'closed' &&
     !(page.kind === 'product' && page.product.meta.noindex) &&
     !(page.kind === 'listing' && page.meta.noindex) &&
     !(page.kind === 'page' && page.page.meta.noindex) &&
@@ -51,7 +52,7 @@ const scriptJson = (value: unknown) => JSON.stringify(value).replace(/</g, '\\u0
 
 /** What is shown where somebody shares a link to the page. */
 function cardOfPage(data: ShopData): string {
-  if (data.base !== '' || data.page.kind === 'missing') return '';
+  if (data.base !== '' || data.page.kind === 'missing' || data.page.kind === 'closed') return '';
   const picture = pictureOfPage(data);
   const told: [property: string, content: string | undefined][] = [
     ['og:site_name', data.shop.name],

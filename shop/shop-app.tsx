@@ -7,6 +7,7 @@ import { EditingContext } from './ui/words';
 import type { PageData, ShopData } from './data';
 import { Footer } from './frame/footer';
 import { Header } from './frame/header';
+import { ClosedPage } from './closed-page';
 import { MissingPage } from './missing-page';
 import { part, type BodyProps } from './parts';
 import { connectShopWindow } from './shop-window';
@@ -30,6 +31,7 @@ interface FrameProps {
 /** What is drawn between head and foot. */
 function Body({ data, ...rest }: FrameProps) {
   const { page } = data;
+  if (page.kind === 'closed') return null;
   if (page.kind === 'missing') return <MissingPage page={page} data={data} {...rest} />;
   const Look = part(page.kind) as ComponentType<BodyProps<PageData['kind']>>;
   return <Look page={page} data={data} {...rest} />;
@@ -79,6 +81,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
       },
     [building],
   );
+  if (data.page.kind === 'closed') return <ClosedPage shop={data.shop} page={data.page} />;
   return (
     <BaseContext value={data.base}>
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">

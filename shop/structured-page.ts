@@ -36,6 +36,7 @@ export function pictureOfPage({ page }: ShopData): string | undefined {
       return address(banner?.kind === 'banner' ? banner.slides[0]?.picture : undefined) ?? undefined;
     }
     case 'missing':
+    case 'closed':
       return undefined;
   }
 }
@@ -87,6 +88,7 @@ export function structuredPage(data: ShopData): object[] {
           ]
         : [];
     case 'missing':
+    case 'closed':
       return [];
   }
 }

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers';
 import { TextDecoder, TextEncoder } from 'node:util';
 
 // A failed test shows its own lines, not the whole page; DEBUG_PRINT_LIMIT=7000 brings that back.
@@ -22,7 +23,8 @@ if (typeof window !== 'undefined') {
     disconnect(): void {}
   }
   const media = { matches: false, addEventListener: () => undefined, removeEventListener: () => undefined };
-  Object.assign(globalThis, { TextDecoder, TextEncoder, Request });
+  // The server that screens are tested before takes a breath after a hundred routes.
+  Object.assign(globalThis, { TextDecoder, TextEncoder, Request, setImmediate });
   Object.assign(window, { ResizeObserver, matchMedia: () => media });
   window.HTMLCanvasElement.prototype.getContext = () => null;
   window.HTMLElement.prototype.scrollIntoView = () => undefined;

@@ -26,6 +26,7 @@ import { searchEngines } from '../storefront/search-engines';
 import { servePictures } from '../media/serve-pictures';
 import { readSession, SESSION_COOKIE } from '../people/sign-in';
 import { shopApi } from '../storefront/shop-api';
+import { door } from '../storefront/door';
 import { nothingThere, problemPage, storefront } from '../storefront/storefront';
 
 export interface AppParts {
@@ -81,8 +82,6 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     (/^\/desk(\/|$)/.test(request.path) ? deskPolicy : shopPolicy)(request, response, next),
   );
   app.use(compression({ filter: isText }));
-  app.use(servePictures(catalog.db, catalog.mediaFolder));
-  app.use(serveFilms(catalog.folder));
   if (dist)
     for (const [address, files] of [
       ['/assets', 'assets'],
@@ -96,6 +95,10 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     catalog.passTime();
     next();
   });
+  const parts = { catalog, assets, origin };
+  app.use(door({ ...parts, isSecure }));
+  app.use(servePictures(catalog.db, catalog.mediaFolder));
+  app.use(serveFilms(catalog.folder));
   app.use(shopApi(catalog));
   app.use(
     peopleApi({ catalog, isSecure, setUpCode, log }),
@@ -117,7 +120,6 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
     });
   app.use(serveFiles(catalog));
-  const parts = { catalog, assets, origin };
   app.use(searchEngines(catalog, origin));
   app.use(storefront(parts));
   app.use(nothingThere);

@@ -6,6 +6,7 @@ import { changeVisitModel, exposureOfProduct, exposureOverview } from './exposur
 import { floor } from './floor';
 import { notMet, pageDraft, pagesOverview } from './queries';
 import { changeMenu, changePage, changeSettings, copyPage, createPage, removePage } from './commands';
+import { openingOf, setOpening } from './opening';
 import { readSubscribers } from '../store/subscribers';
 import { MAX_FILM_BYTES } from '../../core/model/film';
 import { dropArrived } from '../media/file-store';
@@ -57,6 +58,11 @@ export function shopfrontApi(catalog: Catalog): Router {
   });
   answer(router, shopfrontRoutes.menu, () => catalog.working.shop.menu);
   answer(router, shopfrontRoutes.setMenu, ({ body, user }) => changeMenu(catalog, user, body));
+  answer(router, shopfrontRoutes.opening, () => openingOf(catalog));
+  answer(router, shopfrontRoutes.setOpening, async ({ body }) => {
+    await setOpening(catalog, body);
+    return openingOf(catalog);
+  });
   answer(router, shopfrontRoutes.subscribers, () => ({ items: readSubscribers(catalog.db) }));
   answer(router, shopfrontRoutes.settings, () => catalog.working.shop.settings);
   answer(router, shopfrontRoutes.setSettings, ({ body, user }) => changeSettings(catalog, user, body));

@@ -5,7 +5,7 @@ import { countUsers, insertUser } from '../store/people';
 import { putPage, writeSettings } from '../store/pages';
 import { newId } from '../shared/ids';
 import { invalidField } from '../shared/problem';
-import { hashPassword } from './sign-in';
+import { hashPassword } from '../shared/passwords';
 import type { Catalog } from '../state/catalog';
 
 export interface FirstPerson {

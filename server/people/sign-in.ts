@@ -1,6 +1,6 @@
-import { createHash, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import { promisify } from 'node:util';
+import { createHash, randomBytes } from 'node:crypto';
 import type { Db } from '../database/connection';
+import { hashPassword, isPassword } from '../shared/passwords';
 import {
   deleteOtherSessions,
   deleteSession,
@@ -14,8 +14,6 @@ import {
   type SessionRow,
 } from '../store/people';
 
-const derive = promisify(scrypt) as (password: string, salt: string, length: number) => Promise<Buffer>;
-const KEY_LENGTH = 64;
 const DAY_MS = 86_400_000;
 const SESSION_DAYS = 30;
 /** Without anything done for so long a session ends. */
@@ -27,25 +25,13 @@ export const SESSION_COOKIE = 'dispona_session';
 
 const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex');
 
-export async function hashPassword(password: string): Promise<string> {
-  const salt = randomBytes(16).toString('hex');
-  return `${salt}:${(await derive(password, salt, KEY_LENGTH)).toString('hex')}`;
-}
-
-async function matches(password: string, stored: string): Promise<boolean> {
-  const [salt = '', hash = ''] = stored.split(':');
-  const expected = Buffer.from(hash, 'hex');
-  const actual = await derive(password, salt, KEY_LENGTH);
-  return expected.length === actual.length && timingSafeEqual(expected, actual);
-}
-
 /** Someone who does not exist costs as much time as someone with a wrong password. */
 const nobody = hashPassword(randomBytes(16).toString('hex'));
 
 /** The id of the person, or undefined when e-mail and password do not go together. */
 export async function checkPassword(db: Db, email: string, password: string): Promise<string | undefined> {
   const user = userByEmail(db, email);
-  const isRight = await matches(password, user?.password ?? (await nobody));
+  const isRight = await isPassword(password, user?.password ?? (await nobody));
   return user && isRight ? user.id : undefined;
 }
 
@@ -82,7 +68,7 @@ export async function changePassword(
   { userId, token, old, next }: { userId: string; token: string; old: string; next: string },
 ): Promise<boolean> {
   const user = userById(db, userId);
-  if (!user || !(await matches(old, user.password))) return false;
+  if (!user || !(await isPassword(old, user.password))) return false;
   setPassword(db, userId, await hashPassword(next));
   deleteOtherSessions(db, userId, tokenHash(token));
   return true;

@@ -16,6 +16,7 @@ export const refusals = {
   nothingHere: 'There is nothing at this address.',
   noSuchVariant: 'There is no such version of this product.',
   noSuchQuestion: 'There is no such question.',
+  shopIsClosed: 'This shop is closed at the moment.',
   noSuchProduct: 'There is no such product in the shop.',
   onlyDigitalHasDownloads: 'Only digital products have downloads and samples; add it as a manual.',
   tooManyFiles: (most: number) => `A product can have at most ${most} files.`,
