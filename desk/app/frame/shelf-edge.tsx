@@ -56,7 +56,9 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
   const nav = useRef<HTMLElement>(null);
   // On a phone not all desks are in sight.
   useEffect(() => {
-    nav.current?.querySelector('[aria-current=page]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    const current = nav.current?.querySelector<HTMLElement>('[aria-current=page]');
+    // Not `scrollIntoView`: that would also make it the place from which Tab goes on.
+    if (current) nav.current!.scrollLeft = current.offsetLeft - nav.current!.offsetLeft;
   }, [pathname]);
   return (
     <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
