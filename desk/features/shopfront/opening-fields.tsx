@@ -56,7 +56,7 @@ export function OpeningFields() {
   if (!data) return <Loading rows={2} />;
   const atField = refused instanceof CallError ? refused.errors : [];
   return (
-    <section aria-labelledby="opening" className="flex flex-col gap-3 border-t border-line pt-3">
+    <section aria-labelledby="opening" className="flex flex-col gap-3">
       <h3 id="opening" className="font-display text-[15px] font-bold">
         {data.isClosed ? 'The shop is closed' : 'The shop is open'}
       </h3>

@@ -14,7 +14,6 @@ import { readPercent } from '../../shared/ui/readings';
 import { SaveStateWords } from '../../shared/ui/save-state';
 import { Select } from '../../shared/ui/select';
 import { Tick } from '../../shared/ui/tick';
-import { OpeningFields } from './opening-fields';
 import { useSettingsSave } from './settings-save';
 
 const timeZones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }));
@@ -84,7 +83,6 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
         </p>
         <Clashes save={save} />
         <SaveStateWords save={save} />
-        <OpeningFields />
       </div>
     </Dialog>
   );

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useMenu, usePages, useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
+import { Dialog } from '../../shared/ui/dialog';
 import { Choose } from '../../shared/ui/choose';
 import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
@@ -14,6 +15,7 @@ import { LookPage } from './look/look-page';
 import { MenusPage } from './menus/menus-page';
 import { NewPage } from './new-page';
 import { SearchPage } from './search/search-page';
+import { OpeningFields } from './opening-fields';
 import { ShopSettings } from './shop-settings';
 
 /** So many pages stand side by side; the others are found by name. */
@@ -36,6 +38,7 @@ export function ShopfrontPage() {
   const [params, setParams] = useSearchParams();
   const { data: settings } = useSettings();
   const [isSetting, setSetting] = useState(false);
+  const [isOpening, setOpening] = useState(false);
   const [isMaking, setMaking] = useState(false);
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
@@ -98,7 +101,15 @@ export function ShopfrontPage() {
         >
           <Plus size={13} aria-hidden="true" /> New page
         </button>
-        <Button look="bare" className="ml-auto" onClick={() => setSetting(true)}>
+        <Button look="bare" className="ml-auto" onClick={() => setOpening(true)}>
+          Open or closed…
+        </Button>
+        {isOpening && (
+          <Dialog title="Open or closed" isOpen close={() => setOpening(false)}>
+            <OpeningFields />
+          </Dialog>
+        )}
+        <Button look="bare" onClick={() => setSetting(true)}>
           The shop…
         </Button>
         {isSetting && settings && <ShopSettings settings={settings} close={() => setSetting(false)} />}
