@@ -90,8 +90,14 @@ const openingSchema = z.object({
   isClosed: z.boolean(),
   message: z.string(),
   hasPassword: z.boolean(),
-  /** what shoppers would miss, in words, with the place in the desk that mends it */
-  missing: z.array(z.object({ words: z.string(), to: z.string() })),
+  /** what shoppers would miss, where it is mended, and for goods the rule that finds them */
+  missing: z.array(
+    z.object({
+      words: z.string(),
+      at: z.enum(['review', 'goods', 'shopfront', 'menu']),
+      rule: ruleSchema.nullable(),
+    }),
+  ),
 });
 
 export const shopfrontRoutes = {

@@ -49,9 +49,12 @@ export function useNavigation(initial: ShopData, whenShown: () => void): Navigat
       latestUrl.current = url;
       setWanted(url);
       setBusy(true);
-      const next = await pageAt(base + url);
+      const next = await pageAt(base + url).catch((error: unknown) => {
+        // What nobody waits for any more may fail.
+        if (mine === asked.current) throw error;
+      });
       // Answers may come in another order than they were asked for.
-      if (mine !== asked.current) return;
+      if (!next || mine !== asked.current) return;
       arriving.current = arrival;
       setBusy(false);
       setShown(next);

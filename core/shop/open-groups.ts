@@ -1,5 +1,5 @@
 import { statusAt } from '../products/status';
-import type { AddressedKind } from '../model/document';
+import type { AddressedKind, ProductDocument } from '../model/document';
 import type { ResolvedShop } from './resolved-shop';
 
 export type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
@@ -44,4 +44,10 @@ export function isOpen(shop: ResolvedShop, { kind, id }: GroupRef): boolean {
 export function urlOfGroup(shop: ResolvedShop, group: GroupRef): string | undefined {
   if (!isOpen(shop, group)) return undefined;
   return `/${groupPath[group.kind]}/${groupsOf(shop, group.kind).get(group.id)!.slug}`;
+}
+
+/** A product that shoppers can open the page of now; undefined for any other. */
+export function productOnShop(shop: ResolvedShop, id: string | undefined): ProductDocument | undefined {
+  const product = shop.products.get(id ?? '');
+  return product && statusAt(product, shop.now) === 'live' ? product : undefined;
 }

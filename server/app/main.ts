@@ -78,7 +78,8 @@ async function start(): Promise<void> {
   sweepFolder(catalog.db, folder, started).catch((error: unknown) => log.warn(error, 'Could not clear leftovers away'));
   const clock = setInterval(() => {
     catalog.passTime();
-    writeToWaiting(catalog, origin);
+    // While long work holds the database, letters can wait for the next look.
+    if (catalog.writes.isIdle) writeToWaiting(catalog, origin);
   }, LOOK_AT_CLOCK_MS);
   const clear = () => void clearSessions(catalog.db, catalog.clock());
   clear();

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { backNoteSchema, questionSchema } from '../../contract/letters';
 import type { ProductDocument } from '../../core/model/document';
-import { statusAt } from '../../core/products/status';
+import { variantName } from '../../core/products/variants';
+import { productOnShop } from '../../core/shop/open-groups';
 import { shopStock } from '../../core/shop/shop-price';
 import { newId } from '../shared/ids';
 import { invalid, notFound } from '../shared/problem';
@@ -22,19 +23,16 @@ import {
 
 const momentOf = (catalog: Catalog) => new Date(catalog.now * 1000).toISOString();
 
-/** "Tern sport kite, Ember, 50 m" */
+/** “Tern sport kite, Ember · 50 m” */
 function aboutWords(product: ProductDocument, variantId: string | undefined): string {
   const variant = product.variants.find(({ id }) => id === variantId);
-  const values = product.options.flatMap(
-    ({ values: of }, i) => of.find(({ id }) => id === variant?.values[i])?.name ?? [],
-  );
-  return [product.title, ...values].join(', ');
+  return [product.title, variant ? variantName(product.options, variant) : ''].filter(Boolean).join(', ');
 }
 
 /** A product that shoppers meet now, with the variant that they named. Throws where there is none. */
 function metProduct({ live }: Catalog, slug: string, variantId: string | undefined): ProductDocument {
-  const product = live.shop.products.get(live.shop.bySlug('product', slug) ?? '');
-  if (!product || statusAt(product, live.shop.now) !== 'live') throw notFound(refusals.noSuchProduct);
+  const product = productOnShop(live.shop, live.shop.bySlug('product', slug));
+  if (!product) throw notFound(refusals.noSuchProduct);
   if (variantId !== undefined && !product.variants.some(({ id }) => id === variantId))
     throw invalid([{ path: ['variant'], message: refusals.noSuchVariant }]);
   return product;
@@ -110,8 +108,8 @@ export function writeToWaiting(catalog: Catalog, origin: string): number {
   const { db, live } = catalog;
   let letters = 0;
   for (const { productId, variantId } of readAwaited(db)) {
-    const product = live.shop.products.get(productId);
-    if (!product?.variants.some(({ id }) => id === variantId) || statusAt(product, live.shop.now) !== 'live') continue;
+    const product = productOnShop(live.shop, productId);
+    if (!product?.variants.some(({ id }) => id === variantId)) continue;
     if (shopStock(live.shop, product, variantId) === 0) continue;
     const about = aboutWords(product, variantId);
     db.transaction(() => {
@@ -121,7 +119,7 @@ export function writeToWaiting(catalog: Catalog, origin: string): number {
           at: momentOf(catalog),
           recipient: email,
           subject: `${about} is back`,
-          text: `You asked us to tell you: ${about} can be had again.\n\n${origin}/p/${product.slug}?v=${variantId}\n\n${live.shop.settings.name}`,
+          text: `You asked us to tell you: ${about} is available again.\n\n${origin}/p/${product.slug}?v=${variantId}\n\n${live.shop.settings.name}`,
         });
       }
     })();

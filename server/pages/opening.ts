@@ -1,6 +1,6 @@
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { AnswerOf, BodyOf } from '../../contract/route';
-import { missingToOpen } from '../../core/storefront/missing-to-open';
+import { missingToOpen } from '../../core/loose-ends/missing-to-open';
 import { hashPassword } from '../shared/passwords';
 import type { Catalog } from '../state/catalog';
 import { readOpening, writeOpening } from '../store/opening';

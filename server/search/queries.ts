@@ -1,3 +1,7 @@
+import type { whyFoundRoutes } from '../../contract/why-found';
+import { faceUrl } from '../../core/storefront/card';
+import { PAGE_SIZE } from '../../core/storefront/listing-view';
+import { whyFound } from '../../core/storefront/why-found';
 import { boundsOf } from '../../core/search/axis';
 import { list } from '../../core/search/listing';
 import type { Histogram, ListingResult } from '../../core/search/listing-query';
@@ -212,4 +216,10 @@ export function whyListed(catalog: Catalog, id: string, rule: Rule): AnswerOf<ty
   const { shop } = catalog.working;
   const facts = shop.facts(productOrRefuse(catalog, id).id)!;
   return explain(rule, facts, goodsFields(catalog), catalog.now, shop.settings.currency);
+}
+
+/** Why a search of shoppers finds the goods of the first page of the working copy. */
+export function whyFoundIn({ working: { shop } }: Catalog, q: string): AnswerOf<typeof whyFoundRoutes.why> {
+  const { goods, ...rest } = whyFound(shop, q, PAGE_SIZE);
+  return { ...rest, goods: goods.map((found) => ({ ...found, thumbnail: faceUrl(shop.products.get(found.id)) })) };
 }

@@ -3,17 +3,12 @@ import { deskRoutes } from '../../contract/desk';
 import { goodsRoutes } from '../../contract/goods';
 import { ruleRoutes } from '../../contract/rules';
 import { whyFoundRoutes } from '../../contract/why-found';
-import { faceUrl } from '../../core/storefront/card';
-import { whyFound } from '../../core/storefront/why-found';
 import { answer } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { goodsFields } from '../state/goods-fields';
 import { findAnything } from './find';
-import { listGoods, matchingIds, whyListed } from './queries';
+import { listGoods, matchingIds, whyListed, whyFoundIn } from './queries';
 import { knownFields, ruleFields, tryRule, whyInRule } from './rule-answers';
-
-/** So many goods that a search finds are explained: the first page of the shop. */
-const WHY_FOUND = 24;
 
 /** The goods narrowed by rules, rules tried before they are kept, and finding anything by its name. */
 export function searchApi(catalog: Catalog): Router {
@@ -26,10 +21,6 @@ export function searchApi(catalog: Catalog): Router {
   answer(router, ruleRoutes.try, ({ body }) => tryRule(catalog, body));
   answer(router, ruleRoutes.why, ({ body }) => whyInRule(catalog, body));
   answer(router, deskRoutes.find, ({ query }) => ({ found: findAnything(catalog, query.q) }));
-  answer(router, whyFoundRoutes.why, ({ query }) => {
-    const { shop } = catalog.working;
-    const { goods, ...rest } = whyFound(shop, query.q, WHY_FOUND);
-    return { ...rest, goods: goods.map((found) => ({ ...found, thumbnail: faceUrl(shop.products.get(found.id)) })) };
-  });
+  answer(router, whyFoundRoutes.why, ({ query }) => whyFoundIn(catalog, query.q));
   return router;
 }

@@ -1,6 +1,5 @@
 import { refusals } from '../shared/refusals';
-import { statusAt } from '../../core/products/status';
-import { redirectKey, type AddressedKind, type ProductDocument } from '../../core/model/document';
+import { redirectKey, type AddressedKind } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
 import {
   addressPath,
@@ -10,6 +9,7 @@ import {
   urlOfGroup,
   type GroupKind,
   type GroupRef,
+  productOnShop,
 } from '../../core/shop/open-groups';
 import { isPageOpen } from '../../core/model/page';
 import type { Scene } from '../../core/storefront/pages/scene';
@@ -90,11 +90,10 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
   const { shop, now } = context;
   const id = shop.bySlug('product', slug);
   const product = id === undefined ? undefined : shop.products.get(id);
-  const isOnShop = (one: ProductDocument | undefined) => one !== undefined && statusAt(one, shop.now) === 'live';
-  if (!product || !(isOnShop(product) || context.showsDrafts))
+  if (!product || !(productOnShop(shop, id) || context.showsDrafts))
     return elsewhere(context, 'product', slug, (target) => {
-      const other = shop.products.get(target);
-      return isOnShop(other) ? `/p/${other!.slug}` : undefined;
+      const other = productOnShop(shop, target);
+      return other && `/p/${other.slug}`;
     });
   return {
     kind: 'product',

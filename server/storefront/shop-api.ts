@@ -5,7 +5,7 @@ import { putSubscriber } from '../store/subscribers';
 import { refusals } from '../shared/refusals';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
-import { statusAt } from '../../core/products/status';
+import { productOnShop } from '../../core/shop/open-groups';
 import type { ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
 import { suggest } from '../../core/storefront/suggest';
@@ -34,9 +34,8 @@ export function shopApi(catalog: Catalog): Router {
   });
   answer(router, shopRoutes.suggest, ({ query }) => suggest(live.shop, (query.q ?? '').slice(0, 400), catalog.now));
   answer(router, shopRoutes.product, ({ params }) => {
-    const id = live.shop.bySlug('product', params.slug!);
-    const product = live.shop.products.get(id ?? '');
-    if (!product || statusAt(product, live.shop.now) !== 'live') throw notFound(refusals.noSuchProduct);
+    const product = productOnShop(live.shop, live.shop.bySlug('product', params.slug!));
+    if (!product) throw notFound(refusals.noSuchProduct);
     return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
   });
   answer(router, shopRoutes.cards, ({ query }) => {

@@ -88,7 +88,7 @@ export function Filters({ facets, ...rest }: Props) {
         facet.type === 'choice' ? (
           <ChoiceFacet key={facet.key} facet={facet} {...rest} />
         ) : (
-          <RangeFacet key={`${facet.key} ${facet.selected?.min} ${facet.selected?.max}`} facet={facet} {...rest} />
+          <RangeFacet key={facet.key} facet={facet} {...rest} />
         ),
       )}
       <noscript>

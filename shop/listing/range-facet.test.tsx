@@ -12,10 +12,21 @@ const facet = {
   values: { min: 950, max: 35_500 },
   selected: null,
 };
+type Selected = { min: number | null; max: number | null } | null;
 const asked: string[] = [];
+const drawn = (selected: Selected) => (
+  <RangeFacet
+    facet={{ ...facet, selected }}
+    url="/c/kites?sort=title"
+    currency="EUR"
+    go={(url) => void asked.push(url)}
+  />
+);
+let answer: (selected: Selected) => void;
 beforeEach(() => {
   asked.length = 0;
-  render(<RangeFacet facet={facet} url="/c/kites?sort=title" currency="EUR" go={(url) => void asked.push(url)} />);
+  const { rerender } = render(drawn(null));
+  answer = (selected) => rerender(drawn(selected));
 });
 const lowest = () => screen.getByLabelText('Lowest price');
 
@@ -61,4 +72,28 @@ test('a range is parted into at most a hundred steps of a round size, and not fe
       expect(String(step).replace(/[0.e+-]/g, '')).toMatch(/^[125]/);
     }),
   );
+});
+
+test('a late answer takes neither the focus nor what is being typed at the other end', async () => {
+  await userEvent.type(lowest(), '20');
+  await userEvent.tab();
+  const highest = screen.getByLabelText<HTMLInputElement>('Highest price');
+  await userEvent.type(highest, '1');
+  answer({ min: 2_000, max: null });
+  expect(document.activeElement).toBe(highest);
+  expect([(lowest() as HTMLInputElement).value, highest.value]).toEqual(['20', '1']);
+  await userEvent.type(highest, '00');
+  await userEvent.tab();
+  expect(asked.at(-1)).toBe('/c/kites?sort=title&f.price=20..100');
+});
+
+test('an end that is moved by keys keeps the focus when the answer comes, and gives way when filters are taken away', () => {
+  const end = screen.getByLabelText('Lowest price, to drag');
+  end.focus();
+  fireEvent.change(end, { target: { value: '60' } });
+  fireEvent.keyUp(end, { key: 'ArrowRight' });
+  answer({ min: 6_000, max: null });
+  expect(document.activeElement).toBe(end);
+  answer(null);
+  expect((lowest() as HTMLInputElement).value).toBe('');
 });

@@ -29,27 +29,40 @@ export function RangeFacet({ facet, url, currency, go }: Props) {
   const parts = isPrice ? 100 : 1;
   const shown = (x: number | null | undefined) => (x === null || x === undefined ? '' : String(x / parts));
   const { values, selected } = facet;
-  const [min, setMin] = useState(shown(selected?.min));
-  const [max, setMax] = useState(shown(selected?.max));
+  const chosen = { min: shown(selected?.min), max: shown(selected?.max) };
+  const [typed, setTyped] = useState<{ min?: string; max?: string }>({});
+  const read = (text: string, open: number) =>
+    text.trim() === '' ? open : boundOf(readNumber(text, locale), isPrice ? 2 : 3, isPrice ? 0 : -99_999_999);
+  // What was typed gives way when it is what is chosen; what is being typed at the other end meanwhile stays.
+  const [answered, setAnswered] = useState(chosen);
+  if (answered.min !== chosen.min || answered.max !== chosen.max) {
+    setAnswered(chosen);
+    const left = (end: 'min' | 'max') => {
+      const text = typed[end];
+      return text === undefined || Object.is(read(text, NaN), read(chosen[end], NaN)) ? undefined : text;
+    };
+    setTyped({ min: left('min'), max: left('max') });
+  }
+  const { min = chosen.min, max = chosen.max } = typed;
+  const setMin = (text: string) => setTyped((before) => ({ ...before, min: text }));
+  const setMax = (text: string) => setTyped((before) => ({ ...before, max: text }));
   const words = (x: number) => rangeWords(facet, x, currency);
-  const isUnread = (typed: string) => typed.trim() !== '' && Number.isNaN(readNumber(typed, locale));
+  const isUnread = (text: string) => Number.isNaN(read(text, 0));
   // Told when the field is left: while somebody types, “€” is on its way to “€20”.
   const [unread, setUnread] = useState<string>();
   const apply = () => {
     setUnread([min, max].find(isUnread));
-    const read = (typed: string, open: number) =>
-      typed.trim() === '' ? open : boundOf(readNumber(typed, locale), isPrice ? 2 : 3, isPrice ? 0 : -99_999_999);
     const [low, high] = [read(min, -Infinity), read(max, Infinity)];
-    const isSame = min === shown(selected?.min) && max === shown(selected?.max);
+    const isSame = min === chosen.min && max === chosen.max;
     if (isSame || Number.isNaN(low) || Number.isNaN(high)) return;
     const isNone = !Number.isFinite(low) && !Number.isFinite(high);
     go(withSpan(url, facet.key, isNone ? null : { min: Math.min(low, high), max: Math.max(low, high) }));
   };
   const name = facet.label.toLowerCase();
   const [bottom, top] = [Math.floor(values.min / parts), Math.ceil(values.max / parts)];
-  const within = (typed: string, open: number) => {
-    const read = typed.trim() === '' ? open : readNumber(typed, locale);
-    return Number.isNaN(read) ? open : Math.min(top, Math.max(bottom, read));
+  const within = (text: string, open: number) => {
+    const at = read(text, open);
+    return Number.isNaN(at) ? open : Math.min(top, Math.max(bottom, at));
   };
   const field = (
     end: 'from' | 'to',

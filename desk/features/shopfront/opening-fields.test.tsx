@@ -33,10 +33,10 @@ test('a message is saved while it is typed, and also when the dialog is closed i
 test('a password that is too short is refused at its field and stays as it was typed', async () => {
   draw(<OpeningFields />);
   await userEvent.type(await screen.findByLabelText('Password for visitors'), 'wind');
-  await userEvent.click(screen.getByRole('button', { name: 'Set it' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Set password' }));
   expect(await screen.findByText('At least 6 characters.')).toBeTruthy();
   await userEvent.type(screen.getByLabelText('Password for visitors'), ' and sand');
-  await userEvent.click(screen.getByRole('button', { name: 'Set it' }));
-  expect(await screen.findByLabelText('Another password for visitors')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Set password' }));
+  expect(await screen.findByLabelText('New password for visitors')).toBeTruthy();
   expect(opening().password).not.toContain('wind');
 });

@@ -1,91 +1,82 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import { routes } from '../../../contract';
-import type { BodyInput } from '../../../contract/route';
+import type { AnswerOf, BodyInput } from '../../../contract/route';
 import { call, CallError, wordsOf } from '../../data/api';
+import { useAutosave, useText } from '../../shared/autosave/use-autosave';
+import { goodsAddress } from '../../shared/goods-address';
 import { Button } from '../../shared/ui/button';
 import { TextArea, TextField } from '../../shared/ui/field';
+import { SaveStateWords } from '../../shared/ui/save-state';
 import { Failed, Loading } from '../../shared/ui/states';
 
-const SAVED_AFTER_MS = 600;
 const KEY = ['opening'];
 
+type Opening = AnswerOf<typeof routes.shopfront.opening>;
 type Wanted = BodyInput<typeof routes.shopfront.setOpening>;
 
-/** Keeps a text that is being typed, and saves it a moment after the last key, or when it is left. */
-function useTyped(shown: string, save: (text: string) => void) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const latest = useRef<{ typed: string | null; save: (text: string) => void }>({ typed, save });
-  useEffect(() => {
-    latest.current = { typed, save };
-  });
-  useEffect(() => {
-    if (typed === null) return;
-    const timer = setTimeout(() => {
-      latest.current.save(typed);
-      setTyped(null);
-    }, SAVED_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [typed]);
-  useEffect(
-    () => () => {
-      if (latest.current.typed !== null) latest.current.save(latest.current.typed);
-    },
-    [],
+const places = { review: '/review', goods: '/goods', shopfront: '/shopfront', menu: '/shopfront?view=menu' };
+
+/** Where in the desk something that is missing is mended. */
+const mendAt = ({ at, rule }: Opening['missing'][number]) => (rule ? goodsAddress(...rule.of) : places[at]);
+
+/** What shoppers would miss if the shop were open as it is. */
+function StillMissing({ missing }: Pick<Opening, 'missing'>) {
+  if (missing.length === 0) return null;
+  return (
+    <ul aria-label="Still missing" className="rounded-lg bg-marigold-soft px-3 py-2">
+      {missing.map((each) => (
+        <li key={each.words}>
+          <Link to={mendAt(each)} className="underline">
+            {each.words}
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
-  return { value: typed ?? shown, type: setTyped };
 }
 
 /** Whether shoppers come in. Unlike the rest it holds at once, without an edition. */
 export function OpeningFields() {
-  const client = useQueryClient();
   const { data, error, refetch } = useQuery({ queryKey: KEY, queryFn: () => call(routes.shopfront.opening) });
-  const { mutate, error: refused } = useMutation({
-    mutationFn: (body: Wanted) => call(routes.shopfront.setOpening, { body }),
-    onMutate: (body) =>
-      client.setQueryData(
-        KEY,
-        (before: typeof data) => before && { ...before, ...(body.message !== undefined && { message: body.message }) },
-      ),
-    onSuccess: (opening) => client.setQueryData(KEY, opening),
-  });
-  const [password, setPassword] = useState('');
-  const message = useTyped(data?.message ?? '', (text) => mutate({ message: text }));
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
-  if (!data) return <Loading rows={2} />;
-  const atField = refused instanceof CallError ? refused.errors : [];
+  return data ? <Fields opening={data} /> : <Loading rows={2} />;
+}
+
+function Fields({ opening }: { opening: Opening }) {
+  const client = useQueryClient();
+  const set = async (body: Wanted) => {
+    const answer = await call(routes.shopfront.setOpening, { body });
+    client.setQueryData(KEY, answer);
+    return answer;
+  };
+  const shown = useCallback((key: string): unknown => opening[key as keyof Opening], [opening]);
+  const save = useAutosave(shown, 0, {
+    save: async ({ values }) => {
+      const { message } = await set(values);
+      return { saved: { message } };
+    },
+    keyOf: (path) => String(path[0]),
+  });
+  const message = useText(save, 'message');
+  const { mutate, error: refused } = useMutation({ mutationFn: set });
+  const [password, setPassword] = useState('');
+  const problem = refused instanceof CallError ? refused.errors.find(({ path }) => path[0] === 'password') : undefined;
   return (
     <section aria-labelledby="opening" className="flex flex-col gap-3">
       <h3 id="opening" className="font-display text-[15px] font-bold">
-        {data.isClosed ? 'The shop is closed' : 'The shop is open'}
+        {opening.isClosed ? 'The shop is closed' : 'The shop is open'}
       </h3>
-      {data.missing.length > 0 && (
-        <ul aria-label="Still missing" className="rounded-lg bg-marigold-soft px-3 py-2">
-          {data.missing.map(({ words, to }) => (
-            <li key={words}>
-              <Link to={to} className="underline">
-                {words}
-              </Link>
-            </li>
-          ))}
-        </ul>
-      )}
-      <TextArea
-        label="What shoppers read while it is closed"
-        rows={2}
-        maxLength={1_000}
-        value={message.value}
-        onChange={(event) => message.type(event.target.value)}
-      />
+      <StillMissing missing={opening.missing} />
+      <TextArea label="What shoppers read while it is closed" rows={2} maxLength={1_000} {...message} />
       <div className="flex flex-wrap items-end gap-2">
         <TextField
-          label={data.hasPassword ? 'Another password for visitors' : 'Password for visitors'}
-          hint="They come in with it while the shop is closed."
-          type="text"
+          label={opening.hasPassword ? 'New password for visitors' : 'Password for visitors'}
+          hint="Visitors who know it can still look around."
           autoComplete="off"
           value={password}
-          error={atField.find(({ path }) => path[0] === 'password')?.message}
+          error={problem?.message}
           onChange={(event) => setPassword(event.target.value)}
         />
         <Button
@@ -93,25 +84,26 @@ export function OpeningFields() {
           disabled={password === ''}
           onClick={() => mutate({ password }, { onSuccess: () => setPassword('') })}
         >
-          Set it
+          Set password
         </Button>
-        {data.hasPassword && (
+        {opening.hasPassword && (
           <Button look="bare" className="mb-5" onClick={() => mutate({ password: null })}>
-            No password
+            Remove password
           </Button>
         )}
       </div>
-      {refused && atField.length === 0 && (
+      {refused && !problem && (
         <p role="alert" className="text-rose-ink">
           {wordsOf(refused)}
         </p>
       )}
       <div className="flex items-center gap-3">
-        <Button look={data.isClosed ? 'live' : 'plain'} onClick={() => mutate({ isClosed: !data.isClosed })}>
-          {data.isClosed ? 'Open the shop' : 'Close the shop'}
+        <Button look={opening.isClosed ? 'live' : 'plain'} onClick={() => mutate({ isClosed: !opening.isClosed })}>
+          {opening.isClosed ? 'Open the shop' : 'Close the shop'}
         </Button>
-        <span className="text-xs text-ink-2">This holds at once, without an edition.</span>
+        <span className="text-xs text-ink-2">This takes effect at once; you need not put anything live.</span>
       </div>
+      <SaveStateWords save={save} />
     </section>
   );
 }

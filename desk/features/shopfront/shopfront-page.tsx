@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useMenu, usePages, useSettings } from '../../data/shopfront';
+import { everythingSaved } from '../../shared/autosave/unsaved';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { Choose } from '../../shared/ui/choose';
@@ -105,7 +106,11 @@ export function ShopfrontPage() {
           Open or closed…
         </Button>
         {isOpening && (
-          <Dialog title="Open or closed" isOpen close={() => setOpening(false)}>
+          <Dialog
+            title="Open or closed"
+            isOpen
+            close={() => void everythingSaved().then((isSaved) => isSaved && setOpening(false))}
+          >
             <OpeningFields />
           </Dialog>
         )}
