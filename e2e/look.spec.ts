@@ -51,7 +51,7 @@ test('a look is tried in the shop window, taken, changed by hand, undone, and go
   await page.getByRole('group', { name: 'Page in the shop window' }).getByRole('button', { name: 'A product' }).click();
   await expect(inWindow.getByRole('button', { name: /Ask us|Menu/ }).first()).toBeAttached();
   await expect.poll(sea).toBe('#2f6b3a');
-  await page.getByRole('button', { name: 'Back to mine' }).click();
+  await page.getByRole('button', { name: 'Back to my look' }).click();
   await expect.poll(sea).toBe(before);
   await page.getByRole('button', { name: /^Signal/ }).click();
   await page.getByRole('button', { name: 'Take this look' }).click();
@@ -62,11 +62,8 @@ test('a look is tried in the shop window, taken, changed by hand, undone, and go
   await expect(faults).toBeVisible();
   await noSeriousFault(page);
   await faults.getByRole('button').first().click();
-  await expect(page.getByText('Everything can be read')).toBeVisible();
-  await page
-    .getByRole('group', { name: 'Head of the page' })
-    .getByRole('button', { name: 'menu below the name' })
-    .click();
+  await expect(page.getByText('All text is easy to read')).toBeVisible();
+  await page.getByRole('group', { name: 'Page header' }).getByRole('button', { name: 'menu below the name' }).click();
   await saved(page);
   await call('POST', '/api/editions', {});
   await page.goto(shop.url);
@@ -97,10 +94,10 @@ test('a closed shop shows its message and a way in by password, also on the narr
   await visitor.goto(`${shop.url}/p/avocet-delta`);
   await expect(visitor.getByText('We move house.')).toBeVisible();
   await visitor.getByLabel('Password').fill('rain');
-  await visitor.getByRole('button', { name: 'Come in' }).click();
+  await visitor.getByRole('button', { name: 'Enter' }).click();
   await expect(visitor.getByRole('alert')).toHaveText('That is not the password.');
   await visitor.getByLabel('Password').fill('wind from the west');
-  await visitor.getByRole('button', { name: 'Come in' }).click();
+  await visitor.getByRole('button', { name: 'Enter' }).click();
   await expect(visitor.getByRole('combobox', { name: 'Search the shop' })).toBeVisible();
   await context.close();
   await page.context().clearCookies();

@@ -107,7 +107,7 @@ test('a quick look opens from a card by keys, chooses a version, and leads on; t
   await expect(look).toBeFocused();
   await page.keyboard.press('Enter');
   await dialog.getByRole('button', { name: 'Sea' }).click();
-  await dialog.getByRole('link', { name: 'See all about it' }).click();
+  await dialog.getByRole('link', { name: 'See full details' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Avocet delta');
   await expect(page.getByRole('button', { name: 'Sea' })).toHaveAttribute('aria-pressed', 'true');
 });
@@ -136,7 +136,7 @@ test('from card to card nothing is loaded again; Back comes to the card that led
     .getByRole('link', { name: /Avocet delta/ })
     .click();
   await expect(page.getByRole('region', { name: 'Similar' })).toContainText('Bittern sled');
-  const seen = page.getByRole('region', { name: 'You looked at' });
+  const seen = page.getByRole('region', { name: 'Seen recently' });
   await expect(seen).toContainText('Egret glider');
   await expect(seen).not.toContainText('Avocet delta');
   await page
@@ -185,7 +185,7 @@ test('who waits for something sold out is written to when it is back; a question
   await page.getByRole('button', { name: 'Answer', exact: true }).click();
   await expect(page.getByText('All questions are answered.')).toBeVisible();
   await noSeriousFault(page);
-  await page.getByRole('tab', { name: 'Letters sent 2' }).click();
+  await page.getByRole('tab', { name: 'Mail sent 2' }).click();
   await expect(page.getByText('Fulmar kite is back')).toBeVisible();
 });
 

@@ -30,7 +30,7 @@ export function ClosedPage({
               className="min-w-0 grow rounded-button border border-line bg-paper px-4 py-2.5 text-ink"
             />
             <button type="submit" className="rounded-button bg-deep px-5 py-2.5 font-semibold text-white">
-              Come in
+              Enter
             </button>
           </div>
           {page.isWrong && (

@@ -1,3 +1,4 @@
+import { withoutSummary } from '../core/storefront/without-summary';
 import type { Typed } from '../contract/shop-window';
 import type { ProductCard } from '../core/storefront/views';
 import type { ProductView, VariantView } from '../core/storefront/views';
@@ -21,7 +22,8 @@ function productOver(product: ProductView, { fields, prices }: Extract<Typed, { 
       ? { ...crumb, label: fields.title }
       : crumb,
   );
-  return { ...over(product, fields), crumbs, variants };
+  const typed = over(product, fields);
+  return { ...typed, description: withoutSummary(typed), crumbs, variants };
 }
 
 const cardOver = (card: ProductCard, { id, fields }: Extract<Typed, { of: 'product' }>): ProductCard =>

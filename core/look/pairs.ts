@@ -10,19 +10,19 @@ type Over = ColourRole | 'white';
 
 /** Words and the ground that they stand on, wherever the shop has them. */
 export const pairs: readonly { over: Over; on: ColourRole; where: string }[] = [
-  { over: 'ink', on: 'paper', where: 'Words on the page' },
-  { over: 'ink', on: 'mist', where: 'Words on quiet ground' },
-  { over: 'ink', on: 'tint', where: 'Words on warm ground' },
-  { over: 'inkSoft', on: 'paper', where: 'Quiet words on the page' },
-  { over: 'inkSoft', on: 'mist', where: 'Quiet words on quiet ground' },
-  { over: 'inkSoft', on: 'tint', where: 'Quiet words on warm ground' },
+  { over: 'ink', on: 'paper', where: 'Text on the page' },
+  { over: 'ink', on: 'mist', where: 'Text on the soft background' },
+  { over: 'ink', on: 'tint', where: 'Text on the warm background' },
+  { over: 'inkSoft', on: 'paper', where: 'Secondary text on the page' },
+  { over: 'inkSoft', on: 'mist', where: 'Secondary text on the soft background' },
+  { over: 'inkSoft', on: 'tint', where: 'Secondary text on the warm background' },
   { over: 'sea', on: 'paper', where: 'Links on the page' },
-  { over: 'sea', on: 'mist', where: 'Links on quiet ground' },
-  { over: 'sea', on: 'tint', where: 'Links on warm ground' },
-  { over: 'sale', on: 'paper', where: 'Reduced prices' },
-  { over: 'white', on: 'deep', where: 'White on strong ground' },
+  { over: 'sea', on: 'mist', where: 'Links on the soft background' },
+  { over: 'sea', on: 'tint', where: 'Links on the warm background' },
+  { over: 'sale', on: 'paper', where: 'Sale prices on the page' },
+  { over: 'white', on: 'deep', where: 'White on the strong background' },
   { over: 'white', on: 'sea', where: 'White on buttons' },
-  { over: 'white', on: 'sale', where: 'White on the mark of what is reduced' },
+  { over: 'white', on: 'sale', where: 'White on the sale badge' },
 ];
 
 export interface PairFault {

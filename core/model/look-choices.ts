@@ -15,27 +15,27 @@ export type Family = keyof typeof families;
 
 /** The colours of a shop, and what each is for. */
 export const colourRoles = {
-  paper: 'The page',
-  mist: 'Quiet ground',
-  tint: 'Warm ground',
-  deep: 'Strong ground',
-  ink: 'Words',
-  inkSoft: 'Quiet words',
+  paper: 'Page background',
+  mist: 'Soft background',
+  tint: 'Warm background',
+  deep: 'Strong background',
+  ink: 'Text',
+  inkSoft: 'Secondary text',
   line: 'Lines',
   sea: 'Links and buttons',
-  sale: 'Reduced',
+  sale: 'Sale prices',
 } as const;
 export type ColourRole = keyof typeof colourRoles;
 
 /** The choices of a look that are one of a few, with their words. */
 export const lookChoices = [
-  { key: 'size', name: 'Size of letters', words: { small: 'small', usual: 'usual', large: 'large' } },
+  { key: 'size', name: 'Text size', words: { small: 'small', usual: 'normal', large: 'large' } },
   { key: 'corners', name: 'Corners', words: { square: 'square', soft: 'soft', round: 'round' } },
   { key: 'buttons', name: 'Buttons', words: { square: 'square', soft: 'soft', round: 'round' } },
-  { key: 'density', name: 'Room between things', words: { tight: 'little', usual: 'usual', airy: 'a lot' } },
+  { key: 'density', name: 'Spacing', words: { tight: 'tight', usual: 'normal', airy: 'generous' } },
   {
     key: 'header',
-    name: 'Head of the page',
+    name: 'Page header',
     words: {
       row: 'all in one row',
       stacked: 'menu below the name',

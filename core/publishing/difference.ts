@@ -89,8 +89,8 @@ function lookFields({ colours, display, text, ...choices }: Look): [string, stri
   const roles = Object.entries(colourRoles) as [ColourRole, string][];
   return [
     ...roles.map(([role, name]): [string, string] => [`Colour: ${name.toLowerCase()}`, colours[role]]),
-    ['Letters of headings', families[display].name],
-    ['Letters of all else', families[text].name],
+    ['Heading font', families[display].name],
+    ['Text font', families[text].name],
     ...lookChoices.map(({ key, name, words }): [string, string] => [
       name,
       (words as Readonly<Record<string, string>>)[choices[key]]!,

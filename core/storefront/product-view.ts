@@ -9,6 +9,7 @@ import type { ProductDocument } from '../model/document';
 import { lowestBefore, type PriceSpan } from '../pricing/lowest';
 import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
 import { shopPrice, shopStock } from '../shop/shop-price';
+import { withoutSummary } from './without-summary';
 import { bundleView } from './bundle-view';
 import { pictureView, pricingOf } from './card';
 import { mediaUrl } from './picture-sizes';
@@ -82,14 +83,6 @@ function variantDelivery(
     ([, value]) => value !== null,
   );
   return own.length === 0 ? null : deliveryFacts({ ...product, ...Object.fromEntries(own) }, currency);
-}
-
-/** The description without a first paragraph that says what the summary said already. */
-function withoutSummary({ summary, description }: ProductDocument): string {
-  const [first, text] = /^\s*<p[^>]*>(.*?)<\/p>/s.exec(description) ?? [];
-  return first !== undefined && summary !== '' && plainText(text!) === summary.trim()
-    ? description.slice(first.length)
-    : description;
 }
 
 /** "Each can be fetched 5 times, within 30 days." */

@@ -1,8 +1,9 @@
-import { Menu, X } from 'lucide-react';
+import { Menu } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useHref } from '../base';
 import type { Look } from '../../core/model/look';
 import type { ShopData } from '../data';
+import { CloseButton } from '../ui/close-button';
 import { PhoneMenu, WideMenu } from './menu-list';
 import { SearchBox } from './search-box';
 
@@ -90,14 +91,7 @@ export function Header({ data }: Props) {
       >
         <div className="flex items-center justify-between border-b border-line px-4 py-3">
           <span className="font-display text-lg font-bold text-ink">{shop.name}</span>
-          <button
-            type="button"
-            aria-label="Close the menu"
-            onClick={() => drawer.current?.close()}
-            className="flex size-10 items-center justify-center rounded-full text-ink hover:bg-mist"
-          >
-            <X size={20} aria-hidden="true" />
-          </button>
+          <CloseButton label="Close the menu" close={() => drawer.current?.close()} />
         </div>
         <nav aria-label="Shop, all levels" className="px-4 pb-8">
           <PhoneMenu items={[...menu.items, ...menu.top]} here={url} />

@@ -1,6 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { closeOver, openOver, pushAddress, takeBack } from '../back';
 import { useBase } from '../base';
+import { CloseButton } from '../ui/close-button';
 
 /** Filters on a phone: they come out over the page, keep the focus, and go with Escape or Back. */
 export function FilterDrawer({
@@ -44,14 +45,7 @@ export function FilterDrawer({
       <div className="flex h-full flex-col">
         <div className="flex items-center justify-between border-b border-line px-5 py-3">
           <h2 className="font-display text-lg font-bold text-ink">Filters</h2>
-          <button
-            type="button"
-            aria-label="Close the filters"
-            onClick={close}
-            className="flex size-10 items-center justify-center rounded-full text-xl text-ink hover:bg-mist"
-          >
-            ×
-          </button>
+          <CloseButton label="Close the filters" close={close} />
         </div>
         <div className="flex-1 overflow-y-auto px-5 pb-4">{children}</div>
         <div className="border-t border-line p-4">

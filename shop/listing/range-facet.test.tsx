@@ -48,7 +48,7 @@ test('what cannot be read is said when the field is left, not while it is typed'
 });
 
 test('an end that is dragged stands in its field at once, and narrows when it is let go', () => {
-  const end = screen.getByLabelText('Lowest price, to drag');
+  const end = screen.getByLabelText('Lowest price, slider');
   fireEvent.change(end, { target: { value: '60' } });
   expect((lowest() as HTMLInputElement).value).toBe('60');
   expect(end.getAttribute('aria-valuetext')).toBe('€60.00');
@@ -58,8 +58,8 @@ test('an end that is dragged stands in its field at once, and narrows when it is
 });
 
 test('the two ends never cross', () => {
-  fireEvent.change(screen.getByLabelText('Highest price, to drag'), { target: { value: '50' } });
-  fireEvent.change(screen.getByLabelText('Lowest price, to drag'), { target: { value: '90' } });
+  fireEvent.change(screen.getByLabelText('Highest price, slider'), { target: { value: '50' } });
+  fireEvent.change(screen.getByLabelText('Lowest price, slider'), { target: { value: '90' } });
   expect((lowest() as HTMLInputElement).value).toBe('50');
 });
 
@@ -88,7 +88,7 @@ test('a late answer takes neither the focus nor what is being typed at the other
 });
 
 test('an end that is moved by keys keeps the focus when the answer comes, and gives way when filters are taken away', () => {
-  const end = screen.getByLabelText('Lowest price, to drag');
+  const end = screen.getByLabelText('Lowest price, slider');
   end.focus();
   fireEvent.change(end, { target: { value: '60' } });
   fireEvent.keyUp(end, { key: 'ArrowRight' });

@@ -28,7 +28,7 @@ export function RangeSlider({ name, min, max, step, low, high, words, move, done
   const end = (which: 'low' | 'high', label: string, value: number) => (
     <input
       type="range"
-      aria-label={`${label} ${name}, to drag`}
+      aria-label={`${label} ${name}, slider`}
       aria-valuetext={words(value)}
       min={min}
       max={max}

@@ -30,7 +30,7 @@ const status = () => screen.getByRole('status').textContent;
 test('buttons, keys and the small pictures go from one to the next, around both ends', async () => {
   render(<Held />);
   expect(status()).toBe('Picture 1 of 3');
-  await userEvent.click(screen.getByRole('button', { name: 'Picture before' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Previous picture' }));
   expect(status()).toBe('Picture 3 of 3');
   await userEvent.keyboard('{ArrowRight}');
   expect(status()).toBe('Picture 1 of 3');

@@ -120,7 +120,7 @@ function PictureRow({ pictures, shown, show }: Props) {
         </ul>
         {pictures.length > 1 && isReady && (
           <>
-            <button type="button" aria-label="Picture before" onClick={() => step(-1)} className={`${round} left-3`}>
+            <button type="button" aria-label="Previous picture" onClick={() => step(-1)} className={`${round} left-3`}>
               <ChevronLeft size={20} aria-hidden="true" />
             </button>
             <button type="button" aria-label="Next picture" onClick={() => step(1)} className={`${round} right-3`}>

@@ -102,5 +102,5 @@ function SeenLately({ besides }: { besides: readonly string[] }) {
   const seen = useSeenCards(true, SEEN + besides.length);
   const cards = seen.filter(({ id }) => !besides.includes(id)).slice(0, SEEN);
   if (cards.length === 0) return null;
-  return <CardGrid id="seen-lately" title="You looked at" cards={cards} />;
+  return <CardGrid id="seen-lately" title="Seen recently" cards={cards} />;
 }

@@ -1,8 +1,8 @@
-import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { ShopData } from '../data';
 import { useBase } from '../base';
 import { pageAt } from '../foreseen';
+import { CloseButton } from '../ui/close-button';
 import { Gallery } from './gallery';
 import { firstVariant } from './pick';
 import { VariantChoice } from './variant-choice';
@@ -50,14 +50,7 @@ export default function QuickLook({ url, close, go }: Props) {
       className="m-auto max-h-[92dvh] w-[min(64rem,94vw)] overflow-y-auto rounded-3xl bg-paper p-0 text-ink backdrop:bg-black/40"
     >
       <div className="relative min-h-96 p-6 md:p-8">
-        <button
-          type="button"
-          aria-label="Close"
-          onClick={() => dialog.current?.close()}
-          className="absolute right-4 top-4 z-20 flex size-10 items-center justify-center rounded-full bg-paper text-ink hover:bg-mist"
-        >
-          <X size={20} aria-hidden="true" />
-        </button>
+        <CloseButton label="Close" close={() => dialog.current?.close()} className="absolute right-4 top-4 z-20" />
         {product && (
           <div className="grid gap-8 md:grid-cols-2">
             <Gallery pictures={product.pictures} shown={shown ?? current?.pictureId ?? null} show={setShown} />
@@ -87,7 +80,7 @@ export default function QuickLook({ url, close, go }: Props) {
                 }}
                 className="mt-6 inline-block rounded-button border border-ink px-6 py-3 font-semibold hover:bg-mist"
               >
-                See all about it
+                See full details
               </a>
             </div>
           </div>

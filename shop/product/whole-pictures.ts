@@ -23,9 +23,9 @@ export default function openWhole(pictures: Pictures, at: number, tell: (id: str
     wheelToZoom: true,
     showHideAnimationType: isStill ? 'none' : 'fade',
     zoomAnimationDuration: isStill ? false : 250,
-    closeTitle: 'Close the picture',
-    zoomTitle: 'Closer',
-    arrowPrevTitle: 'Picture before',
+    closeTitle: 'Close',
+    zoomTitle: 'Zoom',
+    arrowPrevTitle: 'Previous picture',
     arrowNextTitle: 'Next picture',
     errorMsg: 'This picture could not be loaded.',
   });

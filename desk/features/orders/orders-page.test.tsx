@@ -23,7 +23,7 @@ test('an answer that is being written is kept, is sent, and then stands among th
   expect(await screen.findByDisplayValue('Two metres')).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'Answer' }));
   expect(await screen.findByText('All questions are answered.')).toBeTruthy();
-  await userEvent.click(screen.getByRole('tab', { name: 'Letters sent 1' }));
+  await userEvent.click(screen.getByRole('tab', { name: 'Mail sent 1' }));
   expect(await screen.findByText('Your question about Tern')).toBeTruthy();
   expect(screen.getByText(/nothing leaves this machine/)).toBeTruthy();
 });
@@ -35,7 +35,7 @@ test('a question can be put away without an answer; an empty answer cannot be se
   expect((answer as HTMLButtonElement).disabled).toBe(true);
   await userEvent.click(screen.getByRole('button', { name: 'No answer needed' }));
   expect(await screen.findByText('All questions are answered.')).toBeTruthy();
-  expect(within(screen.getByRole('region', { name: 'Before' })).getByText('Does it float?')).toBeTruthy();
+  expect(within(screen.getByRole('region', { name: 'Done' })).getByText('Does it float?')).toBeTruthy();
 });
 
 test('who waits stands by what they wait for', async () => {
@@ -43,6 +43,6 @@ test('who waits stands by what they wait for', async () => {
   for (const email of ['ada@example.com', 'bo@example.com'])
     await server().call('POST', '/shop-api/back-notes', { slug: 'tern', variant, email });
   draw(<OrdersPage />, '/?part=waiting');
-  await waitFor(() => expect(screen.getByText(/2 people wait/)).toBeTruthy());
+  await waitFor(() => expect(screen.getByText(/2 people have been waiting/)).toBeTruthy());
   expect(screen.getByRole('link', { name: 'Tern' })).toBeTruthy();
 });

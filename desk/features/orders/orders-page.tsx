@@ -9,7 +9,7 @@ import { Questions } from './questions';
 const parts = ['questions', 'waiting', 'outbox'] as const;
 type Part = (typeof parts)[number];
 
-const names: Record<Part, string> = { questions: 'Questions', waiting: 'Waiting for goods', outbox: 'Letters sent' };
+const names: Record<Part, string> = { questions: 'Questions', waiting: 'Waiting for stock', outbox: 'Mail sent' };
 
 const countOf = (letters: Letters, part: Part) =>
   part === 'questions' ? letters.questions.filter(({ answered }) => answered === null).length : letters[part].length;
@@ -17,7 +17,7 @@ const countOf = (letters: Letters, part: Part) =>
 function Waiting({ waiting }: Pick<Letters, 'waiting'>) {
   if (waiting.length === 0)
     return (
-      <Empty title="Nobody waits for anything">
+      <Empty title="Nobody is waiting">
         Where a product is sold out, shoppers can ask to be told when it is back. They are written to as soon as it is.
       </Empty>
     );
@@ -31,7 +31,7 @@ function Waiting({ waiting }: Pick<Letters, 'waiting'>) {
             {notes[0]!.about}
           </Link>
           <span className="text-ink-2" title={notes.map(({ email }) => email).join('\n')}>
-            {notes.length === 1 ? `${notes[0]!.email} waits` : `${notes.length} people wait`}, since{' '}
+            {notes.length === 1 ? `${notes[0]!.email} has` : `${notes.length} people have`} been waiting since{' '}
             {dayWords(notes.at(-1)!.at)}
           </span>
         </li>
@@ -44,10 +44,10 @@ function Outbox({ outbox }: Pick<Letters, 'outbox'>) {
   return (
     <>
       <p className="mb-3 max-w-3xl rounded-lg bg-sky px-3 py-2 text-sky-ink">
-        Sending is simulated: what would go out as mail is kept here, and nothing leaves this machine.
+        Sending is simulated: mail is kept here, and nothing leaves this machine.
       </p>
       {outbox.length === 0 ? (
-        <Empty title="Nothing was written yet">Answers, and notes that something is back, are kept here.</Empty>
+        <Empty title="No mail yet">Answers, and notes that something is back, are kept here.</Empty>
       ) : (
         <ul className="sheet max-w-3xl divide-y divide-hair px-4">
           {outbox.map(({ id, at, recipient, subject, text }) => (

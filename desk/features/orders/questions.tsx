@@ -60,8 +60,8 @@ export function Questions({ questions }: { questions: readonly Question[] }) {
   const done = questions.filter(({ answered }) => answered !== null);
   if (questions.length === 0)
     return (
-      <Empty title="Nobody has asked anything">
-        On each product shoppers find “Ask us about it”. What they write comes here.
+      <Empty title="No questions yet">
+        Every product has a link “Ask us about it”. What shoppers write arrives here.
       </Empty>
     );
   return (
@@ -75,7 +75,7 @@ export function Questions({ questions }: { questions: readonly Question[] }) {
       {done.length > 0 && (
         <section className="mt-6 max-w-3xl" aria-labelledby="done">
           <h2 id="done" className="mb-1.5 font-display text-[15px] font-bold">
-            Before
+            Done
           </h2>
           <ul className="sheet divide-y divide-hair px-4">
             {done.map((question) => (

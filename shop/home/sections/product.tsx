@@ -45,7 +45,7 @@ export function Product({ section, isFirst }: SectionProps<'product'>) {
               href={`${base}${product.url}${current.id === product.variants[0]?.id ? '' : `?v=${current.id}`}`}
               className="mt-6 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90"
             >
-              See all about it
+              See full details
             </a>
           </>
         )}

@@ -26,7 +26,7 @@ export function ColourField({
       <input
         id={id}
         type="color"
-        aria-label={`${label}, to pick`}
+        aria-label={`${label}, colour picker`}
         value={value}
         onChange={(event) => change(event.target.value)}
         className="h-[34px] w-10 shrink-0 cursor-pointer rounded-lg border border-line bg-sheet p-0.5"

@@ -9,7 +9,7 @@ export function Faults({ look, mend }: { look: Look; mend: (role: ColourRole, co
   if (faults.length === 0)
     return (
       <p role="status" className="mt-3 text-petrol">
-        Everything can be read: contrast is {READABLE} to 1 or more everywhere.
+        All text is easy to read: contrast is at least {READABLE} to 1 everywhere.
       </p>
     );
   return (
@@ -32,7 +32,7 @@ export function Faults({ look, mend }: { look: Look; mend: (role: ColourRole, co
               {colourRoles[by.role]}: {by.to}
             </Button>
           ) : (
-            <span>No shade of it can be read on all grounds: change the ground.</span>
+            <span>No shade of this colour works on every background: change the background.</span>
           )}
         </li>
       ))}

@@ -31,7 +31,7 @@ export function FromPicture({ look, attempt }: { look: Look; attempt: (name: str
     try {
       const found = coloursOf(await pixelsOf(file));
       setColours(found.map(({ hex }) => hex));
-      if (found.length === 0) return setProblem('There is nothing but transparency in this picture.');
+      if (found.length === 0) return setProblem('This picture is completely transparent.');
       attempt(`the colours of ${file.name}`, lookOf(found, look));
     } catch {
       setProblem(`“${file.name}” cannot be read as a picture.`);

@@ -32,13 +32,13 @@ test('a look is tried in the shop window, put back, and taken; nothing is saved 
   const meadow = presets.find(({ name }) => name === 'Meadow')!;
   await userEvent.click(screen.getByRole('button', { name: /^Meadow/ }));
   expect(inWindow()).toEqual([meadow.look]);
-  await userEvent.click(screen.getByRole('button', { name: 'Back to mine' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Back to my look' }));
   expect(inWindow()).toEqual([]);
   expect(savedLook()).toEqual(usualLook);
   await userEvent.click(screen.getByRole('button', { name: /^Meadow/ }));
   await userEvent.click(screen.getByRole('button', { name: 'Take this look' }));
   await waitFor(() => expect(savedLook()).toEqual(meadow.look));
-  expect(await screen.findByText('yours now')).toBeTruthy();
+  expect(await screen.findByText('in use')).toBeTruthy();
 });
 
 test('a colour that is hard to read is said while it is typed, and mended at one click', async () => {
@@ -48,17 +48,17 @@ test('a colour that is hard to read is said while it is typed, and mended at one
   const faults = await screen.findByRole('list', { name: 'Hard to read' });
   expect(within(faults).getByText(/White on buttons: 2\.\d to 1/)).toBeTruthy();
   await userEvent.click(within(faults).getAllByRole('button')[0]!);
-  expect(await screen.findByText(/Everything can be read/)).toBeTruthy();
+  expect(await screen.findByText(/All text is easy to read/)).toBeTruthy();
   await waitFor(() => expect(savedLook().colours.sea).toMatch(/^#[0-9a-f]{6}$/));
 });
 
 test('what is no colour stays as it was typed and says so', async () => {
   await opened();
   const before = savedLook().colours.deep;
-  await userEvent.clear(hexOf('Strong ground'));
-  await userEvent.type(hexOf('Strong ground'), 'navy');
+  await userEvent.clear(hexOf('Strong background'));
+  await userEvent.type(hexOf('Strong background'), 'navy');
   expect((await screen.findAllByText(/six letters or digits/)).length).toBeGreaterThan(0);
-  expect((hexOf('Strong ground') as HTMLInputElement).value).toBe('navy');
+  expect((hexOf('Strong background') as HTMLInputElement).value).toBe('navy');
   expect(savedLook().colours.deep).toBe(before);
 });
 

@@ -9,6 +9,7 @@ import { useDrawnDrafts } from '../../../shared/autosave/use-drawn-drafts';
 import type { Values } from '../../../shared/autosave/step';
 import { Button } from '../../../shared/ui/button';
 import { Clashes } from '../../../shared/ui/clashes';
+import { OneOf } from '../../../shared/ui/one-of';
 import { SaveStateWords } from '../../../shared/ui/save-state';
 import { Select } from '../../../shared/ui/select';
 import { typedDrafts } from '../../../shared/ui/typed-drafts';
@@ -31,38 +32,6 @@ const drawnLook = ({ look }: Values): Typed => ({ of: 'shop', fields: { look: lo
 const roles = Object.entries(colourRoles) as [ColourRole, string][];
 const familyChoices = Object.entries(families).map(([value, { name }]) => ({ value, label: name }));
 
-/** One choice of a few, all in sight. */
-function OneOf({
-  name,
-  words,
-  value,
-  choose,
-}: {
-  name: string;
-  words: Readonly<Record<string, string>>;
-  value: string;
-  choose: (value: string) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1 font-semibold">{name}</legend>
-      <div className="flex flex-wrap gap-1">
-        {Object.entries(words).map(([key, label]) => (
-          <button
-            key={key}
-            type="button"
-            aria-pressed={key === value}
-            onClick={() => choose(key)}
-            className="rounded-lg bg-sunk px-2.5 py-1.5 hover:bg-line aria-pressed:bg-ink aria-pressed:text-sheet"
-          >
-            {label}
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
 /** The look of the shop, seen in the shop window at every choice; another one is tried there before it is taken. */
 export function LookPage({ settings }: { settings: Settings }) {
   const save = useSettingsSave(settings);
@@ -84,7 +53,7 @@ export function LookPage({ settings }: { settings: Settings }) {
         <WindowPages page={page} show={setPage} />
         <section aria-labelledby="presets">
           <h2 id="presets" className="font-display text-lg font-bold">
-            Looks to begin with
+            Ready-made looks
           </h2>
           <p className="mb-2 text-ink-2">Try one on your own goods, in the shop window, before you take it.</p>
           <PresetCards
@@ -106,7 +75,7 @@ export function LookPage({ settings }: { settings: Settings }) {
               >
                 Take this look
               </Button>
-              <Button onClick={() => setTried(null)}>Back to mine</Button>
+              <Button onClick={() => setTried(null)}>Back to my look</Button>
             </div>
           )}
         </section>
@@ -128,13 +97,13 @@ export function LookPage({ settings }: { settings: Settings }) {
         </section>
         <section aria-labelledby="letters">
           <h2 id="letters" className="mb-2 font-display text-lg font-bold">
-            Letters and shapes
+            Fonts and shapes
           </h2>
           <div className="flex flex-wrap gap-x-6 gap-y-4">
             {(
               [
                 ['display', 'Headings'],
-                ['text', 'All else'],
+                ['text', 'Everything else'],
               ] as const
             ).map(([key, name]) => (
               <div key={key}>
@@ -149,7 +118,13 @@ export function LookPage({ settings }: { settings: Settings }) {
               </div>
             ))}
             {lookChoices.map(({ key, name, words }) => (
-              <OneOf key={key} name={name} words={words} value={look[key]} choose={(value) => set({ [key]: value })} />
+              <OneOf
+                key={key}
+                label={name}
+                choices={Object.entries(words).map(([value, label]) => ({ value, label }))}
+                value={look[key]}
+                choose={(value) => set({ [key]: value })}
+              />
             ))}
           </div>
         </section>

@@ -11,7 +11,7 @@ interface Props {
   attempt: (preset: Preset | null) => void;
 }
 
-/** Looks to begin with, each by its colours, letters and a sentence. */
+/** Ready-made looks, each by its colours, letters and a sentence. */
 export const PresetCards = ({ presets, tried, isTaken, attempt }: Props) => (
   <ul className="grid grid-cols-2 gap-3 md:grid-cols-3">
     {presets.map((preset) => (
@@ -29,7 +29,7 @@ export const PresetCards = ({ presets, tried, isTaken, attempt }: Props) => (
           </span>
           <span className="flex items-baseline justify-between gap-2">
             <span className="font-display text-[15px] font-bold">{preset.name}</span>
-            {isTaken(preset) && <span className="text-xs text-petrol">yours now</span>}
+            {isTaken(preset) && <span className="text-xs text-petrol">in use</span>}
           </span>
           <span className="text-xs text-ink-2">{preset.about}</span>
           <span className="mt-auto pt-1.5 text-xs text-ink-2">

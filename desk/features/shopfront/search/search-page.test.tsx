@@ -12,7 +12,7 @@ test('a search tells how it was read, and why each product is found', async () =
   const { router } = draw(<SearchPage />, '/?view=search');
   await userEvent.type(screen.getByLabelText('Search as a shopper would'), 'deltas zeppelin');
   const read = await screen.findByRole('list', { name: 'How it is read' });
-  await waitFor(() => expect(within(read).getByText(/left out/)).toBeTruthy());
+  await waitFor(() => expect(within(read).getByText(/ignored/)).toBeTruthy());
   expect(await screen.findByText('One product is found.')).toBeTruthy();
   expect(screen.getByRole('link', { name: 'Tern delta' })).toBeTruthy();
   expect(screen.getByText(/in the title, as “delta”/)).toBeTruthy();
@@ -21,7 +21,7 @@ test('a search tells how it was read, and why each product is found', async () =
 
 test('words that mean the same are saved as they are typed, and a line that cannot be is said', async () => {
   draw(<SearchPage />, '/?view=search&q=glider');
-  expect(await screen.findByText('Nothing is found')).toBeTruthy();
+  expect(await screen.findByText('Nothing found')).toBeTruthy();
   const field = screen.getByLabelText('Words that mean the same');
   await userEvent.type(field, 'glider');
   await userEvent.tab();

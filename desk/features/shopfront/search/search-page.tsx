@@ -21,7 +21,9 @@ function HowRead({ read, total, full }: Pick<WhyFoundAnswer, 'read' | 'total' | 
           <li key={typed} className="max-w-72 rounded-lg bg-sunk px-3 py-2">
             <p className="font-semibold">
               {isDropped ? <s>{typed}</s> : typed}
-              {isDropped && <span className="ml-2 font-normal text-ink-2">left out: nothing has it with the rest</span>}
+              {isDropped && (
+                <span className="ml-2 font-normal text-ink-2">ignored: nothing matches it together with the rest</span>
+              )}
             </p>
             {meant.length > 0 && (
               <p className="text-xs text-ink-2">
@@ -47,7 +49,7 @@ function Reasons({ found }: { found: Found }) {
       {found.parts.map(({ typed, points, because }) => (
         <li key={typed}>
           <span className="font-semibold text-ink">{typed}:</span>{' '}
-          {points === 0 ? 'is lacking' : `${because}, ${points}`}
+          {points === 0 ? 'not found' : `${because}, ${points}`}
         </li>
       ))}
       {found.titlePoints > 0 && <li>the title fits the search, {found.titlePoints}</li>}
@@ -92,7 +94,7 @@ export function SearchPage() {
             <>
               <HowRead {...data} />
               {data.goods.length === 0 && (
-                <Empty title="Nothing is found">
+                <Empty title="Nothing found">
                   If shoppers call something of yours this, add it to the words that mean the same.
                 </Empty>
               )}
