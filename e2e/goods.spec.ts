@@ -101,8 +101,10 @@ test('goods are narrowed, picked, raised with a floor and taken back; a large ch
     await page.getByRole('button', { name: 'Change 240 products' }).click();
     await expect(page.getByText('Changed stock of 240 products')).toBeVisible();
     await expect(page.getByText('0 products: whatever matches stock is above 1')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Work under way' })).toHaveCount(0);
     await page.getByRole('button', { name: 'More', exact: true }).click();
     await page.getByRole('menuitem', { name: 'History' }).click();
+    await expect(page.getByRole('heading', { name: 'History' })).toBeVisible();
     const line = page.getByRole('listitem').filter({ hasText: 'Changed stock of 240 products' });
     await expect(line.getByText(/Stock: 4 → 0/).first()).toBeVisible();
     await line.getByRole('button', { name: 'Take back' }).click();

@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import type { Job } from '../../contract/bulk';
@@ -11,6 +11,18 @@ const redrawListeners = new Set<Listener>();
 export function onShopChanged(listener: Listener): () => void {
   redrawListeners.add(listener);
   return () => void redrawListeners.delete(listener);
+}
+
+/**
+ * Has one query read again: at once where it is on the screen, or when it is next shown. A first answer that is
+ * still under way may have been made before the change, and the library would take it for a fresh one: it is
+ * awaited, and then read again.
+ */
+export async function readAgain(client: QueryClient, queryKey: QueryKey, refetchType: 'active' | 'none') {
+  const query = client.getQueryCache().find({ queryKey, exact: true });
+  if (query?.state.data === undefined && query?.state.fetchStatus === 'fetching')
+    await query.fetch().catch(() => undefined);
+  await client.invalidateQueries({ queryKey, exact: true, refetchType });
 }
 
 /** Listens to the server and refreshes what the desk shows, in this tab and in every other. */
@@ -29,8 +41,7 @@ export function useLiveUpdates(): void {
         const { revision } = (query.state.data ?? {}) as { revision?: number };
         const what = refreshOf(told, query.queryKey, revision);
         if (what === 'none') continue;
-        const filter = { queryKey: query.queryKey, exact: true };
-        void client.invalidateQueries({ ...filter, refetchType: what === 'now' ? 'active' : 'none' });
+        void readAgain(client, query.queryKey, what === 'now' ? 'active' : 'none');
       }
       for (const listener of redrawListeners) listener();
     });
