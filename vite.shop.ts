@@ -21,8 +21,12 @@ function lettersOf(ranges: string): string {
     .join('');
 }
 
-/** Headings are always bold, and the usual family of headings is for nothing else; of the others a shop may draw all weights between. */
-const axesOf = (file: string) => ({ wght: /bricolage-grotesque/.test(file) ? 700 : { min: 400, max: 700 } });
+/** Families that go no further than bold. */
+const UP_TO_BOLD = /instrument-sans|lora|space-grotesk/;
+/** Headings are drawn from medium to heavy, and the usual family of headings is for nothing else; of the others a shop may draw all weights from the lightest that is read. */
+const axesOf = (file: string) => ({
+  wght: { min: /bricolage-grotesque/.test(file) ? 500 : 400, max: UP_TO_BOLD.test(file) ? 700 : 800 },
+});
 
 /** Leaves out of the letters that every page loads what the shop never draws. */
 const smallFonts: Plugin = {

@@ -3,7 +3,7 @@ import { idSchema, slugSchema } from '../core/shared/identity';
 import { patternKeys } from '../core/model/page-patterns';
 import { pageSchema, pageSettings } from '../core/model/page';
 import { sectionBodySchema } from '../core/model/sections/sections';
-import { settingsSchema } from '../core/model/settings';
+import { settingsSchema, someSettingsSchema } from '../core/model/settings';
 import { eachMenu, menus, menuSchema, wantedItemSchema } from '../core/model/menu';
 import { targetSchema } from '../core/model/target';
 import { ruleSchema } from '../core/model/rule';
@@ -252,7 +252,7 @@ export const shopfrontRoutes = {
     method: 'PATCH',
     path: '/api/settings',
     summary: 'Change settings of the shop',
-    body: settingsSchema.partial().extend({ was: wasOf(settingsSchema.shape) }),
+    body: someSettingsSchema.extend({ was: wasOf(settingsSchema.shape) }),
     answer: settingsSchema,
   }),
 };

@@ -1,4 +1,5 @@
 import type { ShopData } from './data';
+import { ShopSign } from './frame/shop-sign';
 
 /** All that a shop which is closed shows: its name, a message, and, where there is one, a way in by password. */
 export function ClosedPage({
@@ -10,7 +11,9 @@ export function ClosedPage({
 }) {
   return (
     <main className="mx-auto flex min-h-dvh max-w-xl flex-col justify-center gap-5 px-6 py-16 text-center">
-      <h1 className="break-words font-display text-4xl font-bold tracking-tight text-ink">{shop.name}</h1>
+      <h1 className="break-words font-display text-4xl font-bold tracking-tight text-ink">
+        <ShopSign shop={shop} />
+      </h1>
       <p className="whitespace-pre-line break-words text-lg leading-relaxed text-ink-soft">
         {page.message || 'This shop is closed at the moment. Please come back later.'}
       </p>

@@ -1,4 +1,4 @@
-import type { Look } from '../core/model/look';
+import type { FrameView } from '../core/storefront/frame-view';
 import type { PictureView } from '../core/storefront/views';
 import type { ListingView } from '../core/storefront/views';
 import type { MenuView } from '../core/storefront/menu-view';
@@ -53,7 +53,7 @@ export type PageData =
 
 /** Everything that one page of the storefront is drawn from, on the server and in the browser. */
 export interface ShopData {
-  shop: { name: string; tagline: string; locale: string; currency: string; look: Look };
+  shop: FrameView;
   /** put before every address: "" for the shop, "/preview" for the shop window */
   base: string;
   /** path and query without the base */

@@ -5,7 +5,7 @@ import { partsOf, type PartName } from './parts';
 import { familiesOf, lookProperties } from '../core/look/properties';
 import { usualLook, type Look } from '../core/model/look';
 import { type Family } from '../core/model/look-choices';
-import { sharedSize } from '../core/storefront/picture-sizes';
+import { iconSizes, iconUrl, sharedSize, sharedUrl } from '../core/storefront/picture-sizes';
 import { titleOf } from './page-title';
 import { pictureOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
@@ -53,7 +53,7 @@ const scriptJson = (value: unknown) => JSON.stringify(value).replace(/</g, '\\u0
 /** What is shown where somebody shares a link to the page. */
 function cardOfPage(data: ShopData): string {
   if (data.base !== '' || data.page.kind === 'missing' || data.page.kind === 'closed') return '';
-  const picture = pictureOfPage(data);
+  const picture = pictureOfPage(data) ?? (data.shop.shared && sharedUrl(data.shop.shared.media));
   const told: [property: string, content: string | undefined][] = [
     ['og:site_name', data.shop.name],
     ['og:type', data.page.kind === 'product' ? 'product' : 'website'],
@@ -68,6 +68,17 @@ function cardOfPage(data: ShopData): string {
     content ? [`<meta property="${property}" content="${escapeText(content)}">`] : [],
   );
   return [...tags, `<meta name="twitter:card" content="${picture ? 'summary_large_image' : 'summary'}">`].join('\n');
+}
+
+/** What browsers and phones show for the shop: made of its own picture, or a plain drawing. */
+function iconsOf({ shop: { icon } }: ShopData): string {
+  if (!icon) return '<link rel="icon" href="/favicon.svg" type="image/svg+xml">';
+  return iconSizes
+    .map(
+      (size) =>
+        `<link rel="${size === 180 ? 'apple-touch-icon' : 'icon'}" type="image/png" sizes="${size}x${size}" href="${iconUrl(icon.media, size)}">`,
+    )
+    .join('\n');
 }
 
 /** What a look changes of the usual one, as an attribute of the page: its first paint has the right look. */
@@ -90,7 +101,7 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
 <meta name="description" content="${escapeText(descriptionOf(data))}">
 ${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
 ${cardOfPage(data)}
-<link rel="icon" href="/favicon.svg" type="image/svg+xml">
+${iconsOf(data)}
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}
 ${letters.map(({ style, letters: href }) => `<link rel="stylesheet" href="${style}">\n<link rel="preload" href="${href}" as="font" type="font/woff2" crossorigin>`).join('\n')}
 ${[...new Set([...assets.shared, ...partsOf(data.page).flatMap((name) => assets.parts[name] ?? [])])]

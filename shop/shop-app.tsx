@@ -1,11 +1,14 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
+import { usualCardLook } from '../core/model/card-choices';
 import type { Typed } from '../contract/shop-window';
 import { BaseContext } from './base';
 import { tellDesk, useBuilding } from './building/use-building';
+import { CardLookContext } from './ui/card-look';
 import { QuickLookContext } from './ui/quick-look-context';
 import { EditingContext } from './ui/words';
 import type { PageData, ShopData } from './data';
 import { Footer } from './frame/footer';
+import { NoticeLine } from './frame/notice-line';
 import { Header } from './frame/header';
 import { ClosedPage } from './closed-page';
 import { MissingPage } from './missing-page';
@@ -84,28 +87,31 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   if (data.page.kind === 'closed') return <ClosedPage shop={data.shop} page={data.page} />;
   return (
     <BaseContext value={data.base}>
-      <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
-        To the content
-      </a>
-      <Header data={data} />
-      <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
-        <EditingContext value={editing}>
-          <QuickLookContext value={isReady && !building ? setLooked : null}>
-            <Body data={data} url={wanted} go={go} />
-          </QuickLookContext>
-        </EditingContext>
-      </main>
-      <Footer data={data} />
-      {looked !== null && (
-        <Suspense>
-          <QuickLook url={looked} close={() => setLooked(null)} go={go} />
-        </Suspense>
-      )}
-      {building && (
-        <Suspense>
-          <BuildingLayer building={building} drawn={data.page} />
-        </Suspense>
-      )}
+      <CardLookContext value={data.shop.cards ?? usualCardLook}>
+        <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
+          To the content
+        </a>
+        <NoticeLine shop={data.shop} />
+        <Header data={data} />
+        <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
+          <EditingContext value={editing}>
+            <QuickLookContext value={isReady && !building ? setLooked : null}>
+              <Body data={data} url={wanted} go={go} />
+            </QuickLookContext>
+          </EditingContext>
+        </main>
+        <Footer data={data} />
+        {looked !== null && (
+          <Suspense>
+            <QuickLook url={looked} close={() => setLooked(null)} go={go} />
+          </Suspense>
+        )}
+        {building && (
+          <Suspense>
+            <BuildingLayer building={building} drawn={data.page} />
+          </Suspense>
+        )}
+      </CardLookContext>
     </BaseContext>
   );
 }

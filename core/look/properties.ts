@@ -11,6 +11,14 @@ const buttons: Record<Look['buttons'], string> = { square: '0', soft: '0.5rem', 
 const density: Record<Look['density'], string> = { tight: '0.22rem', usual: '0.25rem', airy: '0.285rem' };
 const size: Record<Look['size'], string> = { small: '15px', usual: '16px', large: '18px' };
 
+const weight: Record<Look['weight'], string> = { light: '500', usual: '700', heavy: '800' };
+const shadow: Record<Look['shadow'], [small: string, large: string, card: string]> = {
+  none: ['0 0 #0000', '0 0 #0000', 'none'],
+  soft: ['0 1px 3px rgb(0 0 0 / 0.12)', '0 10px 24px -6px rgb(0 0 0 / 0.14)', 'none'],
+  deep: ['0 3px 10px rgb(0 0 0 / 0.2)', '0 18px 44px -8px rgb(0 0 0 / 0.32)', '0 6px 18px -4px rgb(0 0 0 / 0.22)'],
+};
+const lines: Record<Look['lines'], string> = { none: '0px', fine: '1px', strong: '2px' };
+
 const familyList = (family: Family) => `'${families[family].name} Variable', ${families[family].fallback}`;
 
 /** The families that a look needs, each once. */
@@ -41,5 +49,10 @@ export function lookProperties(look: Look): Record<`--${string}`, string> {
     '--radius-button': buttons[look.buttons],
     '--spacing': density[look.density],
     '--text-size': size[look.size],
+    '--weight-display': weight[look.weight],
+    '--shadow-small': shadow[look.shadow][0],
+    '--shadow-large': shadow[look.shadow][1],
+    '--card-shadow': shadow[look.shadow][2],
+    '--line-width': lines[look.lines],
   };
 }

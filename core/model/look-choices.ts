@@ -30,6 +30,7 @@ export type ColourRole = keyof typeof colourRoles;
 /** The choices of a look that are one of a few, with their words. */
 export const lookChoices = [
   { key: 'size', name: 'Text size', words: { small: 'small', usual: 'normal', large: 'large' } },
+  { key: 'weight', name: 'Weight of headings', words: { light: 'light', usual: 'bold', heavy: 'heavy' } },
   { key: 'corners', name: 'Corners', words: { square: 'square', soft: 'soft', round: 'round' } },
   { key: 'buttons', name: 'Buttons', words: { square: 'square', soft: 'soft', round: 'round' } },
   { key: 'density', name: 'Spacing', words: { tight: 'tight', usual: 'normal', airy: 'generous' } },
@@ -42,5 +43,12 @@ export const lookChoices = [
       split: 'name between menu and search',
       centred: 'name in the middle, menu below',
     },
+  },
+  { key: 'shadow', name: 'Shadows', words: { none: 'none', soft: 'soft', deep: 'deep' } },
+  { key: 'lines', name: 'Lines', words: { none: 'none', fine: 'fine', strong: 'strong' } },
+  {
+    key: 'footer',
+    name: 'Page footer',
+    words: { columns: 'in columns', centred: 'in the middle', compact: 'in one line' },
   },
 ] as const;

@@ -17,6 +17,10 @@ export const lookSchema = z.object({
   buttons: z.enum(['square', 'soft', 'round']),
   density: z.enum(['tight', 'usual', 'airy']),
   header: z.enum(['row', 'centred', 'split', 'stacked']),
+  weight: z.enum(['light', 'usual', 'heavy']),
+  shadow: z.enum(['none', 'soft', 'deep']),
+  lines: z.enum(['none', 'fine', 'strong']),
+  footer: z.enum(['columns', 'centred', 'compact']),
 });
 export type Look = z.infer<typeof lookSchema>;
 
@@ -40,4 +44,8 @@ export const usualLook: Look = {
   buttons: 'round',
   density: 'usual',
   header: 'row',
+  weight: 'usual',
+  shadow: 'soft',
+  lines: 'fine',
+  footer: 'columns',
 };

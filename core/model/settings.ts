@@ -1,5 +1,11 @@
 import { z } from 'zod';
+import { canonicalJson } from '../shared/canonical-json';
+import { cardsSchema, usualCards } from './cards';
+import { listingsSchema, usualListings } from './listing-layout';
 import { lookSchema, usualLook } from './look';
+import { productPageSchema, usualProductPage } from './product-layout';
+import { contactSchema, domainSchema, noContact } from './shop-contact';
+import { noNotice, noSigns, noticeSchema, signsSchema } from './signs';
 import { synonymLineSchema } from './synonyms';
 
 const taxRateSchema = z
@@ -28,6 +34,25 @@ function isLocale(name: string): boolean {
 
 export const currencies = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'DKK', 'NOK', 'PLN', 'CZK', 'AUD', 'CAD', 'NZD'] as const;
 
+/** Settings that are a small document each. Only what differs from how it is to begin with is part of an edition. */
+const settingsParts = {
+  look: { schema: lookSchema, usual: usualLook },
+  signs: { schema: signsSchema, usual: noSigns },
+  notice: { schema: noticeSchema, usual: noNotice },
+  cards: { schema: cardsSchema, usual: usualCards },
+  listings: { schema: listingsSchema, usual: usualListings },
+  productPage: { schema: productPageSchema, usual: usualProductPage },
+  contact: { schema: contactSchema, usual: noContact },
+} as const;
+type Part = keyof typeof settingsParts;
+type PartValues = { [P in Part]: z.infer<(typeof settingsParts)[P]['schema']> };
+const partKeys = Object.keys(settingsParts) as Part[];
+
+const usualParts = Object.fromEntries(partKeys.map((key) => [key, settingsParts[key].usual])) as unknown as PartValues;
+const partSchemas = Object.fromEntries(
+  partKeys.map((key) => [key, (settingsParts[key].schema as z.ZodType).default(usualParts[key])]),
+) as unknown as { [P in Part]: z.ZodDefault<(typeof settingsParts)[P]['schema']> };
+
 export const settingsSchema = z.object({
   name: z.string().trim().min(1, 'The shop needs a name.').max(80, 'A name can have at most 80 characters.'),
   tagline: z.string().trim().max(160, 'At most 160 characters.'),
@@ -39,11 +64,25 @@ export const settingsSchema = z.object({
   taxIncluded: z.boolean(),
   timeZone: z.string().refine(isTimeZone, 'There is no such time zone.'),
   locale: z.string().refine(isLocale, 'There is no such language.'),
-  look: lookSchema.default(usualLook),
+  /** where the shop is to be found, such as kites.example; empty: at the address that the server was started with */
+  domain: domainSchema.default(''),
+  ...partSchemas,
   /** groups of words and short phrases that mean the same to whoever searches */
   synonyms: z.array(synonymLineSchema).max(300, 'At most 300 lines.').default([]),
 });
 export type Settings = z.infer<typeof settingsSchema>;
+
+/** Some settings: what is not named is not touched, so nothing stands in for it. */
+export const someSettingsSchema = z
+  .object(
+    Object.fromEntries(
+      Object.entries(settingsSchema.shape).map(([key, schema]) => [
+        key,
+        schema instanceof z.ZodDefault ? schema.removeDefault() : schema,
+      ]),
+    ) as unknown as { [K in keyof Settings]: z.ZodType<Settings[K]> },
+  )
+  .partial();
 
 /** What settings are called inside a sentence: "the time zone was changed". */
 export const settingsWords: Readonly<Record<keyof Settings, string>> = {
@@ -55,7 +94,14 @@ export const settingsWords: Readonly<Record<keyof Settings, string>> = {
   taxIncluded: 'choice of prices with tax',
   timeZone: 'time zone',
   locale: 'language',
+  domain: 'domain',
   look: 'look',
+  signs: 'logo and pictures',
+  notice: 'notice',
+  cards: 'cards of goods',
+  listings: 'layout of listings',
+  productPage: 'layout of product pages',
+  contact: 'contact details',
   synonyms: 'list of words that mean the same',
 };
 
@@ -69,22 +115,36 @@ export const emptySettings: Settings = {
   taxIncluded: true,
   timeZone: 'Europe/Amsterdam',
   locale: 'en',
-  look: usualLook,
+  domain: '',
+  ...usualParts,
   synonyms: [],
 };
 
 /** Settings as they were stored, with what has come since; what was stored and can be nothing is as it is to begin with. */
 export function settingsOf(stored: Partial<Settings>): Settings {
   const settings = { ...emptySettings, ...stored };
+  const parts = partKeys.map((key) => [key, { ...usualParts[key], ...settings[key] }]);
   return {
     ...settings,
+    ...(Object.fromEntries(parts) as PartValues),
     look: { ...usualLook, ...settings.look, colours: { ...usualLook.colours, ...settings.look.colours } },
     locale: isLocale(settings.locale) ? settings.locale : emptySettings.locale,
     timeZone: isTimeZone(settings.timeZone) ? settings.timeZone : emptySettings.timeZone,
   };
 }
 
-/** Settings as an edition holds them: a look that is as usual is left out, so that their text stays as it was before there were looks. */
-export function leanSettings({ look, ...settings }: Settings): Partial<Settings> {
-  return JSON.stringify(look) === JSON.stringify(usualLook) ? settings : { ...settings, look };
+/**
+ * Settings as an edition holds them: what is as usual is left out, so that their text stays as it was before there was such
+ * a choice.
+ */
+export function leanSettings(settings: Settings): Partial<Settings> {
+  const usual: Partial<Record<string, unknown>> = { ...usualParts, domain: '' };
+  return Object.fromEntries(
+    Object.entries(settings).filter(([key, value]) => !(key in usual) || !isSame(value, usual[key])),
+  );
+}
+
+/** The same document: of looks and other parts, the order of their keys does not matter. */
+function isSame(a: unknown, b: unknown): boolean {
+  return canonicalJson(a) === canonicalJson(b);
 }

@@ -1,6 +1,3 @@
-import { type Look } from '../model/look';
-import { colourRoles, families, lookChoices, type ColourRole } from '../model/look-choices';
-import { synonymWords } from '../search/synonyms';
 import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { Page } from '../model/page';
@@ -17,6 +14,7 @@ import type { DocumentKind, ProductDocument, Redirect } from '../model/document'
 import { arrangementOf, groupFields } from './group-words';
 import { menuChanges } from './menu-words';
 import { pageFields, sectionChanges } from './page-words';
+import { settingsFields } from './settings-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
 type Bodies = ResolvedShop;
@@ -78,39 +76,8 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
         ['Attribute details', JSON.stringify((body as SpecSheet).attributes)],
       ]);
     case 'settings':
-      return settingsFields(body as Settings);
+      return settingsFields(shop, body as Settings);
   }
-}
-
-const percent = (basisPoints: number) => `${basisPoints / 100} %`;
-
-/** A look in words: each colour and each choice by itself. */
-function lookFields({ colours, display, text, ...choices }: Look): [string, string][] {
-  const roles = Object.entries(colourRoles) as [ColourRole, string][];
-  return [
-    ...roles.map(([role, name]): [string, string] => [`Colour: ${name.toLowerCase()}`, colours[role]]),
-    ['Heading font', families[display].name],
-    ['Text font', families[text].name],
-    ...lookChoices.map(({ key, name, words }): [string, string] => [
-      name,
-      (words as Readonly<Record<string, string>>)[choices[key]]!,
-    ]),
-  ];
-}
-
-function settingsFields(settings: Settings): Map<string, string> {
-  return new Map([
-    ['Name', settings.name],
-    ['In one sentence', settings.tagline],
-    ['Currency', settings.currency],
-    ['Tax', percent(settings.taxRate)],
-    ['Reduced tax', percent(settings.reducedTaxRate)],
-    ['Prices', settings.taxIncluded ? 'with the tax' : 'without the tax'],
-    ['Time zone', settings.timeZone.replace(/_/g, ' ')],
-    ['Language', settings.locale],
-    ...lookFields(settings.look),
-    ['Words that mean the same', settings.synonyms.map(synonymWords).join('; ')],
-  ]);
 }
 
 function forwardWords(shop: ResolvedShop, { kind, targetId }: Redirect): string {

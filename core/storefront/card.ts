@@ -1,3 +1,5 @@
+import type { CardPart } from '../model/card-choices';
+import { badgesOf } from './badges';
 import type { PictureView, PricingShown, ProductCard } from './views';
 import type { Picture } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
@@ -5,7 +7,11 @@ import type { Bitset } from '../search/bitset';
 import { mediaUrl } from './picture-sizes';
 import { unitPrice, unitPricingWords } from '../pricing/price';
 import { shopPrice } from '../shop/shop-price';
+import { isOpen } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
+
+/** Shoppers are told that few are left from this number of pieces down. */
+export const FEW = 3;
 
 /** Address of the small face of a product; null where it has no picture. */
 export function faceUrl(product: Pick<ProductDocument, 'pictures'> | undefined): string | null {
@@ -60,6 +66,9 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
     ? unitPrice(prices[cheapest]!.price, product.variants[cheapest]!.content, product.unitPricing)
     : null;
   const picture = pictureOf(product, variant?.id ?? null);
+  const price = prices[cheapest];
+  const wasPrice = price?.wasPrice ?? null;
+  const percent = wasPrice === null ? null : Math.round(100 - (100 * price!.price) / wasPrice);
   return {
     id: product.id,
     slug: product.slug,
@@ -68,16 +77,59 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
     image: picture ? mediaUrl(picture.media, 480) : null,
     picture: picture ? pictureView(picture, product.title) : null,
     price: {
-      min: prices[cheapest]?.price ?? 0,
+      min: price?.price ?? 0,
       max: pricing === 'shown' ? priceMax : 0,
       currency: shop.settings.currency,
     },
     pricing,
-    wasPrice: prices[cheapest]?.wasPrice ?? null,
+    wasPrice,
     unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[product.unitPricing!].words },
     inStock: stock > 0,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantId: variant?.id ?? null,
     swatches: swatchesOf(product),
+    badges: badgesOf(shop, product, slot, { stock, percent }),
+    ...wantedParts(shop, product, picture, stock),
   };
+}
+
+/** What only some shops show on their cards. */
+function wantedParts(
+  shop: ResolvedShop,
+  product: ProductDocument,
+  picture: Picture | undefined,
+  stock: number,
+): Pick<ProductCard, 'second' | 'category' | 'stock' | 'button'> {
+  const { parts, second } = shop.settings.cards;
+  const has = (part: CardPart) => parts.includes(part);
+  const other = second ? product.pictures.find(({ id }) => id !== picture?.id) : undefined;
+  const main = product.categoryIds[0];
+  return {
+    ...(second && { second: other ? pictureView(other, product.title) : null }),
+    ...(has('category') && {
+      category:
+        main !== undefined && isOpen(shop, { kind: 'category', id: main }) ? shop.categories.get(main)!.name : null,
+    }),
+    ...(has('stock') && { stock: stockWords(product, stock) }),
+    ...(has('button') && { button: buttonWords(product, stock) }),
+  };
+}
+
+function stockWords({ kind, whenSoldOut, orderDelay }: ProductDocument, stock: number): string {
+  if (stock <= 0) return whenSoldOut === 'order' ? orderDelay || 'Can be ordered' : 'Sold out';
+  if (stock <= FEW) return kind === 'service' ? 'Only a few places left' : 'Only a few left';
+  return {
+    physical: 'In stock',
+    giftCard: 'In stock',
+    bundle: 'In stock',
+    digital: 'To download',
+    service: 'Places free',
+  }[kind];
+}
+
+/** What the button of a card says: what is chosen first, and what can only be looked at. */
+function buttonWords({ variants, kind, priceOnRequest }: ProductDocument, stock: number): string {
+  if (priceOnRequest) return 'Ask for the price';
+  if (stock <= 0) return 'See it';
+  return variants.length > 1 || kind === 'bundle' ? 'Choose' : 'See it';
 }

@@ -24,6 +24,13 @@ export const sharedSize = { width: 1_200, height: 630 } as const;
 /** Address of a picture in the shape in which it is shown with a shared link. */
 export const sharedUrl = (media: string): string => `/media/${media}/shared.jpg`;
 
+/** Sides of the icons that are made of one picture, in pixels: for tabs, for a phone's home screen, for lists of programs. */
+export const iconSizes = [32, 48, 180, 192] as const;
+export type IconSize = (typeof iconSizes)[number];
+
+/** Address of a picture as an icon of this size. */
+export const iconUrl = (media: string, size: IconSize): string => `/media/${media}/icon-${size}.png`;
+
 type Shape = Pick<PictureView, 'width' | 'height' | 'fit'>;
 
 /**

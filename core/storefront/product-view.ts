@@ -11,14 +11,11 @@ import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing
 import { shopPrice, shopStock } from '../shop/shop-price';
 import { withoutSummary } from './without-summary';
 import { bundleView } from './bundle-view';
-import { pictureView, pricingOf } from './card';
+import { FEW, pictureView, pricingOf } from './card';
 import { mediaUrl } from './picture-sizes';
 import { optionKey, optionValueKey } from '../shop/facts';
 import { isOpen, urlOfGroup } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-
-/** Shoppers are told that few are left from this number of pieces down. */
-const FEW = 3;
 
 const ORDER_WORDS = 'Can be ordered';
 const META_TITLE = 60;

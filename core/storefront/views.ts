@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { badgeColours } from '../model/card-choices';
 import { fitSchema, focusSchema, productKindSchema } from '../model/product-values';
 
 /** What shoppers are answered. The shapes stand by themselves, so that a page need not load them to know their types. */
@@ -23,6 +24,9 @@ export type PricingShown = z.infer<typeof pricingShownSchema>;
 
 const unitPriceSchema = z.object({ amount: whole, words: z.string() });
 
+const cardBadgeSchema = z.object({ words: z.string(), colour: z.enum(badgeColours) });
+export type CardBadge = z.infer<typeof cardBadgeSchema>;
+
 /** A product as it stands in a grid or a strip. Prices in minor units. */
 export const productCardSchema = z.object({
   id: z.string(),
@@ -42,6 +46,15 @@ export const productCardSchema = z.object({
   /** the variant that the card stands for */
   variantId: z.string().nullable(),
   swatches: z.array(z.object({ label: z.string(), colour: z.string() })),
+  badges: z.array(cardBadgeSchema),
+  /** shown while it is pointed at; only where the seller wants that */
+  second: pictureViewSchema.nullable().optional(),
+  /** name of its main category; only where cards tell it */
+  category: z.string().nullable().optional(),
+  /** in words; only where cards tell it */
+  stock: z.string().optional(),
+  /** words of the button that leads on; only where cards have one */
+  button: z.string().optional(),
 });
 export type ProductCard = z.infer<typeof productCardSchema>;
 

@@ -22,6 +22,7 @@ import { viewsApi } from '../search/view-routes';
 import type { Catalog } from '../state/catalog';
 import { serveFiles } from '../media/serve-files';
 import { serveFilms } from '../media/serve-films';
+import { originOf } from '../storefront/origin';
 import { searchEngines } from '../storefront/search-engines';
 import { servePictures } from '../media/serve-pictures';
 import { readSession, SESSION_COOKIE } from '../people/sign-in';
@@ -95,7 +96,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     catalog.passTime();
     next();
   });
-  const parts = { catalog, assets, origin };
+  const parts = { catalog, assets, originNow: () => originOf(catalog, origin) };
   app.use(door({ ...parts, isSecure }));
   app.use(servePictures(catalog.db, catalog.mediaFolder));
   app.use(serveFilms(catalog.folder));
@@ -120,7 +121,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
     });
   app.use(serveFiles(catalog));
-  app.use(searchEngines(catalog, origin));
+  app.use(searchEngines(catalog, parts.originNow));
   app.use(storefront(parts));
   app.use(nothingThere);
   app.use(answerErrors((error) => log.error(error), problemPage(parts)));

@@ -13,6 +13,7 @@ import { FolderInUseError } from '../folder/lock';
 import { sweepFolder } from '../folder/sweep';
 import { needsSetup } from '../people/set-up';
 import { demoPerson } from '../people/demo-person';
+import { originOf } from '../storefront/origin';
 import { checkPassword, clearSessions } from '../people/sign-in';
 
 const port = Number(process.env.PORT ?? 4600);
@@ -79,7 +80,7 @@ async function start(): Promise<void> {
   const clock = setInterval(() => {
     catalog.passTime();
     // While long work holds the database, letters can wait for the next look.
-    if (catalog.writes.isIdle) writeToWaiting(catalog, origin);
+    if (catalog.writes.isIdle) writeToWaiting(catalog, originOf(catalog, origin));
   }, LOOK_AT_CLOCK_MS);
   const clear = () => void clearSessions(catalog.db, catalog.clock());
   clear();

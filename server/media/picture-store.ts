@@ -3,7 +3,7 @@ import { constants } from 'node:fs';
 import { access, mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp, { type Metadata, type OutputInfo, type Sharp } from 'sharp';
-import { LARGEST, sharedSize, storedSizes, type PictureSize } from '../../core/storefront/picture-sizes';
+import { LARGEST, sharedSize, storedSizes, type IconSize, type PictureSize } from '../../core/storefront/picture-sizes';
 import type { Db } from '../database/connection';
 import { drawSvg } from './svg';
 
@@ -162,6 +162,15 @@ export async function sharedFile(db: Db, folder: string, media: string): Promise
       .toBuffer(),
   );
 }
+
+/** The path of a picture as an icon of a size: whole, on a clear ground. Undefined where there is no such picture. */
+export const iconFile = (folder: string, media: string, size: IconSize): Promise<string | undefined> =>
+  madeOf(mediaPath(folder, media, 480), join(folder, media.slice(0, 2), media, `icon-${size}.png`), (source) =>
+    source
+      .resize(size, size, { fit: 'contain', background: { r: 0, g: 0, b: 0, alpha: 0 } })
+      .png()
+      .toBuffer(),
+  );
 
 /**
  * Takes a picture in: checks it by its content, turns it upright, strips what a camera wrote into it, makes its sizes in

@@ -1,3 +1,4 @@
+import type { Settings } from '../../core/model/settings';
 import type { ProductAnswer } from '../../contract/product';
 import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 
@@ -37,4 +38,25 @@ test.each([
   const answer = await set(fields);
   expect(answer.status).toBe(422);
   expect(problem(answer).errors![0]).toMatchObject({ path: [name], message: expect.stringMatching(message) });
+});
+
+test('what is not named stays: a new name neither resets the look nor any other part', async () => {
+  const { body: before } = await server.call<Settings>('GET', '/api/settings');
+  const changed: Partial<Settings> = {
+    look: { ...before.look, corners: 'square' },
+    cards: { ...before.cards, second: true },
+    listings: { ...before.listings, perPage: 12 },
+    productPage: { ...before.productPage, trust: ['Sewn in our loft'] },
+    contact: { ...before.contact, city: 'Windhaven' },
+    notice: { ...before.notice, text: 'Free delivery this week' },
+    signs: { ...before.signs, logoHeight: 50 },
+    domain: 'kites.example',
+  };
+  await set(changed);
+  await set({ name: 'Lark & Line', was: { name: before.name } });
+  expect((await server.call<Settings>('GET', '/api/settings')).body).toEqual({
+    ...before,
+    ...changed,
+    name: 'Lark & Line',
+  });
 });

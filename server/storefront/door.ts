@@ -1,3 +1,4 @@
+import { frameView } from '../../core/storefront/frame-view';
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
 import { parseCookie } from 'cookie';
 import { createHmac, timingSafeEqual } from 'node:crypto';
@@ -30,7 +31,7 @@ function isLetIn(request: Request, opening: Opening): boolean {
 
 /** While the shop is closed, nobody but its people and visitors with the password gets anything of it, files and data included. */
 export function door(parts: StorefrontParts & { isSecure: boolean }): Router {
-  const { catalog, assets, origin, isSecure } = parts;
+  const { catalog, assets, originNow, isSecure } = parts;
   const router = Router();
 
   function closed(request: Request, response: Response, opening: Opening, isWrong = false): void {
@@ -40,16 +41,21 @@ export function door(parts: StorefrontParts & { isSecure: boolean }): Router {
     if (!asks) response.set('Retry-After', String(TRY_AGAIN_S));
     if (request.accepts(['text/html', 'application/json']) !== 'text/html')
       throw new ProblemError({ type: problemTypes.closed, title: refusals.shopIsClosed, status });
-    const { name, tagline, locale, currency, look } = catalog.live.shop.settings;
     const data: ShopData = {
-      shop: { name, tagline, locale, currency, look },
+      shop: frameView(catalog.live.shop),
       base: '',
       url: '/',
-      origin,
+      origin: originNow(),
       menu: { top: [], items: [], footer: [] },
       page: { kind: 'closed', message: opening.message, asks, isWrong },
     };
     response.type('html').send(renderShop(data, assets));
+  }
+
+  /** The logo and the icon stand on the closed page as well. */
+  function isSign(path: string): boolean {
+    const { logo, icon } = frameView(catalog.live.shop);
+    return [logo, icon].some((sign) => sign && path.startsWith(`/media/${sign.media}/`));
   }
 
   const comeIn: RequestHandler = async (request, response) => {
@@ -64,7 +70,7 @@ export function door(parts: StorefrontParts & { isSecure: boolean }): Router {
   };
   router.post(COME_IN, limitRequests(15 * 60_000, 20), express.urlencoded({ extended: false, limit: '2kb' }), comeIn);
   router.use((request, response, next) => {
-    if (OUTSIDE.test(request.path) || sessionOf(response)) return next();
+    if (OUTSIDE.test(request.path) || sessionOf(response) || isSign(request.path)) return next();
     const opening = readOpening(catalog.db);
     if (!opening.isClosed || isLetIn(request, opening)) return next();
     closed(request, response, opening);

@@ -1,5 +1,6 @@
 import { refusals } from '../shared/refusals';
 import { redirectKey, type AddressedKind } from '../../core/model/document';
+import { frameView } from '../../core/storefront/frame-view';
 import { listingView } from '../../core/storefront/listing-view';
 import {
   addressPath,
@@ -213,9 +214,8 @@ export function pageData(context: PageContext, request: PageRequest): { status: 
 }
 
 function framed(shop: ResolvedShop, request: PageRequest, page: PageData): ShopData {
-  const { name, tagline, locale, currency, look } = shop.settings;
   return {
-    shop: { name, tagline, locale, currency, look },
+    shop: frameView(shop),
     base: request.base,
     url: request.url,
     origin: request.origin,

@@ -1,6 +1,8 @@
 import { Router } from 'express';
 import { XMLBuilder } from 'fast-xml-parser';
 import { cachedByVersion } from '../../core/shop/cached-by-version';
+import { frameView } from '../../core/storefront/frame-view';
+import { iconUrl } from '../../core/storefront/picture-sizes';
 import { sitemapEntries, type SitemapEntry } from '../../core/storefront/search-engines';
 import { notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
@@ -37,14 +39,14 @@ const entriesOf = cachedByVersion(sitemapEntries);
 const ICON = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path d="M16 2 28 14 16 30 4 14Z" fill="#12364a"/><path d="M16 2v28L4 14Z" fill="#0d6470"/></svg>`;
 
 /** What search engines are told of the live shop: what they may read, and every page that they may show. */
-export function searchEngines(catalog: Catalog, origin: string): Router {
+export function searchEngines(catalog: Catalog, originNow: () => string): Router {
   const router = Router();
   const isOpen = () => catalog.live.edition > 0;
   router.get('/robots.txt', (_request, response) => {
     response.type('text/plain').set('Cache-Control', 'no-cache');
     response.send(
       isOpen()
-        ? `User-agent: *\nDisallow: /desk\nDisallow: /preview\nDisallow: /api/\nDisallow: /shop-api/\nDisallow: /search\n\nSitemap: ${origin}/sitemap.xml\n`
+        ? `User-agent: *\nDisallow: /desk\nDisallow: /preview\nDisallow: /api/\nDisallow: /shop-api/\nDisallow: /search\n\nSitemap: ${originNow()}/sitemap.xml\n`
         : 'User-agent: *\nDisallow: /\n',
     );
   });
@@ -55,12 +57,12 @@ export function searchEngines(catalog: Catalog, origin: string): Router {
     response.type('application/xml').set('Cache-Control', 'no-cache');
     response.send(
       parts <= 1
-        ? urlset(entries, liveSince(catalog.db), origin)
+        ? urlset(entries, liveSince(catalog.db), originNow())
         : xml.build({
             ...head,
             sitemapindex: {
               '@_xmlns': SITEMAP,
-              sitemap: Array.from({ length: parts }, (_, i) => ({ loc: `${origin}/sitemap-${i + 1}.xml` })),
+              sitemap: Array.from({ length: parts }, (_, i) => ({ loc: `${originNow()}/sitemap-${i + 1}.xml` })),
             },
           }),
     );
@@ -70,9 +72,11 @@ export function searchEngines(catalog: Catalog, origin: string): Router {
     const entries = entriesOf(catalog.live.shop).slice((part - 1) * IN_ONE, part * IN_ONE);
     if (!isOpen() || !Number.isInteger(part) || part < 1 || entries.length === 0) throw notFound(refusals.nothingHere);
     response.type('application/xml').set('Cache-Control', 'no-cache');
-    response.send(urlset(entries, liveSince(catalog.db), origin));
+    response.send(urlset(entries, liveSince(catalog.db), originNow()));
   });
-  router.get(['/favicon.svg', '/favicon.ico'], (_request, response) => {
+  router.get(['/favicon.svg', '/favicon.ico'], ({ path }, response) => {
+    const { icon } = frameView(catalog.live.shop);
+    if (icon && path === '/favicon.ico') return response.redirect(302, iconUrl(icon.media, 48));
     response.type('image/svg+xml').set('Cache-Control', 'public, max-age=86400').send(ICON);
   });
   return router;

@@ -14,8 +14,8 @@ import { missingPage, pageData, type PageRequest } from './page-data';
 export interface StorefrontParts {
   catalog: Catalog;
   assets: ShopAssets;
-  /** where the shop is, such as https://shop.example: canonical addresses are never taken from what a request says */
-  origin: string;
+  /** where the shop is at the moment: canonical addresses are never taken from what a request says */
+  originNow: () => string;
 }
 
 type Base = '' | '/preview';
@@ -41,8 +41,8 @@ function forward(response: Response, to: string): void {
   response.set('Cache-Control', 'no-cache').redirect(301, to);
 }
 
-function send({ catalog, assets, origin }: StorefrontParts, base: Base, request: Request, response: Response): void {
-  const asked = requestOf(request, base, origin);
+function send({ catalog, assets, originNow }: StorefrontParts, base: Base, request: Request, response: Response): void {
+  const asked = requestOf(request, base, originNow());
   const search = asked.url.includes('?') ? asked.url.slice(asked.url.indexOf('?')) : '';
   const isPreview = base !== '';
   if (asked.path.length > 1 && asked.path.endsWith('/')) {
@@ -92,12 +92,12 @@ export function storefront(parts: StorefrontParts): Router {
 const FOR_PROGRAMS = /^\/(api|shop-api|healthz|media|assets|desk)(\/|$)/;
 
 /** The page that tells a browser why it gets nothing; undefined for who rather reads problem details. */
-export function problemPage({ catalog, assets, origin }: StorefrontParts) {
+export function problemPage({ catalog, assets, originNow }: StorefrontParts) {
   return (request: Request, { status, title, errors }: Problem): string | undefined => {
     const isOfPage = request.method === 'GET' || request.method === 'HEAD' || request.is('urlencoded') !== false;
     if (!isOfPage || FOR_PROGRAMS.test(request.path) || wantsJson(request)) return undefined;
     const message = errors?.[0]?.message ?? title;
-    const asked: PageRequest = { path: '/', query: {}, url: '/', base: '', origin };
+    const asked: PageRequest = { path: '/', query: {}, url: '/', base: '', origin: originNow() };
     return renderShop(missingPage(catalog.live.shop, asked, status, message), assets);
   };
 }

@@ -5,6 +5,7 @@ import type { Look } from '../../core/model/look';
 import type { ShopData } from '../data';
 import { CloseButton } from '../ui/close-button';
 import { PhoneMenu, WideMenu } from './menu-list';
+import { ShopSign } from './shop-sign';
 import { SearchBox } from './search-box';
 
 interface Props {
@@ -70,7 +71,7 @@ export function Header({ data }: Props) {
           </button>
         )}
         <a href={`${base}/`} className={`shrink-0 font-display text-xl font-bold tracking-tight text-ink ${head.name}`}>
-          {shop.name}
+          <ShopSign shop={shop} />
         </a>
         <nav aria-label="Shop" className={`min-w-0 max-lg:order-last max-lg:w-full max-md:hidden ${head.menu}`}>
           <WideMenu items={menu.items} here={url} />
@@ -90,7 +91,9 @@ export function Header({ data }: Props) {
         className="m-0 h-dvh max-h-none w-[min(22rem,88vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 md:hidden"
       >
         <div className="flex items-center justify-between border-b border-line px-4 py-3">
-          <span className="font-display text-lg font-bold text-ink">{shop.name}</span>
+          <span className="font-display text-lg font-bold text-ink">
+            <ShopSign shop={shop} />
+          </span>
           <CloseButton label="Close the menu" close={() => drawer.current?.close()} />
         </div>
         <nav aria-label="Shop, all levels" className="px-4 pb-8">

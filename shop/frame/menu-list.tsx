@@ -42,7 +42,7 @@ function DropDown({
     <div
       id={id}
       // Without script it comes out under the pointer; the page of the item leads further too.
-      className={`${isLate ? 'right-0' : 'left-0'} ${isOpen ? 'flex' : 'hidden group-hover:flex'} absolute top-full z-30 gap-4 rounded-2xl border border-line bg-paper p-2 shadow-lg`}
+      className={`${isLate ? 'right-0' : 'left-0'} ${isOpen ? 'flex' : 'hidden group-hover:flex'} absolute top-full z-30 gap-4 rounded-2xl border border-line bg-paper p-2 shadow-large`}
     >
       <ul className={isDeep ? 'flex gap-2' : 'min-w-52'}>
         {item.items.map((sub, i) => (

@@ -200,7 +200,7 @@ export function SearchBox({ base, initial, className = '' }: Props) {
       </p>
       <div
         hidden={!isShown}
-        className="absolute right-0 top-full z-40 mt-2 max-h-[75vh] w-full min-w-[min(22rem,calc(100vw-2rem))] overflow-y-auto rounded-2xl border border-line bg-paper p-2 shadow-lg"
+        className="absolute right-0 top-full z-40 mt-2 max-h-[75vh] w-full min-w-[min(22rem,calc(100vw-2rem))] overflow-y-auto rounded-2xl border border-line bg-paper p-2 shadow-large"
       >
         {isNothing && (
           <p className="px-3 py-4 text-sm text-ink-soft">Nothing found for “{q.trim()}”. Fewer letters may help.</p>

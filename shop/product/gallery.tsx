@@ -3,6 +3,7 @@ import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type MouseEvent
 import { LARGEST, mediaUrl } from '../../core/storefront/picture-sizes';
 import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
+import { useFrameRatio } from '../ui/card-look';
 import { useReady } from '../ui/use-ready';
 
 const SETTLED_MS = 150;
@@ -15,7 +16,7 @@ interface Props {
 }
 
 const round =
-  'absolute top-1/2 z-10 flex size-11 -translate-y-1/2 items-center justify-center rounded-full bg-paper/90 text-ink shadow hover:bg-paper';
+  'absolute top-1/2 z-10 flex size-11 -translate-y-1/2 items-center justify-center rounded-full bg-paper/90 text-ink shadow-small hover:bg-paper';
 
 const isPlain = (event: MouseEvent) => !(event.ctrlKey || event.metaKey || event.shiftKey || event.altKey);
 
@@ -59,6 +60,7 @@ function useStandsAt(row: RefObject<HTMLElement | null>, tell: (at: number) => v
  */
 function PictureRow({ pictures, shown, show }: Props) {
   const row = useRef<HTMLUListElement>(null);
+  const ratio = useFrameRatio();
   // Before the script has come, the one that is looked at stands first; then the row is scrolled to it instead.
   const isReady = useReady();
   const at = Math.max(
@@ -112,6 +114,7 @@ function PictureRow({ pictures, shown, show }: Props) {
                   picture={each}
                   sizes="(min-width: 1024px) 640px, 100vw"
                   widest={640}
+                  ratio={ratio}
                   eager={i === at && 'first'}
                 />
               </a>
@@ -148,7 +151,7 @@ function PictureRow({ pictures, shown, show }: Props) {
                   }}
                   className="block overflow-hidden rounded-xl ring-ink ring-offset-2 aria-[current]:ring-2"
                 >
-                  <Picture picture={{ ...each, alt: '' }} sizes="120px" widest={120} />
+                  <Picture picture={{ ...each, alt: '' }} sizes="120px" widest={120} ratio={ratio} />
                 </a>
               </li>
             ))}

@@ -1,4 +1,4 @@
-import { formatMoney } from '../../core/shared/money';
+import { formatMoney, formatPriceRange } from '../../core/shared/money';
 
 interface Props {
   price: number;
@@ -7,6 +7,8 @@ interface Props {
   wasPrice: number | null;
   currency: string;
   large?: boolean;
+  /** both ends are told, where others say "from" */
+  isRange?: boolean;
 }
 
 /** What stands in place of a price that is not told. */
@@ -22,12 +24,12 @@ export function UnitPrice({ of, currency }: { of: { amount: number; words: strin
 }
 
 /** A price in words: "from" where variants differ, and what it was where it is reduced. */
-export function Price({ price, upTo = price, wasPrice, currency, large = false }: Props) {
+export function Price({ price, upTo = price, wasPrice, currency, large = false, isRange = false }: Props) {
   return (
     <span className={`inline-flex flex-wrap items-baseline gap-x-2 tabular-nums ${large ? 'text-2xl' : 'text-[15px]'}`}>
       <span className={`font-semibold ${wasPrice === null ? 'text-ink' : 'text-sale'}`}>
-        {upTo > price && <span className="mr-1 text-[0.8em] font-normal text-ink-soft">from</span>}
-        {formatMoney(price, currency)}
+        {upTo > price && !isRange && <span className="mr-1 text-[0.8em] font-normal text-ink-soft">from</span>}
+        {upTo > price && isRange ? formatPriceRange(price, upTo, currency) : formatMoney(price, currency)}
       </span>
       {wasPrice !== null && (
         <s className="text-[0.8em] text-ink-soft">
