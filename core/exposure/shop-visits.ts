@@ -1,10 +1,11 @@
+import { layoutAt } from '../model/listing-layout';
 import { menuNames, type MenuName } from '../model/menu';
 import type { Page } from '../model/page';
 import type { Link, Target } from '../model/target';
 import type { VisitModel } from '../model/visit-model';
 import { urlOfGroup, type GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-import { PAGE_SIZE, type ListingPlace } from '../storefront/listing-view';
+import { pageSizeAt, type ListingPlace } from '../storefront/listing-view';
 import { menuView, type MenuItemView } from '../storefront/menu-view';
 import { firstSlots } from '../storefront/pages/place-goods';
 import { sectionsOfPage } from '../storefront/pages/page-goods';
@@ -90,7 +91,7 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
     const key = `${target.kind}:${target.id}`;
     const parts =
       target.kind === 'page' ? partsOfPage(shop, shop.pages.get(target.id)!) : partsOfGroup(shop, target as GroupRef);
-    const pages = Math.max(1, ...parts.map(({ place }) => (place ? Math.ceil(goodsOf(place).length / PAGE_SIZE) : 1)));
+    const pages = Math.max(1, ...parts.map(({ place }) => (place ? Math.ceil(goodsOf(place).length / pageSizeAt(shop, place)) : 1)));
     partsOf.set(key, parts);
     pagesOf.set(key, pages);
     for (let page = 1; page <= pages; page++) {
@@ -153,7 +154,8 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
       let at = 1;
       for (const part of partsOf.get(key)!) {
         if (part.place) {
-          at += cards(from, goodsOf(part.place).slice((page - 1) * PAGE_SIZE, page * PAGE_SIZE), at, COLUMNS);
+          const { perPage, columns } = layoutAt(shop.settings.listings, part.place);
+          at += cards(from, goodsOf(part.place).slice((page - 1) * perPage, page * perPage), at, columns);
           continue;
         }
         // What stands around the goods of a group is on their first page only.
@@ -229,8 +231,9 @@ function begin(
   const found = add({ kind: 'search' });
   builder.begin(found, shares.search / all);
   // Each product is as likely as any other to be among those found.
-  const shown = Math.min(PAGE_SIZE, goods.length);
+  const { perPage, columns } = layoutAt(shop.settings.listings, { kind: 'all' });
+  const shown = Math.min(perPage, goods.length);
   let seen = 0;
-  for (let i = 0; i < shown; i++) seen += (model.row / 100) ** Math.floor(i / COLUMNS);
+  for (let i = 0; i < shown; i++) seen += (model.row / 100) ** Math.floor(i / columns);
   for (const slot of goods) builder.card(found, slot, seen / goods.length);
 }

@@ -4,7 +4,7 @@ import type { Target } from '../model/target';
 import type { Bitset } from '../search/bitset';
 import { groupsOf, type GroupKind } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-import { PAGE_SIZE } from './listing-view';
+import { pageSizeAt } from './listing-view';
 import { filledSections } from './pages/page-goods';
 import { pageOfGroup } from './pages/page-of-group';
 import { firstSlots } from './pages/place-goods';
@@ -74,7 +74,7 @@ function partsOf(shop: ResolvedShop, page: Page, lit: Bitset | null): { parts: F
   const repeats = new Set<number>();
   const parts = filledSections(shop, page, scene).map(({ section, goods }): FloorPart => {
     const place = sectionPlace(shop, section);
-    const slots = place ? firstSlots(shop, place, PAGE_SIZE, shop.now).slots : goods.slots;
+    const slots = place ? firstSlots(shop, place, pageSizeAt(shop, place), shop.now).slots : goods.slots;
     const { says, warnings, available, faces } = sectionSummary(shop, section, scene, goods);
     const unseen = whyUnseen(shop, section, shop.now) ?? null;
     // Tiles stand for groups by faces, which are no goods of the page.
@@ -133,7 +133,7 @@ export function floorPlan(shop: ResolvedShop, lit: Bitset | null): FloorPlace[] 
         id: '',
         kind: 'goods',
         name: 'All within',
-        says: total > PAGE_SIZE ? `${total}, ${PAGE_SIZE} a page` : String(total),
+        says: total > pageSizeAt(shop, at) ? `${total}, ${pageSizeAt(shop, at)} a page` : String(total),
         goods: drawn(slots, lit),
         total,
         lit: litAmong(slots, lit),

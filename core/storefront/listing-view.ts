@@ -1,4 +1,12 @@
 import type { FacetView, ListingView } from './views';
+import {
+  layoutAt,
+  shopperSorts,
+  usualFilter,
+  usualListings,
+  type ListingLayout,
+  type ShopperSort,
+} from '../model/listing-layout';
 import { type Attribute } from '../model/spec-sheet';
 import { SPEC_SCALE } from '../products/spec-values';
 import type { Bitset } from '../search/bitset';
@@ -14,7 +22,8 @@ import type { ResolvedShop } from '../shop/resolved-shop';
 import { sheetsInOrder } from '../shop/shop-fields';
 import { understand, variantsMeant } from '../shop/understand';
 
-export const PAGE_SIZE = 24;
+/** A listing that grows by a button holds so many goods on one page at most; beyond them it goes on page by page. */
+const MOST_TOGETHER = 480;
 /** Fewer goods than these with all that was searched for are followed by some that come close. */
 export const FILL_TO = 12;
 /** Deepest page that is answered; beyond it a page is empty. */
@@ -36,16 +45,10 @@ export interface ListingRequest {
   spans: ReadonlyMap<string, { min: number; max: number }>;
 }
 
-/** Orders that shoppers can choose; `column` for those that the index does not keep sorted, from the highest down. */
-const sorts: readonly { key: string; label: string; column?: string }[] = [
-  { key: 'featured', label: 'Featured' },
-  { key: 'newest', label: 'Newest' },
-  { key: 'price-up', label: 'Price, low to high' },
-  { key: 'price-down', label: 'Price, high to low' },
-  { key: 'title', label: 'Name, A to Z' },
-  { key: 'discount', label: 'Largest reduction', column: 'discount' },
-  { key: 'sold', label: 'Most sold', column: 'sold90' },
-];
+/** Columns of the orders that the index does not keep sorted, from the highest down. */
+const sortColumns: Partial<Record<string, string>> = { discount: 'discount', sold: 'sold90' } satisfies Partial<
+  Record<ShopperSort, string>
+>;
 const bestMatch = { key: 'match', label: 'Best match' };
 
 const NEW = 'new';
@@ -86,10 +89,10 @@ function filterAttributes(shop: ResolvedShop, types: readonly Attribute['type'][
 }
 
 const choiceAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['choice', 'choices', 'yesNo']);
-const numberAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['number', 'range']);
+export const numberAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['number', 'range']);
 
 /** The columns that hold the numbers of an attribute. */
-function spanOfAttribute({ id, type }: Attribute): ProductSpan {
+export function spanOfAttribute({ id, type }: Attribute): ProductSpan {
   const name = specField(id);
   return type === 'range' ? { name, low: specFrom(name), high: specUpTo(name) } : { name, low: name, high: name };
 }
@@ -135,7 +138,7 @@ function describedValues(shop: ResolvedShop, facet: string): DescribedValue[] {
 }
 
 /** The choice filters that shoppers get at a place, in order. */
-function facetSources(
+export function facetSources(
   shop: ResolvedShop,
   at: ListingPlace,
   chosen: ReadonlyMap<string, readonly string[]>,
@@ -194,6 +197,24 @@ export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): str
   return category ? categoryOrder(shop, category.id, category, now) : 'featured';
 }
 
+/** Goods on one page of a place. */
+export const pageSizeAt = (shop: ResolvedShop, at: ListingPlace): number =>
+  layoutAt(shop.settings.listings, at).perPage;
+
+/** How the goods of a place stand before a shopper chooses an order. */
+export const firstSort = (shop: ResolvedShop, at: ListingPlace): ShopperSort =>
+  layoutAt(shop.settings.listings, at).sorts[0]!;
+
+function slotsInOrder(shop: ResolvedShop, at: ListingPlace, sort: string, now: number): string | ArrayLike<number> {
+  if (sort === 'featured') return ownOrder(shop, at, now);
+  const column = sortColumns[sort];
+  return column === undefined ? sort : sortedSlots(shop, column);
+}
+
+/** The order in which goods stand at a place to begin with: a name of one of the finder's orders, or slots. */
+export const firstOrder = (shop: ResolvedShop, at: ListingPlace, now: number): string | ArrayLike<number> =>
+  slotsInOrder(shop, at, firstSort(shop, at), now);
+
 /** Orders by a column that the index does not keep sorted, until the shop changes. */
 const columnOrders = cachedByVersion(() => new Map<string, ArrayLike<number>>());
 
@@ -207,9 +228,11 @@ function sortedSlots(shop: ResolvedShop, column: string): ArrayLike<number> {
 /** One page of a listing with exact counts, as shoppers see it at `now` (seconds since 1970). */
 export function listingView(shop: ResolvedShop, request: ListingRequest, now: number): ListingView {
   const { at, q, choices, price } = request;
+  const layout = layoutAt(shop.settings.listings, at);
+  const sorts = layout.sorts.map((key) => ({ key: key as string, label: shopperSorts[key] as string }));
   const offered = shop.index.text.holdsWords(q) ? [bestMatch, ...sorts] : sorts;
   const sort = offered.find(({ key }) => key === request.sort)?.key ?? offered[0]!.key;
-  const column = sorts.find(({ key }) => key === sort)?.column;
+  const isTogether = layout.paging === 'more' && request.page * layout.perPage <= MOST_TOGETHER;
   const sources = facetSources(shop, at, choices);
   const filters: ChoiceFilter[] = [];
   for (const { key, facet, onVariant, toIndex } of sources) {
@@ -229,10 +252,10 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     text: understand(shop, q, FILL_TO),
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
-    sort: sort === 'featured' ? ownOrder(shop, at, now) : column ? sortedSlots(shop, column) : sort,
+    sort: slotsInOrder(shop, at, sort, now),
     tieOrder: 'worth',
-    offset: (request.page - 1) * PAGE_SIZE,
-    limit: PAGE_SIZE,
+    offset: isTogether ? 0 : (request.page - 1) * layout.perPage,
+    limit: isTogether ? request.page * layout.perPage : layout.perPage,
     last: shop.index.posting(LAST, 'yes'),
     count: sources.map(({ facet }) => facet),
     extent: ['price'],
@@ -277,19 +300,57 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
   return {
     total: result.total,
     page: request.page,
-    pageSize: PAGE_SIZE,
-    sorts: offered.map(({ key, label }) => ({ key, label })),
+    pageSize: layout.perPage,
+    sorts: offered,
     sort,
     items: result.slots.map((slot) => cardOf(shop, slot, shownVariants(result.variants, meant))),
     without: result.dropped,
     full: result.full,
     // Specs of one name are told apart by their spec sheets.
-    facets: facets.map((facet, i) =>
-      labels.indexOf(facet.label) === i && labels.lastIndexOf(facet.label) === i
-        ? facet
-        : { ...facet, label: shop.fields.get(facet.key)?.label ?? facet.label },
+    facets: laidOut(
+      facets.map((facet, i) =>
+        labels.indexOf(facet.label) === i && labels.lastIndexOf(facet.label) === i
+          ? facet
+          : { ...facet, label: shop.fields.get(facet.key)?.label ?? facet.label },
+      ),
+      layout,
     ),
+    ...drawnLayout(layout),
   };
+}
+
+const isChosen = (facet: FacetView): boolean =>
+  facet.type === 'range' ? facet.selected !== null : facet.values.some(({ selected }) => selected);
+
+/** Filters in the seller's order and form. One that is hidden is there only while an address has chosen it. */
+function laidOut(facets: readonly FacetView[], { filters, filtersAt }: ListingLayout): FacetView[] {
+  if (filtersAt === 'none') return facets.filter(isChosen);
+  if (filters.length === 0) return [...facets];
+  const places = new Map(filters.map(({ key }, i) => [key, i]));
+  return facets
+    .map((facet, i) => ({ facet, at: places.get(facet.key) ?? filters.length + i }))
+    .sort((a, b) => a.at - b.at)
+    .flatMap(({ facet }) => {
+      const own = filters[places.get(facet.key) ?? -1];
+      if (!own) return [facet];
+      if (!own.shown && !isChosen(facet)) return [];
+      const form = {
+        ...(!own.open && { folded: true }),
+        ...(own.as === 'swatches' && { swatches: true }),
+        ...(own.top !== usualFilter('').top && { top: own.top }),
+      };
+      return [{ ...facet, ...form }];
+    });
+}
+
+/** How the goods stand on the page, where that is not as usual. */
+function drawnLayout({ columns, phoneColumns, paging, filtersAt }: ListingLayout): Pick<ListingView, 'layout'> {
+  const isUsual =
+    columns === usualListings.columns &&
+    phoneColumns === usualListings.phoneColumns &&
+    paging === usualListings.paging &&
+    filtersAt === usualListings.filtersAt;
+  return isUsual ? {} : { layout: { columns, phoneColumns, paging, filtersAt } };
 }
 
 /** Variants of which a card shows the first: those that pass the filters and are what the text speaks of. */

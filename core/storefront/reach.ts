@@ -1,3 +1,4 @@
+import { layoutAt } from '../model/listing-layout';
 import { menuNames } from '../model/menu';
 import type { Page } from '../model/page';
 import type { Link, Target } from '../model/target';
@@ -5,7 +6,7 @@ import { Bitset } from '../search/bitset';
 import { cachedByVersion } from '../shop/cached-by-version';
 import type { GroupRef } from '../shop/open-groups';
 import type { ResolvedShop } from '../shop/resolved-shop';
-import { PAGE_SIZE, placeSet, type ListingPlace } from './listing-view';
+import { placeSet, type ListingPlace } from './listing-view';
 import { firstSlots } from './pages/place-goods';
 import { menuUrls, menuView } from './menu-view';
 import { pageOfGroup } from './pages/page-of-group';
@@ -160,8 +161,12 @@ function walk(shop: ResolvedShop): Reach {
   };
   const seeAll = (place: ListingPlace, after: number) => {
     const { slots } = firstSlots(shop, place, Number.MAX_SAFE_INTEGER, shop.now);
-    const last = Math.ceil(slots.length / PAGE_SIZE);
-    slots.forEach((slot, i) => see(slot, after + pagingClicks(Math.floor(i / PAGE_SIZE) + 1, last)));
+    const { perPage, paging } = layoutAt(shop.settings.listings, place);
+    const last = Math.ceil(slots.length / perPage);
+    slots.forEach((slot, i) => {
+      const page = Math.floor(i / perPage) + 1;
+      see(slot, after + (paging === 'more' ? page - 1 : pagingClicks(page, last)));
+    });
   };
   const news = newsOfProducts(shop);
   const menu = menuLinks(shop);

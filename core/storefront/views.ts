@@ -66,11 +66,21 @@ const facetValueSchema = z.object({
   colour: z.string().optional(),
 });
 
+/** What every filter has; how it is drawn is said only where that is not as usual. */
+const facetFields = {
+  key: z.string(),
+  label: z.string(),
+  /** closed when the page comes */
+  folded: z.boolean().optional(),
+  /** drawn as patches of colour */
+  swatches: z.boolean().optional(),
+  /** so many values are in sight at first */
+  top: whole.optional(),
+};
 const facetViewSchema = z.discriminatedUnion('type', [
-  z.object({ key: z.string(), label: z.string(), type: z.literal('choice'), values: z.array(facetValueSchema) }),
+  z.object({ ...facetFields, type: z.literal('choice'), values: z.array(facetValueSchema) }),
   z.object({
-    key: z.string(),
-    label: z.string(),
+    ...facetFields,
     type: z.literal('range'),
     /** price in minor units, specs in their unit */
     values: z.object({ min: z.number(), max: z.number() }),
@@ -94,6 +104,15 @@ export const listingViewSchema = z.object({
   full: whole,
   items: z.array(productCardSchema),
   facets: z.array(facetViewSchema),
+  /** how goods, pages and filters stand; absent where that is as usual */
+  layout: z
+    .object({
+      columns: whole,
+      phoneColumns: z.literal([1, 2]),
+      paging: z.enum(['pages', 'more']),
+      filtersAt: z.enum(['beside', 'above', 'drawer', 'none']),
+    })
+    .optional(),
 });
 export type ListingView = z.infer<typeof listingViewSchema>;
 

@@ -1,6 +1,7 @@
+import { shopperSorts } from '../model/listing-layout';
 import type { PlaceOfProduct } from './views';
 import { cachedByVersion } from '../shop/cached-by-version';
-import { PAGE_SIZE, placeSet } from './listing-view';
+import { firstSort, pageSizeAt, placeSet } from './listing-view';
 import { groupsOf, type GroupKind, type GroupRef } from '../shop/open-groups';
 import type { Page } from '../model/page';
 import { FEATURED_FIRST } from '../model/order';
@@ -58,6 +59,12 @@ const whyInSection: Record<WhyHere, { why: (order: string) => string; moves: str
 
 /** Why a product stands where it does in a listing, and what would move it. */
 function whyInListing(shop: ResolvedShop, at: GroupRef, productId: string): Pick<PlaceOfProduct, 'why' | 'moves'> {
+  const sort = firstSort(shop, at);
+  if (sort !== 'featured')
+    return {
+      why: shopperSorts[sort].toLowerCase(),
+      moves: 'This listing begins with another order than its own: change that under Shopfront, Look, Listings.',
+    };
   const collection = at.kind === 'collection' ? shop.collections.get(at.id)! : undefined;
   if (collection?.source === 'picked') return { why: 'picked by hand', moves: 'Drag it along the shelf.' };
   const group = collection ?? (at.kind === 'category' ? shop.categories.get(at.id)! : undefined);
@@ -101,7 +108,7 @@ export function whereItShows(shop: ResolvedShop, productId: string, now: number)
       label: groupsOf(shop, at.kind).get(at.id)!.name,
       position,
       of: total,
-      page: Math.ceil(position / PAGE_SIZE),
+      page: Math.ceil(position / pageSizeAt(shop, at)),
       clicks: clicks.get(`${at.kind}:${at.id}`) ?? 0,
       ...whyInListing(shop, at, productId),
     });

@@ -1,6 +1,6 @@
 import type { whyFoundRoutes } from '../../contract/why-found';
 import { faceUrl } from '../../core/storefront/card';
-import { PAGE_SIZE } from '../../core/storefront/listing-view';
+import { pageSizeAt } from '../../core/storefront/listing-view';
 import { whyFound } from '../../core/storefront/why-found';
 import { boundsOf } from '../../core/search/axis';
 import { list } from '../../core/search/listing';
@@ -220,6 +220,6 @@ export function whyListed(catalog: Catalog, id: string, rule: Rule): AnswerOf<ty
 
 /** Why a search of shoppers finds the goods of the first page of the working copy. */
 export function whyFoundIn({ working: { shop } }: Catalog, q: string): AnswerOf<typeof whyFoundRoutes.why> {
-  const { goods, ...rest } = whyFound(shop, q, PAGE_SIZE);
+  const { goods, ...rest } = whyFound(shop, q, pageSizeAt(shop, { kind: 'all' }));
   return { ...rest, goods: goods.map((found) => ({ ...found, thumbnail: faceUrl(shop.products.get(found.id)) })) };
 }

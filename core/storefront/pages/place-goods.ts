@@ -7,12 +7,12 @@ import { groupsOf } from '../../shop/open-groups';
 import type { ResolvedShop } from '../../shop/resolved-shop';
 import { pictureView } from '../card';
 import { type PictureView } from '../views';
-import { ownOrder, placeSet, type ListingPlace } from '../listing-view';
+import { firstOrder, placeSet, type ListingPlace } from '../listing-view';
 
-/** The first products of a place in its own order. */
+/** The first products of a place, as they stand before a shopper chooses an order. */
 export function firstSlots(shop: ResolvedShop, at: ListingPlace, limit: number, now: number) {
   const last = shop.index.posting(LAST, 'yes');
-  return list(shop.index, { base: placeSet(shop, at, now), sort: ownOrder(shop, at, now), offset: 0, limit, last });
+  return list(shop.index, { base: placeSet(shop, at, now), sort: firstOrder(shop, at, now), offset: 0, limit, last });
 }
 
 /** The picture that the seller gave a group, as it is drawn: it fills its frame. */
