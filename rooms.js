@@ -8,6 +8,7 @@ const core = [
   'core/shared',
   'core/model',
   'core/look',
+  'core/legal',
   'core/groups',
   'core/products',
   'core/pricing',
@@ -47,6 +48,7 @@ const serverSubjects = [
   'server/history',
   'server/publishing',
   'server/storefront',
+  'server/set-up',
 ];
 
 const before = (list, room) => list.slice(0, list.indexOf(room));
@@ -63,7 +65,7 @@ rooms['server/storefront'].push('shop');
 rooms['server/app'] = [...serverFloors, ...serverSubjects, 'shop', 'contract', ...core];
 
 /** No feature of the desk knows another: what two of them use is shared, and the app puts them together. */
-const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review', 'orders'].map(
+const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review', 'orders', 'set-up'].map(
   (name) => `desk/features/${name}`,
 );
 rooms['desk/data'] = ['contract', ...core];

@@ -10,8 +10,29 @@ const expected = z.object({ of: z.coerce.number().int().optional() });
 const email = z.email('Type an e-mail address, like kim@example.com.');
 const password = z.string().min(12, 'A password needs at least 12 characters.').max(200, 'At most 200 characters.');
 
+/** Owners may do everything; helpers all but let others in and open or close the shop. */
+const roleSchema = z.enum(['owner', 'helper']);
+export type Role = z.infer<typeof roleSchema>;
+const ok = z.object({ ok: z.literal(true) });
+
+const peopleSchema = z.object({
+  people: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      email: z.string(),
+      role: roleSchema,
+      /** places in which they are signed in now */
+      sessions: z.number().int(),
+    }),
+  ),
+  invites: z.array(
+    z.object({ id: z.string(), email: z.string(), role: roleSchema, invitedBy: z.string(), expires: z.string() }),
+  ),
+});
+
 const sessionAnswerSchema = z.object({
-  user: z.object({ id: z.string(), name: z.string(), email: z.string() }).nullable(),
+  user: z.object({ id: z.string(), name: z.string(), email: z.string(), role: roleSchema }).nullable(),
   /** to be sent as X-Dispona-Token with every write */
   token: z.string().nullable(),
   /** nobody can sign in yet: the first person is asked for */
@@ -72,6 +93,69 @@ export const deskRoutes = {
     summary: 'Change your password; all your other sessions end',
     body: z.object({ old: z.string().max(200), next: password }),
     answer: z.object({ ok: z.literal(true) }),
+  }),
+  people: route({
+    method: 'GET',
+    path: '/api/people',
+    summary: 'Who may sign in, and who is invited',
+    answer: peopleSchema,
+  }),
+  invite: route({
+    method: 'POST',
+    path: '/api/people/invites',
+    summary: 'Invite somebody: answers a link that works once, for a week',
+    body: z.object({ email, role: roleSchema }),
+    /** the part of the link that is the secret; nobody is told it again */
+    answer: z.object({ code: z.string(), email: z.string(), expires: z.string() }),
+    owner: true,
+  }),
+  takeBackInvite: route({
+    method: 'DELETE',
+    path: '/api/people/invites/:id',
+    summary: 'Take an invitation back',
+    answer: ok,
+    owner: true,
+  }),
+  invited: route({
+    method: 'GET',
+    path: '/api/invited',
+    summary: 'Who an invitation is for',
+    query: z.object({ code: z.string().max(200) }),
+    answer: z.object({ email: z.string(), shopName: z.string() }),
+    open: true,
+  }),
+  join: route({
+    method: 'POST',
+    path: '/api/invited',
+    summary: 'Take an invitation up: makes an account and signs it in',
+    body: z.object({
+      code: z.string().max(200),
+      name: z.string().trim().min(1, 'Type your name.').max(80, 'At most 80 characters.'),
+      password,
+    }),
+    answer: sessionAnswerSchema,
+    open: true,
+  }),
+  setRole: route({
+    method: 'PATCH',
+    path: '/api/people/:id',
+    summary: 'Make somebody an owner or a helper; a shop keeps one owner at least',
+    body: z.object({ role: roleSchema }),
+    answer: ok,
+    owner: true,
+  }),
+  removePerson: route({
+    method: 'DELETE',
+    path: '/api/people/:id',
+    summary: 'Somebody cannot sign in any more; what they changed stays theirs in the history',
+    answer: ok,
+    owner: true,
+  }),
+  signOutElsewhere: route({
+    method: 'POST',
+    path: '/api/session/others',
+    summary: 'End all your sessions but this one',
+    answer: ok,
   }),
   undo: route({
     method: 'POST',

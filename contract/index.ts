@@ -9,6 +9,7 @@ import { letterRoutes } from './letters';
 import { ruleRoutes } from './rules';
 import { sheetRoutes } from './sheet';
 import { shopRoutes } from './shop';
+import { setUpRoutes } from './set-up';
 import { stockRoutes } from './stock';
 import { shopfrontRoutes } from './shopfront';
 import { viewRoutes } from './views';
@@ -29,6 +30,7 @@ export const routes = {
   history: historyRoutes,
   views: viewRoutes,
   sheet: sheetRoutes,
+  setUp: setUpRoutes,
   letters: letterRoutes,
   whyFound: whyFoundRoutes,
   shop: shopRoutes,

@@ -30,6 +30,7 @@ export const problemTypes = {
   cannotUndo: 'urn:dispona:cannot-undo',
   tooLarge: 'urn:dispona:too-large',
   tooMany: 'urn:dispona:too-many',
+  owner: 'urn:dispona:owner',
   closed: 'urn:dispona:closed',
   failed: 'urn:dispona:failed',
 } as const;

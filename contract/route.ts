@@ -21,6 +21,8 @@ export interface Route<
   waits?: false;
   /** anybody may call it, without signing in */
   open?: boolean;
+  /** only the owners of the shop may call it, not those who help them */
+  owner?: boolean;
 }
 
 /** Declares a route and keeps the exact types of its shapes. */

@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { idSchema, slugSchema } from '../core/shared/identity';
+import { legalKeys } from '../core/legal/legal-pages';
 import { patternKeys } from '../core/model/page-patterns';
 import { pageSchema, pageSettings } from '../core/model/page';
 import { sectionBodySchema } from '../core/model/sections/sections';
+import { domainSchema } from '../core/model/shop-contact';
 import { settingsSchema, someSettingsSchema } from '../core/model/settings';
 import { eachMenu, menus, menuSchema, wantedItemSchema } from '../core/model/menu';
-import { targetSchema } from '../core/model/target';
+import { groupTargetSchema, targetSchema } from '../core/model/target';
 import { ruleSchema } from '../core/model/rule';
 import type { PageView } from '../core/storefront/pages/page-view';
 import { placeOfProductSchema } from '../core/storefront/views';
@@ -96,6 +98,21 @@ const openingSchema = z.object({
       words: z.string(),
       at: z.enum(['review', 'goods', 'shopfront', 'menu']),
       rule: ruleSchema.nullable(),
+    }),
+  ),
+});
+
+const legalSchema = z.object({
+  pages: z.array(
+    z.object({
+      key: z.enum(legalKeys),
+      title: z.string(),
+      /** of the page with its address; null where there is none */
+      pageId: z.string().nullable(),
+      /** it can be reached from the foot of the shop */
+      isAtFoot: z.boolean(),
+      /** what the settings would have to say */
+      blanks: z.array(z.string()),
     }),
   ),
 });
@@ -238,6 +255,7 @@ export const shopfrontRoutes = {
     method: 'PUT',
     path: '/api/opening',
     summary: 'Open or close the shop, at once; a password lets visitors in all the same, null takes it away',
+    owner: true,
     body: z
       .strictObject({
         isClosed: z.boolean(),
@@ -248,6 +266,50 @@ export const shopfrontRoutes = {
     answer: openingSchema,
   }),
   settings: route({ method: 'GET', path: '/api/settings', summary: 'Settings of the shop', answer: settingsSchema }),
+  filters: route({
+    method: 'GET',
+    path: '/api/filters',
+    summary: 'Filters that the goods of a place could have, the one that divides them best first',
+    query: z.object({ kind: groupTargetSchema.shape.kind.optional(), id: idSchema.optional() }),
+    answer: z.object({
+      total: z.number().int(),
+      filters: z.array(
+        z.object({
+          key: z.string(),
+          label: z.string(),
+          type: z.enum(['choice', 'range']),
+          values: z.number().int(),
+          filled: z.number(),
+          gain: z.number(),
+        }),
+      ),
+    }),
+  }),
+  legal: route({
+    method: 'GET',
+    path: '/api/legal',
+    summary: 'Legal pages: which there are, and what the settings do not say yet',
+    answer: legalSchema,
+  }),
+  addLegal: route({
+    method: 'POST',
+    path: '/api/legal',
+    summary: 'Make legal pages that are not there yet and put them at the foot of the shop, as one change',
+    body: z.object({ pages: z.array(z.enum(legalKeys)).min(1, 'Choose a page.') }),
+    answer: legalSchema,
+  }),
+  domain: route({
+    method: 'GET',
+    path: '/api/domain',
+    summary: 'Whether a domain can be had, and what to set at whoever keeps it. A stand-in: nothing is looked up',
+    query: z.object({ name: domainSchema.refine((name) => name !== '', 'Type a name such as kites.example.') }),
+    answer: z.object({
+      isFree: z.boolean(),
+      /** other names that could be had */
+      instead: z.array(z.string()),
+      records: z.array(z.object({ type: z.string(), host: z.string(), value: z.string(), isSet: z.boolean() })),
+    }),
+  }),
   setSettings: route({
     method: 'PATCH',
     path: '/api/settings',

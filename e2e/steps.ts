@@ -12,9 +12,15 @@ interface Made {
 /** Signs in as the first person, whom it makes where there is none; answers a way to prepare things. */
 export async function enter(page: Page, shop: RunningShop): Promise<Call> {
   const body = { shopName: 'Walks', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
-  await page.request.post(`${shop.url}/api/setup`, { data: body });
+  const made = await page.request.post(`${shop.url}/api/setup`, { data: body });
   const session = await page.request.post(`${shop.url}/api/session`, { data: body });
   const { token } = (await session.json()) as { token: string };
+  // A new shop is closed until its seller opens it.
+  if (made.ok())
+    await page.request.put(`${shop.url}/api/opening`, {
+      data: { isClosed: false },
+      headers: { 'X-Dispona-Token': token },
+    });
   return async <T>(method: string, path: string, data?: object) =>
     (await (
       await page.request.fetch(shop.url + path, { method, data, headers: { 'X-Dispona-Token': token } })

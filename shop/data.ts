@@ -5,6 +5,7 @@ import type { MenuView } from '../core/storefront/menu-view';
 import type { PageView } from '../core/storefront/pages/page-view';
 import type { SectionView } from '../core/storefront/pages/sections/sections';
 import type { LinkView } from '../core/storefront/pages/targets';
+import type { ProductPageView } from '../core/storefront/product-page-view';
 import type { ProductView } from '../core/storefront/views';
 import type { RelationStrip } from '../core/storefront/relation-strips';
 
@@ -22,6 +23,10 @@ interface ListingPageData {
   listing: ListingView;
   /** the categories right below it */
   children: LinkView[];
+  /** the same with pictures, where the seller wants them so */
+  tiles?: (LinkView & { picture: PictureView | null })[];
+  /** the text stands below the goods */
+  isTextBelow?: boolean;
   /** sections that the seller put around the listing */
   above: SectionView[];
   below: SectionView[];
@@ -47,7 +52,7 @@ interface ClosedPageData {
 export type PageData =
   | { kind: 'page'; page: PageView }
   | ListingPageData
-  | { kind: 'product'; product: ProductView; variantId: string | null; strips: RelationStrip[] }
+  | ({ kind: 'product'; product: ProductView; variantId: string | null; strips: RelationStrip[] } & ProductPageView)
   | MissingPageData
   | ClosedPageData;
 

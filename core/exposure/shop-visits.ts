@@ -91,7 +91,10 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
     const key = `${target.kind}:${target.id}`;
     const parts =
       target.kind === 'page' ? partsOfPage(shop, shop.pages.get(target.id)!) : partsOfGroup(shop, target as GroupRef);
-    const pages = Math.max(1, ...parts.map(({ place }) => (place ? Math.ceil(goodsOf(place).length / pageSizeAt(shop, place)) : 1)));
+    const pages = Math.max(
+      1,
+      ...parts.map(({ place }) => (place ? Math.ceil(goodsOf(place).length / pageSizeAt(shop, place)) : 1)),
+    );
     partsOf.set(key, parts);
     pagesOf.set(key, pages);
     for (let page = 1; page <= pages; page++) {

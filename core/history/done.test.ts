@@ -9,6 +9,9 @@ const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: str
   visitModelChanged: [{ did: 'visitModelChanged' }, 'Changed what is taken for true of a visit'],
   settingsChanged: [{ did: 'settingsChanged' }, 'Changed the settings of the shop'],
   menuChanged: [{ did: 'menuChanged' }, 'Changed the menu'],
+  legalPagesAdded: [{ did: 'legalPagesAdded', count: 3 }, 'Added 3 legal pages'],
+  examplesAdded: [{ did: 'examplesAdded', count: 6 }, 'Added 6 example products'],
+  examplesRemoved: [{ did: 'examplesRemoved', count: 1 }, 'Removed one example product'],
   productAdded: [{ did: 'productAdded', title }, 'Added “Harrier delta”'],
   productChanged: [
     { did: 'productChanged', title, fields: ['metaTitle', 'goesWith'] },

@@ -51,6 +51,10 @@ const catalogue = {
   shopSetUp: () => 'Set the shop up',
   settingsChanged: () => 'Changed the settings of the shop',
   menuChanged: () => 'Changed the menu',
+  examplesAdded: ({ count }: { count: number }) => `Added ${countWords(count, 'example product', 'example products')}`,
+  examplesRemoved: ({ count }: { count: number }) =>
+    `Removed ${countWords(count, 'example product', 'example products')}`,
+  legalPagesAdded: ({ count }: { count: number }) => `Added ${countWords(count, 'legal page', 'legal pages')}`,
   visitModelChanged: () => 'Changed what is taken for true of a visit',
 
   productAdded: ({ title }: Titled) => `Added “${title}”`,

@@ -3,14 +3,8 @@ import type { Badge, Cards } from '../model/cards';
 import { layoutChoices, layoutWords, shopperSorts, type LayoutField, type Listings } from '../model/listing-layout';
 import type { Look } from '../model/look';
 import { colourRoles, families, lookChoices, type ColourRole } from '../model/look-choices';
-import {
-  galleryWords,
-  productParts,
-  staysWords,
-  type PartLayout,
-  type ProductLayout,
-  type ProductPage,
-} from '../model/product-layout';
+import { galleryWords, staysWords, type ProductPage } from '../model/product-layout';
+import { productParts, type PartLayout, type ProductLayout } from '../model/product-parts';
 import { kindParts } from '../products/kinds';
 import type { Settings } from '../model/settings';
 import { contactWords, type Contact } from '../model/shop-contact';

@@ -43,7 +43,7 @@ function said(
       return percent === null || percent < 1 ? undefined : words.replaceAll('{percent}', String(percent));
     case 'new': {
       const age = shop.now * 1_000 - Date.parse(product.created);
-      return age >= 0 && age < days * DAY ? words.replaceAll('{days}', String(days)) : undefined;
+      return age < days * DAY ? words.replaceAll('{days}', String(days)) : undefined;
     }
     case 'last':
       return stock > 0 && stock <= pieces ? words.replaceAll('{pieces}', String(stock)) : undefined;

@@ -229,7 +229,7 @@ function sortedSlots(shop: ResolvedShop, column: string): ArrayLike<number> {
 export function listingView(shop: ResolvedShop, request: ListingRequest, now: number): ListingView {
   const { at, q, choices, price } = request;
   const layout = layoutAt(shop.settings.listings, at);
-  const sorts = layout.sorts.map((key) => ({ key: key as string, label: shopperSorts[key] as string }));
+  const sorts = layout.sorts.map((key) => ({ key: key, label: shopperSorts[key] }));
   const offered = shop.index.text.holdsWords(q) ? [bestMatch, ...sorts] : sorts;
   const sort = offered.find(({ key }) => key === request.sort)?.key ?? offered[0]!.key;
   const isTogether = layout.paging === 'more' && request.page * layout.perPage <= MOST_TOGETHER;

@@ -1,4 +1,5 @@
 import { relationKinds, type RelationKind } from '../model/product-values';
+import { productLayoutOf } from '../model/product-layout';
 import type { ProductDocument } from '../model/document';
 import { membersOf } from '../rules/members';
 import { cardOf } from './card';
@@ -47,13 +48,16 @@ function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKin
 /** First goods of each category, until the shop changes: most products ask for those of theirs. */
 const firstOfCategory = cachedByVersion(() => new Map<string, readonly number[]>());
 
-/** The products of each strip on the page of one, those without products left out. */
+/** The products of each strip on the page of one, those left out that have no products or are hidden in its layout. */
 export function relatedSlots(
   shop: ResolvedShop,
   product: ProductDocument,
   now: number,
 ): { kind: RelationKind; slots: number[] }[] {
+  const { parts } = productLayoutOf(shop.settings.productPage, product);
+  const hidden = new Set(parts.filter(({ shown }) => !shown).map(({ part }) => part));
   return relationKinds.flatMap((kind) => {
+    if (hidden.has(kind)) return [];
     const slots = slotsOf(shop, product, kind, now).slice(0, MOST);
     return slots.length ? [{ kind, slots }] : [];
   });

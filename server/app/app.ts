@@ -9,6 +9,7 @@ import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
 import { publishingApi } from '../publishing/routes';
+import { setUpApi } from '../set-up/routes';
 import { ordersApi } from '../orders/routes';
 import { searchApi } from '../search/routes';
 import { answerErrors } from '../http/errors';
@@ -115,6 +116,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     publishingApi(catalog),
     eventsApi(catalog),
     ordersApi(catalog),
+    setUpApi(catalog),
   );
   if (dist)
     app.get(['/desk', '/desk/*path'], (_request, response) => {

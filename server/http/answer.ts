@@ -35,7 +35,7 @@ export function parse<T extends z.ZodType>(schema: T | undefined, value: unknown
 
 export const sessionOf = (response: Response) => response.locals.session as SessionRow | undefined;
 
-function refuseStrangers(request: Request, response: Response): void {
+function refuseStrangers(request: Request, response: Response, isForOwners: boolean): void {
   const session = sessionOf(response);
   if (!session) throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
   const isWrite = request.method !== 'GET';
@@ -45,6 +45,8 @@ function refuseStrangers(request: Request, response: Response): void {
       title: refusals.pageOutOfDate,
       status: 403,
     });
+  if (isForOwners && session.role !== 'owner')
+    throw new ProblemError({ type: problemTypes.owner, title: refusals.onlyOwners, status: 403 });
 }
 
 /** What keeps writes apart: set by the application for all routers. */
@@ -75,7 +77,7 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
   ...before: RequestHandler[]
 ): void {
   const guard: RequestHandler = (request, response, next) => {
-    if (!route.open) refuseStrangers(request, response);
+    if (!route.open) refuseStrangers(request, response, route.owner === true);
     next();
   };
   const run: RequestHandler = async (request, response) => {

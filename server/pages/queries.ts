@@ -9,7 +9,9 @@ import { groupsOf } from '../../core/shop/open-groups';
 import { whyNotMet } from '../../core/storefront/why-not-met';
 import { waysTo } from '../../core/storefront/where-it-shows';
 import type { shopfrontRoutes } from '../../contract/shopfront';
-import type { AnswerOf, BodyOf } from '../../contract/route';
+import { filterWorths } from '../../core/storefront/filter-worth';
+import { placeSet } from '../../core/storefront/listing-view';
+import type { AnswerOf, BodyOf, QueryOf } from '../../contract/route';
 import { cleanSection } from './clean-section';
 import { notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
@@ -104,4 +106,13 @@ export function pageDraft(
   const scene = { now: catalog.now, daysOn, showsUnseen: true };
   const filled = filledSections(shop, page, scene);
   return { page: pageView(shop, page, scene, filled), notes: notesOf(shop, filled, scene) };
+}
+
+/** The filters that the goods of a place could have; of everything where no group is named. */
+export function filtersAt(
+  { working: { shop }, now }: Catalog,
+  { kind, id }: QueryOf<typeof shopfrontRoutes.filters>,
+): AnswerOf<typeof shopfrontRoutes.filters> {
+  const at = kind && id ? { kind, id } : ({ kind: 'all' } as const);
+  return { total: placeSet(shop, at, now).count(), filters: filterWorths(shop, at, now) };
 }

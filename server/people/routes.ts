@@ -8,6 +8,9 @@ import { invalidField } from '../shared/problem';
 import { Attempts } from './attempts';
 import { passwordProblem } from './common-passwords';
 import { changePassword, checkPassword, closeSession, openSession, readSession, SESSION_COOKIE } from './sign-in';
+import { giveRole, invite, inviteOrRefuse, join, removePerson, signOutElsewhere } from './invites';
+import { readOpening, writeOpening } from '../store/opening';
+import { deleteInvite, readInvites, readPeople } from '../store/people';
 import { answer, sessionOf } from '../http/answer';
 import { limitRequests, tooMany } from '../http/limit-requests';
 
@@ -32,7 +35,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
   const { db } = catalog;
 
   const sessionAnswer = (session: ReturnType<typeof sessionOf>) => ({
-    user: session ? { id: session.userId, name: session.name, email: session.email } : null,
+    user: session ? { id: session.userId, name: session.name, email: session.email, role: session.role } : null,
     token: session?.csrf ?? null,
     needsSetup: needsSetup(db),
     needsCode: setUpCode !== undefined && needsSetup(db),
@@ -79,7 +82,10 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     async ({ body: { code, ...body }, response }) => {
       if (setUpCode !== undefined && !isSame(code, setUpCode)) throw invalidField(['code'], refusals.typeTheCode);
       refusePassword(body.password, ['password'], [body.name, body.email, body.shopName]);
-      return signInAs(await setUp(catalog, body), response);
+      const id = await setUp(catalog, body);
+      // Nobody comes in before there is anything to see; the set-up list ends with opening it.
+      writeOpening(db, { ...readOpening(db), isClosed: true });
+      return signInAs(id, response);
     },
     limit,
   );
@@ -97,5 +103,47 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     },
     limit,
   );
+  answer(router, deskRoutes.people, () => {
+    const now = catalog.clock().toISOString();
+    return { people: readPeople(db, now), invites: readInvites(db, now) };
+  });
+  answer(router, deskRoutes.invite, ({ body, user }) => invite(db, body, user, catalog.clock()), limit);
+  answer(router, deskRoutes.takeBackInvite, ({ params }) => {
+    deleteInvite(db, params.id!);
+    return { ok: true as const };
+  });
+  answer(
+    router,
+    deskRoutes.invited,
+    ({ query }) => {
+      const { email } = inviteOrRefuse(db, query.code, catalog.clock());
+      return { email, shopName: catalog.working.shop.settings.name };
+    },
+    limit,
+  );
+  answer(
+    router,
+    deskRoutes.join,
+    async ({ body, response }) => {
+      const { email } = inviteOrRefuse(db, body.code, catalog.clock());
+      refusePassword(body.password, ['password'], [body.name, email, catalog.working.shop.settings.name]);
+      return signInAs(await join(db, body, catalog.clock()), response);
+    },
+    limit,
+  );
+  answer(router, deskRoutes.setRole, ({ params, body }) => {
+    giveRole(db, params.id!, body.role);
+    return { ok: true as const };
+  });
+  answer(router, deskRoutes.removePerson, ({ params }) => {
+    removePerson(db, params.id!);
+    catalog.events.emit('signedOut');
+    return { ok: true as const };
+  });
+  answer(router, deskRoutes.signOutElsewhere, ({ user, response }) => {
+    signOutElsewhere(db, user, response.locals.sessionToken as string);
+    catalog.events.emit('signedOut');
+    return { ok: true as const };
+  });
   return router;
 }

@@ -23,7 +23,8 @@ const NOTED_EVERY_MS = 10 * 60_000;
 
 export const SESSION_COOKIE = 'dispona_session';
 
-const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex');
+/** What of a secret is kept, so that whoever reads the database cannot use it. */
+export const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /** Someone who does not exist costs as much time as someone with a wrong password. */
 const nobody = hashPassword(randomBytes(16).toString('hex'));

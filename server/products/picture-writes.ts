@@ -7,7 +7,7 @@ import { clash, notFound } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
 
-const freshPicture = { focus: { x: 0.5, y: 0.5 }, fit: 'fills' as const };
+const freshPicture = { focus: { x: 0.5, y: 0.5 } };
 
 /** Puts a picture in the place of another, whose words and ties to variants it takes over. */
 export function replacePicture(
@@ -32,7 +32,8 @@ export function replacePicture(
 
 export function addPictures(catalog: Catalog, user: UserId, id: string, media: readonly StoredMedia[]): void {
   const product = productOrRefuse(catalog, id);
-  const added = media.map((each) => ({ ...each, id: newId('picture'), alt: '', ...freshPicture }));
+  const { fit } = catalog.working.shop.settings.cards;
+  const added = media.map((each) => ({ ...each, id: newId('picture'), alt: '', ...freshPicture, fit }));
   catalog.journal.change({ did: 'picturesAdded', title: product.title, count: added.length }, catalog.actor(user), () =>
     setPictures(catalog.db, id, [...product.pictures, ...added]),
   );

@@ -24,7 +24,7 @@ import { refuseBecomingBundle } from './bundle-checks';
 import type { Catalog } from '../state/catalog';
 import { clashesOf, mergedProductFields, misfitsOf, unknownOf, type Fields } from './checks';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
-import { newVariant } from './variant-writes';
+import { newVariant } from '../store/new-variant';
 
 export function createProduct(
   catalog: Catalog,

@@ -1,6 +1,7 @@
+import type { Option, Product, Variant } from '../../core/model/product';
+import { newVariant } from '../store/new-variant';
 import { refusals } from '../shared/refusals';
 import { kindParts } from '../../core/products/kinds';
-import { variantDefaults, type Option, type Product, type Variant } from '../../core/model/product';
 import {
   checkOptions,
   holdsWork,
@@ -20,29 +21,6 @@ import { checkVariants, type VariantChanges } from './checks';
 import { productOrRefuse, type UserId } from '../state/product-or-refuse';
 
 type WantedOptions = BodyOf<typeof goodsRoutes.setOptions>['options'];
-
-/** A variant of these values that is like another, but for what is its alone: SKU, barcode, stock, sale, picture. */
-export function newVariant(values: string[], like: Pick<Variant, 'price' | 'cost'> & Partial<Variant>): Variant {
-  const { price, cost } = like;
-  return {
-    ...variantDefaults,
-    id: newId('variant'),
-    values,
-    sku: '',
-    price,
-    salePrice: null,
-    cost,
-    pictureId: null,
-    // Of goods that are counted there are none of a new sort yet; of others there is no end.
-    stock: typeof like.stock === 'number' ? 0 : null,
-    warnAt: like.warnAt ?? null,
-    content: like.content ?? null,
-    weight: like.weight ?? null,
-    size: like.size ?? null,
-    packageType: like.packageType ?? '',
-    dispatchDays: like.dispatchDays ?? null,
-  };
-}
 
 /** The variants that follow from options, in their order, and those with work in them that would go. */
 export function variantsOf(

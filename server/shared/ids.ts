@@ -22,6 +22,7 @@ const prefixes = {
   job: 'j',
   user: 'u',
   question: 'q',
+  invite: 'n',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

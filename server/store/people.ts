@@ -1,3 +1,4 @@
+import type { Role } from '../../contract/desk';
 import type { Db } from '../database/connection';
 import { statement } from '../database/statements';
 
@@ -7,30 +8,37 @@ export interface UserRow {
   name: string;
   /** salt and scrypt hash */
   password: string;
+  role: Role;
 }
 
 export interface SessionRow {
   userId: string;
   name: string;
   email: string;
+  role: Role;
   csrf: string;
   /** ISO instant at which it was noted last that it is used */
   used: string;
 }
 
 export function countUsers(db: Db): number {
-  return db.prepare(`SELECT count(*) FROM user`).pluck().get() as number;
+  return db.prepare(`SELECT count(*) FROM user WHERE gone = 0`).pluck().get() as number;
 }
 
 export function userByEmail(db: Db, email: string): UserRow | undefined {
-  return db.prepare(`SELECT * FROM user WHERE email = ?`).get(email.trim().toLowerCase()) as UserRow | undefined;
+  return db.prepare(`SELECT * FROM user WHERE email = ? AND gone = 0`).get(email.trim().toLowerCase()) as
+    UserRow | undefined;
 }
 
-export function insertUser(db: Db, user: UserRow): void {
-  db.prepare(`INSERT INTO user (id, email, name, password) VALUES (@id, @email, @name, @password)`).run({
-    ...user,
-    email: user.email.trim().toLowerCase(),
-  });
+/** Adds a person; somebody of this address who left comes back as who they were. Answers their id. */
+export function insertUser(db: Db, user: UserRow): string {
+  return db
+    .prepare(
+      `INSERT INTO user (id, email, name, password, role) VALUES (@id, @email, @name, @password, @role)
+       ON CONFLICT (email) DO UPDATE SET name = @name, password = @password, role = @role, gone = 0 RETURNING id`,
+    )
+    .pluck()
+    .get({ ...user, email: user.email.trim().toLowerCase() }) as string;
 }
 
 export interface NewSession {
@@ -52,7 +60,7 @@ export function insertSession(db: Db, session: NewSession): void {
 export function sessionByToken(db: Db, tokenHash: string, now: string, idleSince: string): SessionRow | undefined {
   return statement(
     db,
-    `SELECT user_id AS userId, name, email, csrf, used FROM session JOIN user ON user.id = user_id
+    `SELECT user_id AS userId, name, email, role, csrf, used FROM session JOIN user ON user.id = user_id
      WHERE token_hash = ? AND expires > ? AND used > ?`,
   ).get(tokenHash, now, idleSince) as SessionRow | undefined;
 }
@@ -72,7 +80,7 @@ export function deleteOtherSessions(db: Db, userId: string, tokenHash: string): 
 }
 
 export function userById(db: Db, id: string): UserRow | undefined {
-  return db.prepare(`SELECT * FROM user WHERE id = ?`).get(id) as UserRow | undefined;
+  return db.prepare(`SELECT * FROM user WHERE id = ? AND gone = 0`).get(id) as UserRow | undefined;
 }
 
 export function setPassword(db: Db, id: string, hash: string): void {
@@ -82,3 +90,64 @@ export function setPassword(db: Db, id: string, hash: string): void {
 export function deleteSession(db: Db, tokenHash: string): void {
   db.prepare(`DELETE FROM session WHERE token_hash = ?`).run(tokenHash);
 }
+
+/** People who can sign in, owners first, each with the number of sessions that have not ended (`now`: ISO instant). */
+export function readPeople(
+  db: Db,
+  now: string,
+): (Pick<UserRow, 'id' | 'name' | 'email' | 'role'> & { sessions: number })[] {
+  return db
+    .prepare(
+      `SELECT id, name, email, role,
+         (SELECT count(*) FROM session WHERE user_id = user.id AND expires > ?) AS sessions
+       FROM user WHERE gone = 0 ORDER BY role DESC, name`,
+    )
+    .all(now) as never;
+}
+
+export const setRole = (db: Db, id: string, role: Role): void =>
+  void db.prepare(`UPDATE user SET role = ? WHERE id = ?`).run(role, id);
+
+/** Somebody leaves: no password fits any more, and no session goes on. */
+export function leaveShop(db: Db, id: string): void {
+  db.prepare(`UPDATE user SET gone = 1, password = '' WHERE id = ?`).run(id);
+  db.prepare(`DELETE FROM session WHERE user_id = ?`).run(id);
+  db.prepare(`DELETE FROM invite WHERE invited_by = ?`).run(id);
+}
+
+export interface InviteRow {
+  id: string;
+  email: string;
+  role: Role;
+  invitedBy: string;
+  expires: string;
+}
+
+/** Invitations that hold at `now` (ISO instant), with the names of who invited. */
+export const readInvites = (db: Db, now: string): InviteRow[] =>
+  db
+    .prepare(
+      `SELECT invite.id, invite.email, invite.role, user.name AS invitedBy, expires
+       FROM invite JOIN user ON user.id = invited_by WHERE expires > ? ORDER BY expires`,
+    )
+    .all(now) as InviteRow[];
+
+/** A new invitation takes the place of an earlier one to the same address. */
+export function putInvite(db: Db, invite: InviteRow & { tokenHash: string }): void {
+  db.prepare(`DELETE FROM invite WHERE email = ?`).run(invite.email);
+  db.prepare(
+    `INSERT INTO invite (id, token_hash, email, role, invited_by, expires)
+     VALUES (@id, @tokenHash, @email, @role, @invitedBy, @expires)`,
+  ).run(invite);
+}
+
+export const inviteByToken = (db: Db, tokenHash: string, now: string): InviteRow | undefined =>
+  db
+    .prepare(
+      `SELECT id, email, role, invited_by AS invitedBy, expires FROM invite WHERE token_hash = ? AND expires > ?`,
+    )
+    .get(tokenHash, now) as InviteRow | undefined;
+
+/** False where it was taken up, or back, already. */
+export const deleteInvite = (db: Db, id: string): boolean =>
+  db.prepare(`DELETE FROM invite WHERE id = ?`).run(id).changes > 0;

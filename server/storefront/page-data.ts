@@ -1,6 +1,7 @@
 import { refusals } from '../shared/refusals';
 import { redirectKey, type AddressedKind } from '../../core/model/document';
 import { frameView } from '../../core/storefront/frame-view';
+import { layoutAt } from '../../core/model/listing-layout';
 import { listingView } from '../../core/storefront/listing-view';
 import {
   addressPath,
@@ -16,9 +17,10 @@ import { isPageOpen } from '../../core/model/page';
 import type { Scene } from '../../core/storefront/pages/scene';
 import { menuView } from '../../core/storefront/menu-view';
 import { pageView } from '../../core/storefront/pages/page-view';
-import { groupPicture } from '../../core/storefront/pages/place-goods';
+import { groupPicture, pictureFor } from '../../core/storefront/pages/place-goods';
 import { targetLink } from '../../core/storefront/pages/targets';
 import { pageOfGroup } from '../../core/storefront/pages/page-of-group';
+import { productPageView } from '../../core/storefront/product-page-view';
 import { productView } from '../../core/storefront/product-view';
 import { isThin } from '../../core/storefront/search-engines';
 import { relationStrips } from '../../core/storefront/relation-strips';
@@ -101,6 +103,7 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
     product: productView(shop, product, context.priceSpans(product.variants.map((variant) => variant.id))),
     variantId: typeof query.v === 'string' ? query.v : null,
     strips: relationStrips(shop, product, now),
+    ...productPageView(shop, product),
   };
 }
 
@@ -113,6 +116,7 @@ function groupPage(context: PageContext, kind: GroupKind, slug: string, query: R
   if (!group || !(isOpen(shop, { kind, id: group.id }) || showsDrafts))
     return elsewhere(context, kind, slug, (id) => urlOfGroup(shop, { kind, id }));
   const at = { kind, id: group.id };
+  const layout = layoutAt(shop.settings.listings, at);
   const crumbs =
     kind === 'category'
       ? shop.tree
@@ -133,7 +137,9 @@ function groupPage(context: PageContext, kind: GroupKind, slug: string, query: R
     crumbs,
     q: null,
     listing: listingView(shop, listingRequest(query, at, shop.settings.locale), now),
-    children: kind === 'category' ? openChildren(shop, group.id) : [],
+    ...(layout.text === 'below' && { isTextBelow: true }),
+    ...(kind === 'category' && layout.children === 'tiles' && { tiles: tilesOf(shop, group.id, now) }),
+    children: kind === 'category' && layout.children !== 'none' ? openChildren(shop, group.id) : [],
     ...around(context, at, query),
   };
 }
@@ -141,6 +147,13 @@ function groupPage(context: PageContext, kind: GroupKind, slug: string, query: R
 /** The open categories right below one, as links. */
 const openChildren = (shop: ResolvedShop, id: string) =>
   shop.tree.children(id).flatMap((child) => targetLink(shop, { kind: 'category', id: child.id }) ?? []);
+
+const tilesOf = (shop: ResolvedShop, id: string, now: number) =>
+  shop.tree.children(id).flatMap((child) => {
+    const target = { kind: 'category' as const, id: child.id };
+    const link = targetLink(shop, target);
+    return link ? [{ ...link, picture: pictureFor(shop, null, target, now) }] : [];
+  });
 
 /** The sections that stand above and below the listing of a group: those of a page that stands on it. */
 function around(context: PageContext, at: GroupRef, query: Record<string, unknown>) {

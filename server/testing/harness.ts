@@ -1,3 +1,4 @@
+import { readOpening, writeOpening } from '../store/opening';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -56,6 +57,8 @@ export async function startServer(
   });
   const cookie = first.headers.get('set-cookie')!.split(';')[0]!;
   const { token } = (await first.json()) as { token: string };
+  // A new shop is closed until its seller opens it.
+  writeOpening(catalog.db, { ...readOpening(catalog.db), isClosed: false });
   return {
     catalog,
     folder,

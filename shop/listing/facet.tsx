@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 
 /** One filter below its name, which folds it. */
-export function Facet({ label, children }: { label: string; children: ReactNode }) {
+export function Facet({ label, folded = false, children }: { label: string; folded?: boolean; children: ReactNode }) {
   return (
-    <details open className="group border-t border-line py-4">
+    <details open={!folded} className="group border-t border-line py-4">
       <summary className="flex cursor-pointer list-none items-center justify-between text-sm font-semibold text-ink">
         {label}
         <span aria-hidden="true" className="text-ink-soft transition group-open:rotate-180">

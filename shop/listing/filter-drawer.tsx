@@ -8,8 +8,11 @@ export function FilterDrawer({
   close,
   total,
   wanted,
+  isWide,
   children,
 }: {
+  /** it comes out on wide screens as well */
+  isWide: boolean;
   close: () => void;
   total: number;
   wanted: string;
@@ -40,7 +43,7 @@ export function FilterDrawer({
       ref={dialog}
       aria-label="Filters"
       onClose={close}
-      className="m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 lg:hidden"
+      className={`m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 ${isWide ? '' : 'lg:hidden'}`}
     >
       <div className="flex h-full flex-col">
         <div className="flex items-center justify-between border-b border-line px-5 py-3">

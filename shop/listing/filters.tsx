@@ -7,29 +7,33 @@ import { RangeFacet } from './range-facet';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;
 
-const FIRST = 8;
+/** So many values are in sight at first, where the seller says nothing else. */
+const USUALLY = 8;
 /** Of more values than these one is found by its name. */
 const SEARCHED = 14;
 
 interface Props {
+  /** they stand in a row above the goods, each closed until it is wanted */
+  isRow?: boolean;
   facets: readonly FacetView[];
   url: string;
   currency: string;
   go: (url: string) => void;
 }
 
-function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props['go'] }) {
+function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' | 'go'>) {
   const [isLong, setLong] = useState(false);
   const [typed, setTyped] = useState('');
   const values = facet.values.map((value) => ({ ...value, isOn: isChosen(url, facet.key, value.value) }));
   const wanted = typed.trim().toLowerCase();
   const matching = wanted === '' ? values : values.filter(({ label }) => label.toLowerCase().includes(wanted));
   // What is chosen stands first where not all are shown, so that it is never out of sight.
-  const isCut = values.length > FIRST && !isLong && wanted === '';
+  const first = facet.top ?? USUALLY;
+  const isCut = values.length > first && !isLong && wanted === '';
   const sorted = isCut ? [...matching.filter(({ isOn }) => isOn), ...matching.filter(({ isOn }) => !isOn)] : matching;
-  const shown = isCut ? sorted.slice(0, Math.max(FIRST, matching.filter(({ isOn }) => isOn).length)) : sorted;
+  const shown = isCut ? sorted.slice(0, Math.max(first, matching.filter(({ isOn }) => isOn).length)) : sorted;
   return (
-    <Facet label={facet.label}>
+    <Facet label={facet.label} folded={facet.folded}>
       {values.length > SEARCHED && (
         <input
           type="search"
@@ -40,26 +44,48 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props
           className="mb-1.5 w-full rounded-lg border border-line px-2.5 py-1 text-sm text-ink placeholder:text-ink-soft"
         />
       )}
-      <ul className="flex flex-col gap-0.5">
-        {shown.map(({ value, label, colour, count, isOn }) => (
-          <li key={value}>
-            <label className="flex cursor-pointer items-center gap-2.5 rounded-lg py-1 text-sm text-ink hover:text-sea">
-              <input
-                type="checkbox"
-                name={`f.${facet.key}`}
-                value={value}
-                checked={isOn}
-                onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
-                className="size-4 shrink-0 accent-sea"
-              />
-              {colour && (
-                <span className="size-4 shrink-0 rounded-full ring-1 ring-black/10" style={{ background: colour }} />
-              )}
-              <span className="min-w-0 flex-1 truncate">{label}</span>
-              <span className="text-xs tabular-nums text-ink-soft">{count}</span>
-            </label>
-          </li>
-        ))}
+      <ul className={facet.swatches ? 'flex flex-wrap gap-2' : 'flex flex-col gap-0.5'}>
+        {shown.map(({ value, label, colour, count, isOn }) =>
+          facet.swatches && colour ? (
+            <li key={value}>
+              <label
+                title={`${label}, ${count}`}
+                className="relative block size-9 cursor-pointer rounded-full ring-1 ring-black/15 has-checked:outline-2 has-checked:outline-offset-2 has-checked:outline-ink has-focus-visible:outline-2"
+                style={{ background: colour }}
+              >
+                <input
+                  type="checkbox"
+                  name={`f.${facet.key}`}
+                  value={value}
+                  checked={isOn}
+                  onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
+                  className="sr-only"
+                />
+                <span className="sr-only">
+                  {label}, {count}
+                </span>
+              </label>
+            </li>
+          ) : (
+            <li key={value}>
+              <label className="flex cursor-pointer items-center gap-2.5 rounded-lg py-1 text-sm text-ink hover:text-sea">
+                <input
+                  type="checkbox"
+                  name={`f.${facet.key}`}
+                  value={value}
+                  checked={isOn}
+                  onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
+                  className="size-4 shrink-0 accent-sea"
+                />
+                {colour && (
+                  <span className="size-4 shrink-0 rounded-full ring-1 ring-black/10" style={{ background: colour }} />
+                )}
+                <span className="min-w-0 flex-1 truncate">{label}</span>
+                <span className="text-xs tabular-nums text-ink-soft">{count}</span>
+              </label>
+            </li>
+          ),
+        )}
         {shown.length === 0 && <li className="py-1 text-sm text-ink-soft">None has “{typed.trim()}”.</li>}
       </ul>
       {isCut && values.length > shown.length && (
@@ -76,7 +102,7 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice; url: string; go: Props
 }
 
 /** The filters of a listing. Without script they are a form that leads to the narrowed listing. */
-export function Filters({ facets, ...rest }: Props) {
+export function Filters({ facets, isRow = false, ...rest }: Props) {
   const base = useBase();
   const { url } = rest;
   return (
@@ -84,13 +110,17 @@ export function Filters({ facets, ...rest }: Props) {
       {kept(url, (name) => name.startsWith('f.')).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
-      {facets.map((facet) =>
-        facet.type === 'choice' ? (
-          <ChoiceFacet key={facet.key} facet={facet} {...rest} />
-        ) : (
-          <RangeFacet key={facet.key} facet={facet} {...rest} />
-        ),
-      )}
+      <div className={isRow ? 'grid grid-cols-2 items-start gap-x-8 md:grid-cols-3 xl:grid-cols-4' : ''}>
+        {facets
+          .map((facet) => (isRow ? { ...facet, folded: true } : facet))
+          .map((facet) =>
+            facet.type === 'choice' ? (
+              <ChoiceFacet key={facet.key} facet={facet} {...rest} />
+            ) : (
+              <RangeFacet key={facet.key} facet={facet} {...rest} />
+            ),
+          )}
+      </div>
       <noscript>
         <button
           type="submit"

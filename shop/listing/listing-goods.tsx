@@ -8,6 +8,22 @@ import { Filters } from './filters';
 import { rangeWords } from './range-facet';
 import { NoGoods, NotAllOfIt } from './no-goods';
 
+/** How goods stand where the seller wants nothing else. */
+const usualLayout: NonNullable<ListingView['layout']> = {
+  columns: 4,
+  phoneColumns: 2,
+  paging: 'pages',
+  filtersAt: 'beside',
+};
+
+const listingColumns: Readonly<Record<number, string>> = {
+  2: 'md:grid-cols-2',
+  3: 'md:grid-cols-3',
+  4: 'md:grid-cols-3 xl:grid-cols-4',
+  5: 'md:grid-cols-3 lg:grid-cols-4 xl:grid-cols-5',
+  6: 'md:grid-cols-4 xl:grid-cols-6',
+};
+
 interface Props {
   listing: ListingView;
   /** what was searched for; '' for nothing */
@@ -84,6 +100,30 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
   );
 }
 
+/** Further goods below those that are there, where the seller wants no pages. */
+function More({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
+  const base = useBase();
+  const { total, pageSize, page } = listing;
+  const left = total - page * pageSize;
+  if (left <= 0) return null;
+  const next = withPage(url, page + 1);
+  return (
+    <p className="mt-12 text-center">
+      <a
+        href={base + next}
+        onClick={(event) => {
+          if (event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+          event.preventDefault();
+          go(next);
+        }}
+        className="inline-block rounded-button border border-ink px-6 py-3 font-semibold text-ink hover:bg-mist"
+      >
+        {`Show ${Math.min(left, pageSize)} more`}
+      </a>
+    </p>
+  );
+}
+
 function Pages({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
   const base = useBase();
   const { total, pageSize, page: current } = listing;
@@ -141,18 +181,27 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
     setDrawerOpen(false);
     opener.current?.focus();
   }, []);
+  const { columns, phoneColumns, paging, filtersAt } = listing.layout ?? usualLayout;
   const filters = <Filters facets={listing.facets} url={url} currency={currency} go={go} />;
+  const isBeside = filtersAt === 'beside';
   const wantedSort = sortOf(url);
   const sort = listing.sorts.some(({ key }) => key === wantedSort) ? wantedSort : listing.sort;
   return (
     <>
-      <div className="lg:grid lg:grid-cols-[15rem_1fr] lg:gap-10">
-        <aside
-          className="max-lg:hidden lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:self-start lg:overflow-y-auto lg:pr-1"
-          aria-label="Filters"
-        >
-          {filters}
-        </aside>
+      <div className={isBeside ? 'lg:grid lg:grid-cols-[15rem_1fr] lg:gap-10' : ''}>
+        {isBeside && (
+          <aside
+            className="max-lg:hidden lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:self-start lg:overflow-y-auto lg:pr-1"
+            aria-label="Filters"
+          >
+            {filters}
+          </aside>
+        )}
+        {filtersAt === 'above' && (
+          <aside className="mb-6 max-lg:hidden" aria-label="Filters">
+            <Filters facets={listing.facets} url={url} currency={currency} go={go} isRow />
+          </aside>
+        )}
         <div>
           <div ref={head} className="mb-5 flex scroll-mt-4 flex-wrap items-center justify-between gap-3">
             <p id={COUNT_ID} tabIndex={-1} className="text-sm text-ink-soft outline-none" aria-live="polite">
@@ -160,15 +209,17 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
               {listing.total === 1 ? 'product' : 'products'}
             </p>
             <div className="flex items-center gap-3">
-              <button
-                ref={opener}
-                type="button"
-                aria-haspopup="dialog"
-                onClick={() => setDrawerOpen(true)}
-                className="rounded-button border border-line px-4 py-2 text-sm font-medium text-ink lg:hidden"
-              >
-                Filter{chosen > 0 && ` (${chosen})`}
-              </button>
+              {filtersAt !== 'none' && (
+                <button
+                  ref={opener}
+                  type="button"
+                  aria-haspopup="dialog"
+                  onClick={() => setDrawerOpen(true)}
+                  className={`rounded-button border border-line px-4 py-2 text-sm font-medium text-ink ${filtersAt === 'drawer' ? '' : 'lg:hidden'}`}
+                >
+                  Filter{chosen > 0 && ` (${chosen})`}
+                </button>
+              )}
               <form method="get" action={base + pathOf(url)} className="flex min-w-0 items-center gap-2">
                 {kept(url, (name) => name === 'sort').map(([name, value], i) => (
                   <input key={i} type="hidden" name={name} value={value} />
@@ -200,21 +251,32 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
           {q !== '' && listing.total > 0 && <NotAllOfIt listing={listing} q={q} />}
           <Chosen facets={listing.facets} url={url} currency={currency} go={go} />
           {items.length > 0 ? (
-            <ul className="goods grid grid-cols-2 gap-x-4 gap-y-8 md:grid-cols-3 lg:gap-x-6 xl:grid-cols-4">
+            <ul
+              className={`goods grid gap-x-4 gap-y-8 lg:gap-x-6 ${phoneColumns === 1 ? 'grid-cols-1' : 'grid-cols-2'} ${listingColumns[columns]}`}
+            >
               {items.map((card, i) => (
                 <li key={card.id}>
-                  <ProductCard card={card} eager={i < 2 ? 'first' : i < 4} />
+                  <ProductCard
+                    card={card}
+                    columns={columns}
+                    phoneColumns={phoneColumns}
+                    eager={i < 2 ? 'first' : i < 4}
+                  />
                 </li>
               ))}
             </ul>
           ) : (
             <NoGoods listing={listing} q={q} url={url} go={go} />
           )}
-          <Pages listing={listing} url={url} go={go} />
+          {paging === 'more' ? (
+            <More listing={listing} url={url} go={go} />
+          ) : (
+            <Pages listing={listing} url={url} go={go} />
+          )}
         </div>
       </div>
       {isDrawerOpen && (
-        <FilterDrawer close={closeDrawer} total={listing.total} wanted={url}>
+        <FilterDrawer isWide={filtersAt === 'drawer'} close={closeDrawer} total={listing.total} wanted={url}>
           {filters}
         </FilterDrawer>
       )}

@@ -15,6 +15,7 @@ export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
     const Sections = part('sections');
     return <Sections sections={sections} isBelowHeading url={url} currency={currency} go={go} />;
   };
+  const text = page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>;
   return (
     <>
       <div className={contained}>
@@ -24,8 +25,8 @@ export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
             <h1 className="break-words font-display text-3xl font-bold tracking-tight text-ink md:text-4xl">
               {page.title}
             </h1>
-            {page.text && <p className="mt-3 max-w-prose leading-relaxed text-ink-soft">{page.text}</p>}
-            {page.children.length > 0 && (
+            {!page.isTextBelow && text}
+            {page.tiles === undefined && page.children.length > 0 && (
               <nav aria-label={`In ${page.title}`} className="mt-4">
                 <ul className="flex flex-wrap gap-2">
                   {page.children.map(({ url: to, label }) => (
@@ -49,10 +50,27 @@ export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
           )}
         </div>
       </div>
+      {page.tiles && page.tiles.length > 0 && (
+        <nav aria-label={`In ${page.title}`} className="mx-auto max-w-7xl px-4 pt-6 lg:px-8">
+          <ul className="grid grid-cols-2 gap-4 md:grid-cols-4 lg:gap-6">
+            {page.tiles.map((tile) => (
+              <li key={tile.url}>
+                <a href={base + tile.url} className="group block overflow-hidden rounded-2xl bg-mist">
+                  <Picture picture={tile.picture} sizes="(min-width: 768px) 22vw, 45vw" widest={280} ratio={4 / 3} />
+                  <span className="block px-4 py-3 font-semibold text-ink underline-offset-4 group-hover:underline">
+                    {tile.label}
+                  </span>
+                </a>
+              </li>
+            ))}
+          </ul>
+        </nav>
+      )}
       {around(page.above)}
       <div className="mx-auto max-w-7xl px-4 pt-8 lg:px-8">
         <ListingGoods listing={page.listing} q={page.q ?? ''} url={url} currency={currency} go={go} />
       </div>
+      {page.isTextBelow && <div className={contained}>{text}</div>}
       {around(page.below)}
     </>
   );

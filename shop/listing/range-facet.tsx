@@ -91,7 +91,7 @@ export function RangeFacet({ facet, url, currency, go }: Props) {
     />
   );
   return (
-    <Facet label={facet.label}>
+    <Facet label={facet.label} folded={facet.folded}>
       <div className="flex items-center gap-2" onBlur={apply}>
         {field('from', `Lowest ${name}`, min, setMin, bottom)}
         <span className="text-ink-soft">to</span>

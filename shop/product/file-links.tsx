@@ -1,19 +1,23 @@
 import type { ProductView, VariantView } from '../../core/storefront/views';
 import { useBase } from '../base';
+import { Folding } from './folding';
+
+interface Props {
+  product: ProductView;
+  variant: VariantView | undefined;
+  folded: boolean;
+}
 
 /** What buyers of this variant download, and the samples and manuals that all may look at. */
-export function FileLinks({ product, variant }: { product: ProductView; variant: VariantView | undefined }) {
+export function FileLinks({ product, variant, folded }: Props) {
   const base = useBase();
   const downloads = product.downloads.filter(({ variantId }) => variantId === null || variantId === variant?.id);
   if (downloads.length === 0 && product.files.length === 0) return null;
   const title = { sample: 'Sample', manual: 'Manual' };
   return (
-    <section className="mt-8 border-t border-line pt-6 text-sm" aria-labelledby="files">
-      <h2 id="files" className="mb-3 font-display text-lg font-bold text-ink">
-        Files
-      </h2>
+    <Folding id="files" title="Files" folded={folded}>
       {downloads.length > 0 && (
-        <div className="mb-4">
+        <div className="mb-4 text-sm">
           <h3 className="mb-1 font-semibold text-ink">After buying</h3>
           <ul>
             {downloads.map(({ name, size }) => (
@@ -23,10 +27,10 @@ export function FileLinks({ product, variant }: { product: ProductView; variant:
               </li>
             ))}
           </ul>
-          {product.downloadTerms && <p className="mt-1 text-ink-soft">{product.downloadTerms}</p>}
+          {product.downloadTerms && <p className="mt-1 text-sm text-ink-soft">{product.downloadTerms}</p>}
         </div>
       )}
-      <ul>
+      <ul className="text-sm">
         {product.files.map(({ role, name, size, url }) => (
           <li key={url} className="flex justify-between gap-4 py-1.5">
             <span className="min-w-0 break-words">
@@ -39,6 +43,6 @@ export function FileLinks({ product, variant }: { product: ProductView; variant:
           </li>
         ))}
       </ul>
-    </section>
+    </Folding>
   );
 }

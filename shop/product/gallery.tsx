@@ -1,6 +1,7 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, type KeyboardEvent, type MouseEvent, type RefObject } from 'react';
 import { LARGEST, mediaUrl } from '../../core/storefront/picture-sizes';
+import type { ProductLayout } from '../../core/model/product-parts';
 import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 import { useFrameRatio } from '../ui/card-look';
@@ -13,7 +14,27 @@ interface Props {
   /** id of the one that is looked at; the face when it is unknown */
   shown: string | null;
   show: (id: string) => void;
+  arrangement?: ProductLayout['gallery'];
+  /** it stays in sight while the words beside it are scrolled */
+  stays?: boolean;
 }
+
+/** On a wide screen: classes of the whole, of the row of pictures, and of each. On a phone all of them are a row. */
+const arrangements: Readonly<Record<ProductLayout['gallery'], { box: string; row: string; picture: string }>> = {
+  small: { box: '', row: '', picture: '' },
+  side: { box: 'lg:grid lg:grid-cols-[4.5rem_1fr] lg:items-start lg:gap-4', row: '', picture: '' },
+  stack: {
+    box: '',
+    row: 'lg:flex-col lg:gap-4 lg:overflow-visible lg:rounded-none',
+    picture: 'lg:overflow-hidden lg:rounded-3xl',
+  },
+  pairs: {
+    box: '',
+    row: 'lg:grid lg:grid-cols-2 lg:gap-4 lg:overflow-visible lg:rounded-none',
+    picture: 'lg:overflow-hidden lg:rounded-3xl',
+  },
+};
+const staying = 'lg:sticky lg:top-6';
 
 const round =
   'absolute top-1/2 z-10 flex size-11 -translate-y-1/2 items-center justify-center rounded-full bg-paper/90 text-ink shadow-small hover:bg-paper';
@@ -25,7 +46,7 @@ export const Gallery = (props: Props) =>
   props.pictures.length > 0 ? (
     <PictureRow {...props} />
   ) : (
-    <div className="self-start overflow-hidden rounded-3xl lg:sticky lg:top-6">
+    <div className={`self-start overflow-hidden rounded-3xl ${props.stays === false ? '' : staying}`}>
       <Picture picture={null} sizes="" widest={640} />
     </div>
   );
@@ -58,7 +79,10 @@ function useStandsAt(row: RefObject<HTMLElement | null>, tell: (at: number) => v
  * The pictures of a product: a row that is swiped, with a button to each side, and all of them small below. One opens
  * whole. Without script the row is scrolled, the small ones lead along it, and the large ones to their files.
  */
-function PictureRow({ pictures, shown, show }: Props) {
+function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true }: Props) {
+  const classes = arrangements[arrangement];
+  // Where all are in sight on a wide screen, nothing has to lead to the others.
+  const onlyOnPhone = arrangement === 'stack' || arrangement === 'pairs' ? 'lg:hidden' : '';
   const row = useRef<HTMLUListElement>(null);
   const ratio = useFrameRatio();
   // Before the script has come, the one that is looked at stands first; then the row is scrolled to it instead.
@@ -91,17 +115,22 @@ function PictureRow({ pictures, shown, show }: Props) {
     void import('./whole-pictures').then(({ default: open }) => open(pictures, at, show));
   };
   return (
-    <div role="group" aria-label="Pictures" onKeyDown={keys} className="self-start lg:sticky lg:top-6">
-      <div className="relative">
+    <div
+      role="group"
+      aria-label="Pictures"
+      onKeyDown={keys}
+      className={`self-start ${stays ? staying : ''} ${classes.box}`}
+    >
+      <div className={`relative min-w-0 ${arrangement === 'side' ? 'lg:order-last' : ''}`}>
         <ul
           ref={row}
-          className="relative flex snap-x snap-mandatory overflow-x-auto overscroll-x-contain rounded-3xl [scrollbar-width:none] [&::-webkit-scrollbar]:hidden"
+          className={`relative flex snap-x snap-mandatory overflow-x-auto overscroll-x-contain rounded-3xl [scrollbar-width:none] [&::-webkit-scrollbar]:hidden ${classes.row}`}
         >
           {pictures.map((each, i) => (
             <li
               key={each.id}
               id={`picture-${each.id}`}
-              className={`w-full shrink-0 snap-center ${!isReady && i === at ? 'order-first' : ''}`}
+              className={`w-full shrink-0 snap-center ${classes.picture} ${!isReady && i === at ? 'order-first' : ''}`}
             >
               <a
                 href={mediaUrl(each.media, LARGEST)}
@@ -123,10 +152,20 @@ function PictureRow({ pictures, shown, show }: Props) {
         </ul>
         {pictures.length > 1 && isReady && (
           <>
-            <button type="button" aria-label="Previous picture" onClick={() => step(-1)} className={`${round} left-3`}>
+            <button
+              type="button"
+              aria-label="Previous picture"
+              onClick={() => step(-1)}
+              className={`${round} left-3 ${onlyOnPhone}`}
+            >
               <ChevronLeft size={20} aria-hidden="true" />
             </button>
-            <button type="button" aria-label="Next picture" onClick={() => step(1)} className={`${round} right-3`}>
+            <button
+              type="button"
+              aria-label="Next picture"
+              onClick={() => step(1)}
+              className={`${round} right-3 ${onlyOnPhone}`}
+            >
               <ChevronRight size={20} aria-hidden="true" />
             </button>
           </>
@@ -137,7 +176,9 @@ function PictureRow({ pictures, shown, show }: Props) {
           <p role="status" className="sr-only">
             {isReady && `Picture ${at + 1} of ${pictures.length}`}
           </p>
-          <ul className="mt-4 grid grid-cols-5 gap-3">
+          <ul
+            className={`mt-4 grid grid-cols-5 gap-3 ${onlyOnPhone} ${arrangement === 'side' ? 'lg:mt-0 lg:grid-cols-1' : ''}`}
+          >
             {pictures.map((each, i) => (
               <li key={each.id}>
                 <a

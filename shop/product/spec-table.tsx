@@ -1,13 +1,11 @@
 import type { ProductView } from '../../core/storefront/views';
+import { Folding } from './folding';
 
 /** The specs of a product, under their headings. */
-export function SpecTable({ specs }: Pick<ProductView, 'specs'>) {
+export function SpecTable({ specs, folded }: Pick<ProductView, 'specs'> & { folded: boolean }) {
   if (specs.length === 0) return null;
   return (
-    <section className="mt-8 border-t border-line pt-6" aria-labelledby="specs">
-      <h2 id="specs" className="mb-3 font-display text-lg font-bold text-ink">
-        Specs
-      </h2>
+    <Folding id="specs" title="Specs" folded={folded}>
       {specs.map(({ heading, rows }) => (
         <div key={heading} className="mb-4">
           {heading && <h3 className="mb-1 text-sm font-semibold text-ink">{heading}</h3>}
@@ -21,6 +19,6 @@ export function SpecTable({ specs }: Pick<ProductView, 'specs'>) {
           </dl>
         </div>
       ))}
-    </section>
+    </Folding>
   );
 }

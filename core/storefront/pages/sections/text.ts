@@ -1,3 +1,4 @@
+import { blanks, filledIn, openBlanks } from '../../../legal/blanks';
 import { plainText } from '../../../shared/plain-text';
 import { linksInHtml } from '../targets';
 import { saysOnly, type SectionPart } from './section-part';
@@ -10,14 +11,16 @@ interface TextView {
 }
 
 export const text: SectionPart<'text', TextView> = {
-  view: (_shop, { title, html, columns }) => ({ kind: 'text', title, html, columns }),
+  view: ({ settings }, { title, html, columns }) => ({ kind: 'text', title, html: filledIn(html, settings), columns }),
   title: (_shop, { title, html }) => title || plainText(html).slice(0, 40),
   links: (_shop, { html }) => linksInHtml(html),
-  summary: (_shop, { title, html, columns }) =>
-    saysOnly(
-      columns > 1 ? `text in ${columns} columns` : 'text',
-      title === '' && plainText(html) === '' && !html.includes('<img') ? ['There are no words in it.'] : [],
-    ),
+  summary: ({ settings }, { title, html, columns }) => {
+    const open = openBlanks(html, settings).map((name) => blanks[name]);
+    return saysOnly(columns > 1 ? `text in ${columns} columns` : 'text', [
+      ...(title === '' && plainText(html) === '' && !html.includes('<img') ? ['There are no words in it.'] : []),
+      ...(open.length > 0 ? [`The settings do not say yet: ${open.join(', ')}.`] : []),
+    ]);
+  },
   fields: (_shop, { title, html, columns }) => [
     ['Title', title],
     ['Text', plainText(html)],

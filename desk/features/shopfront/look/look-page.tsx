@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Typed } from '../../../../contract/shop-window';
 import { presets } from '../../../../core/look/presets';
+import { canonicalJson } from '../../../../core/shared/canonical-json';
 import type { Look } from '../../../../core/model/look';
 import { colourRoles, families, lookChoices, type ColourRole, type Family } from '../../../../core/model/look-choices';
 import type { Settings } from '../../../../core/model/settings';
@@ -59,7 +60,7 @@ export function LookPage({ settings }: { settings: Settings }) {
           <PresetCards
             presets={presets}
             tried={tried?.name ?? null}
-            isTaken={({ look: of }) => JSON.stringify(of) === JSON.stringify(look)}
+            isTaken={({ look: of }) => canonicalJson(of) === canonicalJson(look)}
             attempt={setTried}
           />
           <FromPicture look={look} attempt={(name, of) => setTried({ name, look: of })} />

@@ -1,0 +1,33 @@
+import type { ProductDocument } from '../model/document';
+import { canonicalJson } from '../shared/canonical-json';
+import { ownLayoutOf, productLayoutOf } from '../model/product-layout';
+import { usualProductLayout, type ProductLayout } from '../model/product-parts';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+/** How the page of a product is laid out, and what it says of every product. */
+export interface ProductPageView {
+  /** absent where it is as usual */
+  layout?: ProductLayout;
+  /** what shoppers are promised, in the seller's words */
+  promises?: { delivery: string; returns: string };
+  trust?: string[];
+  /** its layout is one of its own, not that of all products */
+  isOwn?: boolean;
+}
+
+const usualText = canonicalJson(usualProductLayout);
+
+/** What the page of a product is drawn by, besides the product. Only goods that are sent have promises about sending. */
+export function productPageView(shop: ResolvedShop, product: ProductDocument): ProductPageView {
+  const { productPage } = shop.settings;
+  const layout = productLayoutOf(productPage, product);
+  const { deliveryWords, returnWords, trust } = productPage;
+  const isSent = product.kind === 'physical' || product.kind === 'bundle';
+  const promises = { delivery: isSent ? deliveryWords : '', returns: isSent ? returnWords : '' };
+  return {
+    ...(canonicalJson(layout) !== usualText && { layout }),
+    ...((promises.delivery || promises.returns) && { promises }),
+    ...(trust.length > 0 && { trust }),
+    ...(ownLayoutOf(productPage, product) && { isOwn: true }),
+  };
+}
