@@ -13,6 +13,8 @@ const listSchema = z.object({
       state: z.enum(['done', 'skipped', 'open']),
     }),
   ),
+  /** the seller's first product; null where there is none */
+  firstProduct: z.string().nullable(),
   /** example products that are still there */
   examples: z.number().int(),
 });

@@ -1,4 +1,5 @@
-import type { Look } from '../core/model/look';
+import type { FrameView } from '../core/storefront/frame-view';
+import type { ProductPageView } from '../core/storefront/product-page-view';
 import type { PageView } from '../core/storefront/pages/page-view';
 
 /** Said by the desk to the storefront in its frame, which then draws itself again from fresh data. */
@@ -18,7 +19,9 @@ export type Typed =
     }
   | { of: 'listing'; /** address of its page in the shop */ url: string; fields: { title?: string; text?: string } }
   | { of: 'page'; id: string; /** the page as it would be drawn now */ drawn: PageView }
-  | { of: 'shop'; fields: { name?: string; tagline?: string; look?: Look } };
+  | { of: 'shop'; fields: Partial<FrameView> }
+  /** how all product pages are laid out that have no layout of their own */
+  | { of: 'productPages'; fields: Pick<ProductPageView, 'layout' | 'promises' | 'trust'> };
 
 /** Carries what is typed now, as a whole; nothing when all of it is saved. */
 export interface TypedMessage {

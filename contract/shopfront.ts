@@ -281,6 +281,7 @@ export const shopfrontRoutes = {
           values: z.number().int(),
           filled: z.number(),
           gain: z.number(),
+          place: z.number().int(),
         }),
       ),
     }),
@@ -308,6 +309,14 @@ export const shopfrontRoutes = {
       /** other names that could be had */
       instead: z.array(z.string()),
       records: z.array(z.object({ type: z.string(), host: z.string(), value: z.string(), isSet: z.boolean() })),
+    }),
+  }),
+  tellingGoods: route({
+    method: 'GET',
+    path: '/api/telling-goods',
+    summary: 'Products that put the layout of a page to the test: the longest title, most versions, no picture …',
+    answer: z.object({
+      goods: z.array(z.object({ why: z.string(), id: z.string(), title: z.string(), slug: z.string() })),
     }),
   }),
   setSettings: route({

@@ -46,6 +46,11 @@ import { flying, type ShapeName } from './pictures/shapes';
 import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
 import { putStorefront, type PageMedia } from './storefront';
+import { cards, contact, iconSvg, productPage } from './settings';
+import { legalKeys } from '../core/legal/legal-pages';
+import { noSigns } from '../core/model/signs';
+import { addLegalPages } from '../server/pages/legal';
+import { putSkipped } from '../server/store/set-up';
 import { filmsFolder, keepFilm } from '../server/media/film-store';
 
 const DAY = 86_400_000;
@@ -360,6 +365,13 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
   const media = withPictures ? await drawAll(catalog, say) : new Map<string, StoredMedia[]>();
   const files = await keepFiles(catalog);
   const pageMedia = await keepPageMedia(catalog);
+  const { background: _, ...icon } = await storePicture(
+    db,
+    catalog.mediaFolder,
+    Buffer.from(iconSvg),
+    'icon.svg',
+    catalog.clock().toISOString(),
+  );
   const categoryIds = new Map<string, string>();
   const tagIds = new Map<string, string>();
   const brandIds = new Map<string, string>();
@@ -372,6 +384,11 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
       name: 'Lark & Line',
       tagline: 'Kites and everything around them, from a harbour town with good wind.',
       timeZone: 'Europe/Amsterdam',
+      contact,
+      productPage,
+      cards,
+      domain: 'larkandline.example',
+      signs: { ...noSigns, icon: { ...icon, alt: '', focus: { x: 0.5, y: 0.5 } } },
       synonyms: [
         ['kid', 'child', 'children', 'beginner', 'first kite'],
         ['stunt kite', 'sport kite'],
@@ -473,6 +490,8 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
     catalog,
     products.flatMap(({ title, kind }) => (kind === 'bundle' ? [] : salesOf(title, productIds.get(title)!, now))),
   );
+  addLegalPages(catalog, userId, { pages: [...legalKeys] });
+  for (const step of ['tax', 'look']) putSkipped(db, step, true);
   catalog.putLive('Opened the shop', userId);
 
   function relate(product: DemoProduct): void {

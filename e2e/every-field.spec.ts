@@ -198,8 +198,6 @@ test('pages, the menu and the shop itself', async ({ page }) => {
   await typeEverywhere(page, `${shop.url}/desk/shopfront?view=search`, '[aria-label="Words of shoppers"]', {
     seed: 18,
   });
-  await typeEverywhere(page, `${shop.url}/desk/shopfront`, '[role=dialog] .sheet', {
-    seed: 16,
-    open: () => page.getByRole('button', { name: 'The shop…' }).click(),
-  });
+  for (const [i, part] of ['view=settings', 'view=settings&part=contact', 'view=look&part=product'].entries())
+    await typeEverywhere(page, `${shop.url}/desk/shopfront?${part}`, 'main', { seed: 30 + i });
 });

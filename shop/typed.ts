@@ -46,6 +46,7 @@ function pageOver(data: ShopData, typed: Typed): ShopData['page'] {
       return { ...page, page: { ...page.page, sections } };
     }
   }
+  if (typed.of === 'productPages' && page.kind === 'product' && !page.isOwn) return over(page, typed.fields);
   if (typed.of === 'listing' && page.kind === 'listing' && data.url.split('?')[0] === typed.url)
     return over(page, typed.fields);
   if (typed.of === 'page' && page.kind === 'page' && page.page.id === typed.id) return { ...page, page: typed.drawn };

@@ -45,7 +45,8 @@ interface Step {
 }
 
 /** The seller's own products. */
-const own = ({ shop, examples }: SetUpFacts) => [...shop.products.values()].filter(({ id }) => !examples.has(id));
+export const ownProducts = ({ shop, examples }: SetUpFacts) =>
+  [...shop.products.values()].filter(({ id }) => !examples.has(id));
 
 /** What a new shop needs, in the order in which people do it. */
 export const setUpSteps = {
@@ -59,20 +60,20 @@ export const setUpSteps = {
     title: 'Add your first product',
     why: 'A title is enough to begin with.',
     at: 'goods',
-    isDone: (facts) => own(facts).length > 0,
+    isDone: (facts) => ownProducts(facts).length > 0,
   },
   picture: {
     title: 'Give it a picture',
     why: 'Goods without a picture are passed over.',
     at: 'picture',
-    isDone: (facts) => own(facts).some(({ pictures }) => pictures.length > 0),
+    isDone: (facts) => ownProducts(facts).some(({ pictures }) => pictures.length > 0),
   },
   price: {
     title: 'Give it a price, and put it on the shop',
     why: 'Drafts are seen by nobody but you.',
     at: 'price',
     isDone: (facts) =>
-      own(facts).some(
+      ownProducts(facts).some(
         ({ status, variants, priceOnRequest }) =>
           status === 'live' && (priceOnRequest || variants.some(({ price }) => price > 0)),
       ),
@@ -96,7 +97,7 @@ export const setUpSteps = {
     title: 'Make a category and put goods into it',
     why: 'That is how shoppers find their way.',
     at: 'categories',
-    isDone: (facts) => own(facts).some(({ categoryIds }) => categoryIds.length > 0),
+    isDone: (facts) => ownProducts(facts).some(({ categoryIds }) => categoryIds.length > 0),
   },
   menu: {
     title: 'Put it into the menu',

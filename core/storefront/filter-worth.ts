@@ -16,6 +16,8 @@ export interface FilterWorth {
    * do not get it
    */
   gain: number;
+  /** where it stands while the seller says nothing, from 0 */
+  place: number;
 }
 
 /** A filter in numbers is as good as one of so many equal spans. */
@@ -61,7 +63,7 @@ function numbersIn(shop: ResolvedShop, column: string, goods: Bitset): number[] 
 export function filterWorths(shop: ResolvedShop, at: ListingPlace, now: number): FilterWorth[] {
   const goods = placeSet(shop, at, now);
   const total = goods.count();
-  const worths: FilterWorth[] = facetSources(shop, at, new Map()).map((source) => {
+  const worths: Omit<FilterWorth, 'place'>[] = facetSources(shop, at, new Map()).map((source) => {
     const any = goods.clone().clear();
     const counts: number[] = [];
     for (const [value, id] of shop.index.facet(source.facet)?.values ?? []) {
@@ -97,5 +99,8 @@ export function filterWorths(shop: ResolvedShop, at: ListingPlace, now: number):
     const { name, low } = spanOfAttribute(attribute);
     range(name, shop.fields.get(name)?.label ?? attribute.name, low);
   }
-  return worths.sort((a, b) => b.gain - a.gain || (a.key < b.key ? -1 : 1));
+  const [first, ...others] = worths;
+  const price = others.find(({ key }) => key === 'price')!;
+  const usual = [first!, price, ...others.filter((each) => each !== price)];
+  return usual.map((each, place) => ({ ...each, place })).sort((a, b) => b.gain - a.gain || (a.key < b.key ? -1 : 1));
 }

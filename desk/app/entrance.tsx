@@ -1,9 +1,10 @@
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { CallError, wordsOf } from '../data/api';
 import { useEnter } from '../data/session';
 import { Button } from '../shared/ui/button';
 import { TextField } from '../shared/ui/field';
+import { EntranceSheet } from './entrance-sheet';
 
 interface Form {
   code: string;
@@ -11,27 +12,6 @@ interface Form {
   name: string;
   email: string;
   password: string;
-}
-
-function Sheet({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <main className="flex h-full items-start justify-center overflow-y-auto p-6 pt-[14vh]">
-      <div className="w-full max-w-sm">
-        <p className="mb-6 flex items-center gap-3 font-display text-2xl font-bold">
-          <svg viewBox="0 0 24 20" className="w-8" aria-hidden="true">
-            <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
-            <rect x="6" y="7.6" width="15" height="4.6" rx="1.6" className="fill-ink" />
-            <rect x="3" y="14.2" width="10" height="4.6" rx="1.6" className="fill-petrol" />
-          </svg>
-          Dispona
-        </p>
-        <div className="sheet p-6">
-          <h1 className="mb-4 font-display text-lg font-bold">{title}</h1>
-          {children}
-        </div>
-      </div>
-    </main>
-  );
 }
 
 /** The way in: sign in, or, for a shop that has nobody yet, make the first person. */
@@ -63,7 +43,7 @@ export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needs
     />
   );
   return (
-    <Sheet title={needsSetup ? 'Open your shop' : 'Sign in'}>
+    <EntranceSheet title={needsSetup ? 'Open your shop' : 'Sign in'}>
       <form onSubmit={(event) => void submit(event)} noValidate className="flex flex-col gap-4">
         {needsCode && field('code', 'Code', 'text', 'off', 'It was printed where Dispona was started.')}
         {needsSetup && field('shopName', 'Name of the shop', 'text', 'organization')}
@@ -85,6 +65,6 @@ export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needs
           {needsSetup ? 'Open the shop' : 'Sign in'}
         </Button>
       </form>
-    </Sheet>
+    </EntranceSheet>
   );
 }

@@ -9,6 +9,7 @@ import { BASE } from '../data/base';
 import '../desk.css';
 import { Frame } from './frame/frame';
 import { useSession } from '../data/session';
+import { Start } from './start';
 import { Failed, Loading } from '../shared/ui/states';
 
 const client = new QueryClient({
@@ -28,10 +29,12 @@ const desks = {
   groups: () => import('../features/groups/screens'),
   overlap: () => import('../features/groups/overlap-page'),
   shopfront: () => import('../features/shopfront/shopfront-page'),
+  setUp: () => import('../features/set-up/set-up-page'),
   orders: () => import('../features/orders/orders-page'),
   review: () => import('../features/review/review-page'),
   history: () => import('../features/history/history-page'),
 };
+const Join = lazy(async () => ({ default: (await import('./join')).Join }));
 const Entrance = lazy(async () => ({ default: (await import('./entrance')).Entrance }));
 
 const router = createBrowserRouter(
@@ -40,7 +43,8 @@ const router = createBrowserRouter(
       element: <Frame />,
       HydrateFallback: () => <Loading rows={8} />,
       children: [
-        { path: '/', element: <Navigate to="/goods" replace /> },
+        { path: '/', element: <Start /> },
+        { path: '/set-up', lazy: { Component: async () => (await desks.setUp()).SetUpPage } },
         { path: '/goods', lazy: { Component: async () => (await desks.goods()).GoodsPage } },
         { path: '/goods/sheet', lazy: { Component: async () => (await desks.sheet()).SheetPage } },
         { path: '/goods/:id', lazy: { Component: async () => (await desks.product()).ProductPage } },
@@ -70,6 +74,14 @@ function Desk() {
   const { data: session, error, refetch } = useSession();
   if (error && !session) return <Failed error={error} retry={() => void refetch()} />;
   if (!session) return <Loading rows={3} />;
+  // The code of an invitation stands behind the #, so that no server and no log gets to see it.
+  const invited = window.location.pathname.endsWith('/join') ? window.location.hash.slice(1) : '';
+  if (!session.user && invited !== '')
+    return (
+      <Suspense fallback={<Loading rows={3} />}>
+        <Join code={invited} />
+      </Suspense>
+    );
   if (!session.user)
     return (
       <Suspense fallback={<Loading rows={3} />}>

@@ -32,6 +32,10 @@ export function useEnter() {
         call(routes.desk.setUp, { body }),
       onSuccess: take,
     }),
+    join: useMutation({
+      mutationFn: (body: { code: string; name: string; password: string }) => call(routes.desk.join, { body }),
+      onSuccess: take,
+    }),
     changePassword: useMutation({
       mutationFn: (body: { old: string; next: string }) => call(routes.desk.changePassword, { body }),
     }),

@@ -45,6 +45,20 @@ export function useSubscribers(isWanted: boolean) {
   });
 }
 
+/** The filters that the goods of a place could have; of everything where it is null. */
+export function useFilters(at: { kind: 'category' | 'collection' | 'brand' | 'tag'; id: string } | null) {
+  return useQuery({
+    queryKey: ['filters', at?.kind, at?.id],
+    queryFn: () => call(routes.shopfront.filters, { query: at ?? {} }),
+  });
+}
+export type FilterWorth = AnswerOf<typeof routes.shopfront.filters>['filters'][number];
+
+/** Products that put a layout to the test, each with why. */
+export function useTellingGoods() {
+  return useQuery({ queryKey: ['goods', 'telling'], queryFn: () => call(routes.shopfront.tellingGoods) });
+}
+
 export function usePages() {
   return useQuery({ queryKey: ['pages'], queryFn: () => call(routes.shopfront.pages) });
 }

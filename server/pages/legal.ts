@@ -50,7 +50,7 @@ export function addLegalPages(
     const { title, slug, html } = legalPages[key];
     if (pageAt(shop, slug)) return [];
     const text = { ...sectionTypes.text.fresh(), html, width: 'text' as const, id: newId('section') };
-    return [{ id: newId('page'), title, slug, home: false, ...usualPage, sections: [text] }];
+    return [{ id: newId('page'), title, slug, home: false, ...usualPage, showsTitle: true, sections: [text] }];
   });
   const slugs = wanted.map((key) => legalPages[key].slug as string);
   const all = [...shop.pages.values(), ...missing].filter(({ slug }) => slugs.includes(slug));

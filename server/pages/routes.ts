@@ -11,6 +11,7 @@ import { addLegalPages, legalOverview } from './legal';
 import { openingOf, setOpening } from './opening';
 import { readSubscribers } from '../store/subscribers';
 import { MAX_FILM_BYTES } from '../../core/model/film';
+import { tellingGoods } from '../../core/storefront/telling-goods';
 import { dropArrived } from '../media/file-store';
 import { filmsFolder, keepFilm } from '../media/film-store';
 import { arrivedFile, takesFile, takesPicture, uploadedPicture } from '../media/upload';
@@ -69,6 +70,7 @@ export function shopfrontApi(catalog: Catalog): Router {
   answer(router, shopfrontRoutes.filters, ({ query }) => filtersAt(catalog, query));
   answer(router, shopfrontRoutes.legal, () => legalOverview(catalog));
   answer(router, shopfrontRoutes.addLegal, ({ body, user }) => addLegalPages(catalog, user, body));
+  answer(router, shopfrontRoutes.tellingGoods, () => ({ goods: tellingGoods(catalog.working.shop) }));
   answer(router, shopfrontRoutes.domain, ({ query }) => domainOf(catalog, query.name));
   answer(router, shopfrontRoutes.settings, () => catalog.working.shop.settings);
   answer(router, shopfrontRoutes.setSettings, ({ body, user }) => changeSettings(catalog, user, body));

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import type { setUpRoutes as Routes } from '../../contract/set-up';
 import { setUpRoutes } from '../../contract/set-up';
 import type { AnswerOf } from '../../contract/route';
-import { setUpList } from '../../core/loose-ends/set-up-list';
+import { ownProducts, setUpList } from '../../core/loose-ends/set-up-list';
 import { answer } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { readOpening } from '../store/opening';
@@ -14,7 +14,11 @@ function listOf({ db, working, live }: Catalog): AnswerOf<typeof Routes.list> {
   const examples = readExamples(db);
   const { isClosed } = readOpening(db);
   const facts = { shop: working.shop, edition: live.edition, isClosed, examples };
-  return { steps: setUpList(facts, readSkipped(db)), examples: examples.size };
+  return {
+    steps: setUpList(facts, readSkipped(db)),
+    firstProduct: ownProducts(facts)[0]?.id ?? null,
+    examples: examples.size,
+  };
 }
 
 /** The list that leads a seller from nothing to an open shop. */

@@ -5,6 +5,7 @@ import { Link, NavLink, useLocation } from 'react-router';
 import { asItWas } from '../../shared/ui/where-one-was';
 import { findField } from './find-field';
 import type { Action } from './find-or-do';
+import { SetUpChip } from './set-up-chip';
 import { useStatus, type useUndo } from '../../data/session';
 
 const desks = [
@@ -62,7 +63,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
   }, [pathname]);
   return (
     <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
-      <Link to="/goods" className="flex items-center gap-2.5 self-center rounded-md">
+      <Link to="/" className="flex items-center gap-2.5 self-center rounded-md">
         <svg viewBox="0 0 24 20" className="w-6" aria-hidden="true">
           <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
           <rect x="6" y="7.6" width="15" height="4.6" rx="1.6" className="fill-ink" />
@@ -124,6 +125,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
             left={() => setFinding(false)}
           />
         </Suspense>
+        <SetUpChip />
         <NavLink
           to="/review"
           className={({ isActive }) =>

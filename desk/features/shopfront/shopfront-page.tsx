@@ -3,21 +3,17 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useMenu, usePages, useSettings } from '../../data/shopfront';
-import { everythingSaved } from '../../shared/autosave/unsaved';
-import { Button } from '../../shared/ui/button';
-import { Dialog } from '../../shared/ui/dialog';
 import { Choose } from '../../shared/ui/choose';
 import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { PageBuilder } from './builder/page-builder';
+import { DesignPage } from './design/design-page';
 import { ExposurePage } from './exposure/exposure-page';
 import { FloorPage } from './floor/floor-page';
-import { LookPage } from './look/look-page';
 import { MenusPage } from './menus/menus-page';
 import { NewPage } from './new-page';
+import { SettingsPage } from './settings/settings-page';
 import { SearchPage } from './search/search-page';
-import { OpeningFields } from './opening-fields';
-import { ShopSettings } from './shop-settings';
 
 /** So many pages stand side by side; the others are found by name. */
 const IN_SIGHT = 5;
@@ -29,6 +25,7 @@ const views = [
   { key: 'floor', name: 'Floor plan' },
   { key: 'exposure', name: 'Exposure' },
   { key: 'search', name: 'Search' },
+  { key: 'settings', name: 'Settings' },
 ];
 
 /** Pages, built on the pages themselves, and the menu that leads to them. */
@@ -38,8 +35,6 @@ export function ShopfrontPage() {
   const { data: menu } = useMenu();
   const [params, setParams] = useSearchParams();
   const { data: settings } = useSettings();
-  const [isSetting, setSetting] = useState(false);
-  const [isOpening, setOpening] = useState(false);
   const [isMaking, setMaking] = useState(false);
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data || !menu) return <Loading />;
@@ -102,22 +97,6 @@ export function ShopfrontPage() {
         >
           <Plus size={13} aria-hidden="true" /> New page
         </button>
-        <Button look="bare" className="ml-auto" onClick={() => setOpening(true)}>
-          Open or closed…
-        </Button>
-        {isOpening && (
-          <Dialog
-            title="Open or closed"
-            isOpen
-            close={() => void everythingSaved().then((isSaved) => isSaved && setOpening(false))}
-          >
-            <OpeningFields />
-          </Dialog>
-        )}
-        <Button look="bare" onClick={() => setSetting(true)}>
-          The shop…
-        </Button>
-        {isSetting && settings && <ShopSettings settings={settings} close={() => setSetting(false)} />}
         {isMaking && <NewPage close={() => setMaking(false)} open={(id) => setParams({ page: id })} />}
       </div>
       {view === 'floor' ? (
@@ -127,7 +106,9 @@ export function ShopfrontPage() {
       ) : view === 'search' ? (
         <SearchPage />
       ) : view === 'look' ? (
-        settings && <LookPage settings={settings} />
+        settings && <DesignPage settings={settings} />
+      ) : view === 'settings' ? (
+        settings && <SettingsPage settings={settings} />
       ) : view === 'menu' ? (
         <div className="min-h-0 flex-1 overflow-y-auto p-4">
           <MenusPage menu={menu} />

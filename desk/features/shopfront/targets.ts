@@ -9,7 +9,7 @@ import { useNotMet, usePages } from '../../data/shopfront';
 import { categoryChoices } from '../../shared/pickers/category-choices';
 import type { Choice } from '../../shared/ui/choose';
 
-const targetKey = ({ kind, id }: Target) => `${kind}:${id}`;
+export const keyOfTarget = ({ kind, id }: Target) => `${kind}:${id}`;
 
 export function targetOf(key: string): Target {
   const [kind, id] = key.split(':') as [Target['kind'], string];
@@ -41,11 +41,11 @@ export function useTargets(
   });
   const titles = useTitles(products);
   const of = (kind: Target['kind'], things: readonly { id: string; name: string }[] = []): Choice[] =>
-    things.map(({ id, name }) => ({ value: targetKey({ kind, id }), label: name, note: noteOf(kind, id) }));
+    things.map(({ id, name }) => ({ value: keyOfTarget({ kind, id }), label: name, note: noteOf(kind, id) }));
   const groupChoices = (isOffered: (named: NamedRow) => boolean) => [
     ...of('collection', groups?.shelves),
     ...categoryChoices(groups?.categories ?? []).map(({ value, label }) => ({
-      value: targetKey({ kind: 'category', id: value }),
+      value: keyOfTarget({ kind: 'category', id: value }),
       label,
       note: noteOf('category', value),
     })),
@@ -69,6 +69,26 @@ export function useTargets(
   return {
     choices,
     whyNotMet: ({ kind, id }) => notMet(kind, id),
-    nameOf: (target) => (target.kind === 'product' ? titles.get(target.id) : names.get(targetKey(target))),
+    nameOf: (target) => (target.kind === 'product' ? titles.get(target.id) : names.get(keyOfTarget(target))),
+  };
+}
+
+/** Names of groups, and their parts of the address; a group that was deleted has only the words for that. */
+export function useTargetNames(): {
+  nameOf: (target: Target) => string;
+  slugOf: (target: Target) => string | undefined;
+} {
+  const { data: groups } = useGroups();
+  const of = (kind: Target['kind'], things: readonly { id: string; name: string; slug: string }[] = []) =>
+    things.map((thing): [string, { name: string; slug: string }] => [keyOfTarget({ kind, id: thing.id }), thing]);
+  const known = new Map([
+    ...of('category', groups?.categories),
+    ...of('collection', groups?.shelves),
+    ...of('brand', groups?.brands),
+    ...of('tag', groups?.tags),
+  ]);
+  return {
+    nameOf: (target) => known.get(keyOfTarget(target))?.name ?? 'something deleted',
+    slugOf: (target) => known.get(keyOfTarget(target))?.slug,
   };
 }

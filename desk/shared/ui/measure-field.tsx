@@ -10,6 +10,8 @@ interface Props {
   hideLabel?: boolean;
   placeholder?: string;
   className?: string;
+  /** coming into it selects what is there, so that it is typed over */
+  selects?: boolean;
   /** so many lines instead of one */
   rows?: number;
   /** the saved value in words; '' for none */
@@ -20,7 +22,7 @@ interface Props {
 }
 
 /** A field whose text stands for a value: a number with its unit, an amount, a range. What cannot be read stays as typed. */
-export function MeasureField({ shown, read, change, error, unsaved, rows, ...rest }: Props) {
+export function MeasureField({ shown, read, change, error, unsaved, rows, selects = true, ...rest }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const tellUnsaved = useUnsaved();
@@ -48,5 +50,5 @@ export function MeasureField({ shown, read, change, error, unsaved, rows, ...res
     },
   };
   if (rows !== undefined) return <TextArea {...field} rows={rows} />;
-  return <TextField {...field} onFocus={(event) => event.target.select()} />;
+  return <TextField {...field} onFocus={(event) => selects && event.target.select()} />;
 }

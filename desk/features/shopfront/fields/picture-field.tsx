@@ -15,12 +15,14 @@ interface Props {
   label: string;
   picture: PlacedPicture | null;
   change: (picture: PlacedPicture | null) => void;
+  /** it is never cut, so no point of it has to stay in sight */
+  isWhole?: boolean;
   /** whose picture is shown instead, where that can be chosen */
   of?: { target: Target | null; change: (target: Target | null) => void };
 }
 
 /** A picture that is dropped or chosen, with the point that stays in sight; or the picture of something of the shop. */
-export function PictureField({ label, picture, change, of }: Props) {
+export function PictureField({ label, picture, change, isWhole = false, of }: Props) {
   const send = useSectionPicture();
   const input = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
@@ -31,7 +33,7 @@ export function PictureField({ label, picture, change, of }: Props) {
       });
   };
   const focusAt = (event: MouseEvent<HTMLElement>) => {
-    if (!picture) return input.current?.click();
+    if (!picture || isWhole) return input.current?.click();
     const box = event.currentTarget.getBoundingClientRect();
     const share = (at: number, from: number, size: number) =>
       Math.round(Math.min(1, Math.max(0, (at - from) / size)) * 100) / 100;
@@ -46,7 +48,7 @@ export function PictureField({ label, picture, change, of }: Props) {
       <button
         type="button"
         onClick={focusAt}
-        title={picture ? 'Click on what should always be seen' : undefined}
+        title={picture && !isWhole ? 'Click on what should always be seen' : undefined}
         onDragOver={(event) => {
           event.preventDefault();
           setOver(true);
@@ -64,11 +66,17 @@ export function PictureField({ label, picture, change, of }: Props) {
       >
         {picture ? (
           <>
-            <img src={mediaUrl(picture.media, 480)} alt="" className="w-full" />
-            <span
-              className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-sheet bg-petrol shadow"
-              style={{ left: `${picture.focus.x * 100}%`, top: `${picture.focus.y * 100}%` }}
+            <img
+              src={mediaUrl(picture.media, 480)}
+              alt=""
+              className={isWhole ? 'max-h-32 max-w-full object-contain p-3' : 'w-full'}
             />
+            {!isWhole && (
+              <span
+                className="absolute size-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-sheet bg-petrol shadow"
+                style={{ left: `${picture.focus.x * 100}%`, top: `${picture.focus.y * 100}%` }}
+              />
+            )}
           </>
         ) : (
           <span className="flex items-center gap-1.5 text-xs">
@@ -76,7 +84,9 @@ export function PictureField({ label, picture, change, of }: Props) {
             {send.isPending ? 'Taking it in …' : 'Drop a picture, or choose one'}
           </span>
         )}
-        <span className="sr-only">{picture ? 'Choose the point that stays in sight' : 'Choose a picture'}</span>
+        <span className="sr-only">
+          {picture && !isWhole ? 'Choose the point that stays in sight' : 'Choose a picture'}
+        </span>
       </button>
       <input
         ref={input}

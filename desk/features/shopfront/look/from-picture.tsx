@@ -1,56 +1,68 @@
 import { useId, useState } from 'react';
 import { coloursOf, lookOf } from '../../../../core/look/palette';
 import type { Look } from '../../../../core/model/look';
+import type { Signs } from '../../../../core/model/signs';
+import { mediaUrl } from '../../../../core/storefront/picture-sizes';
+import { Button } from '../../../shared/ui/button';
 
 /** A picture is looked at this small: what matters is which colours it has, not where. */
 const SIDE = 96;
 
-async function pixelsOf(file: File): Promise<Uint8ClampedArray> {
-  const address = URL.createObjectURL(file);
-  try {
-    const picture = new Image();
-    picture.src = address;
-    await picture.decode();
-    const canvas = Object.assign(document.createElement('canvas'), { width: SIDE, height: SIDE });
-    const context = canvas.getContext('2d')!;
-    context.drawImage(picture, 0, 0, SIDE, SIDE);
-    return context.getImageData(0, 0, SIDE, SIDE).data;
-  } finally {
-    URL.revokeObjectURL(address);
-  }
+async function pixelsAt(address: string): Promise<Uint8ClampedArray> {
+  const picture = new Image();
+  picture.src = address;
+  await picture.decode();
+  const canvas = Object.assign(document.createElement('canvas'), { width: SIDE, height: SIDE });
+  const context = canvas.getContext('2d')!;
+  context.drawImage(picture, 0, 0, SIDE, SIDE);
+  return context.getImageData(0, 0, SIDE, SIDE).data;
 }
 
-/** Colours taken from a logo, or from any picture; it is read here and kept nowhere. */
-export function FromPicture({ look, attempt }: { look: Look; attempt: (name: string, look: Look) => void }) {
+interface Props {
+  look: Look;
+  logo: Signs['logo'];
+  attempt: (name: string, look: Look) => void;
+}
+
+/** Colours taken from the logo, or from any picture that is read here and kept nowhere. */
+export function FromPicture({ look, logo, attempt }: Props) {
   const id = useId();
   const [problem, setProblem] = useState<string | null>(null);
   const [colours, setColours] = useState<string[]>([]);
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (address: string, name: string) => {
     setProblem(null);
     try {
-      const found = coloursOf(await pixelsOf(file));
+      const found = coloursOf(await pixelsAt(address));
       setColours(found.map(({ hex }) => hex));
       if (found.length === 0) return setProblem('This picture is completely transparent.');
-      attempt(`the colours of ${file.name}`, lookOf(found, look));
+      attempt(`the colours of ${name}`, lookOf(found, look));
     } catch {
-      setProblem(`“${file.name}” cannot be read as a picture.`);
+      setProblem(`“${name}” cannot be read as a picture.`);
     }
+  };
+  const takeFile = async (file: File | undefined) => {
+    if (!file) return;
+    const address = URL.createObjectURL(file);
+    await take(address, file.name);
+    URL.revokeObjectURL(address);
   };
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
+      {logo && (
+        <Button onClick={() => void take(mediaUrl(logo.media, 160), 'your logo')}>Colours from your logo</Button>
+      )}
       <label
         htmlFor={id}
         className="inline-flex cursor-pointer rounded-lg border border-line bg-sheet px-3.5 py-[7px] font-semibold hover:border-ink-3 focus-within:outline-2"
       >
-        Colours from your logo…
+        {logo ? 'Colours from another picture…' : 'Colours from your logo…'}
         <input
           id={id}
           type="file"
           accept="image/*"
           className="sr-only"
           onChange={({ target }) => {
-            void take(target.files?.[0]);
+            void takeFile(target.files?.[0]);
             target.value = '';
           }}
         />

@@ -15,7 +15,7 @@ import { SaveStateWords } from '../../../shared/ui/save-state';
 import { Select } from '../../../shared/ui/select';
 import { typedDrafts } from '../../../shared/ui/typed-drafts';
 import { useShopWindow } from '../../../shared/window-state';
-import { useSettingsSave } from '../settings-save';
+import { useSettingsSave } from '../settings/settings-save';
 import { ColourField } from './colour-field';
 import { Faults } from './faults';
 import { FromPicture } from './from-picture';
@@ -63,7 +63,7 @@ export function LookPage({ settings }: { settings: Settings }) {
             isTaken={({ look: of }) => canonicalJson(of) === canonicalJson(look)}
             attempt={setTried}
           />
-          <FromPicture look={look} attempt={(name, of) => setTried({ name, look: of })} />
+          <FromPicture look={look} logo={settings.signs.logo} attempt={(name, of) => setTried({ name, look: of })} />
           {tried && (
             <div role="status" className="mt-3 flex flex-wrap items-center gap-3 rounded-lg bg-marigold-soft px-4 py-3">
               <span className="font-semibold">The shop window shows “{tried.name}”.</span>

@@ -1,22 +1,24 @@
-import { currencies, type Settings } from '../../../core/model/settings';
-import type { Typed } from '../../../contract/shop-window';
-import type { Autosave } from '../../shared/autosave/autosave';
-import { everythingSaved } from '../../shared/autosave/unsaved';
-import { useField, useText } from '../../shared/autosave/use-autosave';
-import { useDrawnDrafts } from '../../shared/autosave/use-drawn-drafts';
-import type { Values } from '../../shared/autosave/step';
-import { Choose } from '../../shared/ui/choose';
-import { Clashes } from '../../shared/ui/clashes';
-import { Dialog } from '../../shared/ui/dialog';
-import { TextField } from '../../shared/ui/field';
-import { MeasureField } from '../../shared/ui/measure-field';
-import { readPercent } from '../../shared/ui/readings';
-import { SaveStateWords } from '../../shared/ui/save-state';
-import { Select } from '../../shared/ui/select';
-import { Tick } from '../../shared/ui/tick';
+import { currencies, type Settings } from '../../../../core/model/settings';
+import type { Typed } from '../../../../contract/shop-window';
+import type { Autosave } from '../../../shared/autosave/autosave';
+import { useField, useText } from '../../../shared/autosave/use-autosave';
+import { useDrawnDrafts } from '../../../shared/autosave/use-drawn-drafts';
+import type { Values } from '../../../shared/autosave/step';
+import { Choose } from '../../../shared/ui/choose';
+import { TextField } from '../../../shared/ui/field';
+import { MeasureField } from '../../../shared/ui/measure-field';
+import { readPercent } from '../../../shared/ui/readings';
+import { Select } from '../../../shared/ui/select';
+import { Tick } from '../../../shared/ui/tick';
+import { useShopWindow } from '../../../shared/window-state';
+import { DesignPart, DesignSheet } from '../design/design-sheet';
 import { useSettingsSave } from './settings-save';
 
 const timeZones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }));
+
+/** Languages in which a shop writes amounts and days; its fixed words are English so far. */
+const languages = ['en', 'de', 'nl', 'fr', 'es', 'it', 'pt', 'da', 'sv', 'nb', 'pl', 'cs'];
+const languageName = (locale: string) => new Intl.DisplayNames('en', { type: 'language' }).of(locale) ?? locale;
 
 function RateField({ save, name, label }: { save: Autosave; name: 'taxRate' | 'reducedTaxRate'; label: string }) {
   const { value, change, ...rest } = useField<number>(save, name);
@@ -38,19 +40,26 @@ const drawnSettings = ({ name, tagline }: Values): Typed => ({
 });
 
 /** What holds for the whole shop: its name, its money and its clock. */
-export function ShopSettings({ settings, close }: { settings: Settings; close: () => void }) {
+export function TheShop({ settings }: { settings: Settings }) {
   const save = useSettingsSave(settings);
   useDrawnDrafts(save, drawnSettings);
+  useShopWindow('/');
   const name = useText(save, 'name');
   const tagline = useText(save, 'tagline');
   const currency = useField<Settings['currency']>(save, 'currency');
   const included = useField<boolean>(save, 'taxIncluded');
   const zone = useField<string>(save, 'timeZone');
+  const locale = useField<string>(save, 'locale');
+  const offered = languages.includes(locale.value) ? languages : [locale.value, ...languages];
   return (
-    <Dialog title="The shop" isOpen close={() => void everythingSaved().then((isSaved) => isSaved && close())}>
-      <div className="flex flex-col gap-3">
-        <TextField label="Name" {...name} />
-        <TextField label="In one sentence" hint="for search engines and the foot of each page" {...tagline} />
+    <DesignSheet save={save}>
+      <DesignPart title="The shop">
+        <div className="flex max-w-lg flex-col gap-3">
+          <TextField label="Name" {...name} />
+          <TextField label="In one sentence" hint="for search engines and the foot of each page" {...tagline} />
+        </div>
+      </DesignPart>
+      <DesignPart title="Money and tax" about="Amounts stay as they are when the currency changes.">
         <div className="flex flex-wrap items-end gap-4">
           <div>
             <span className="mb-1 block font-semibold">Currency</span>
@@ -66,6 +75,18 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
           <RateField save={save} name="reducedTaxRate" label="Reduced tax" />
         </div>
         <Tick label="Prices contain the tax" checked={included.value} change={included.change} />
+      </DesignPart>
+      <DesignPart title="Language and time">
+        <div>
+          <span className="mb-1 block font-semibold">Amounts and days are written as in</span>
+          <Select
+            label="Language"
+            value={locale.value}
+            choices={offered.map((value) => ({ value, label: languageName(value) }))}
+            choose={locale.change}
+            className="w-52 !py-[6px]"
+          />
+        </div>
         <div>
           <span className="mb-1 block font-semibold">Time zone</span>
           <div className="flex items-center gap-3">
@@ -78,12 +99,7 @@ export function ShopSettings({ settings, close }: { settings: Settings; close: (
             </p>
           )}
         </div>
-        <p className="text-xs text-ink-2">
-          Amounts stay as they are when the currency changes. Shoppers see all of this with the next edition.
-        </p>
-        <Clashes save={save} />
-        <SaveStateWords save={save} />
-      </div>
-    </Dialog>
+      </DesignPart>
+    </DesignSheet>
   );
 }

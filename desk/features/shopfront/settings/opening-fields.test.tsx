@@ -1,10 +1,10 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { startShop } from '../../../server/testing/harness';
-import { readOpening } from '../../../server/store/opening';
-import { draw } from '../../testing/desk';
-import { onServer } from '../../testing/real-fetch';
+import { startShop } from '../../../../server/testing/harness';
+import { readOpening } from '../../../../server/store/opening';
+import { draw } from '../../../testing/desk';
+import { onServer } from '../../../testing/real-fetch';
 import { OpeningFields } from './opening-fields';
 
 const server = onServer(() => startShop({ Tern: 1_000 }));

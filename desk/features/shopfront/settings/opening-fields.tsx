@@ -1,15 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { Link } from 'react-router';
-import { routes } from '../../../contract';
-import type { AnswerOf, BodyInput } from '../../../contract/route';
-import { call, CallError, wordsOf } from '../../data/api';
-import { useAutosave, useText } from '../../shared/autosave/use-autosave';
-import { goodsAddress } from '../../shared/goods-address';
-import { Button } from '../../shared/ui/button';
-import { TextArea, TextField } from '../../shared/ui/field';
-import { SaveStateWords } from '../../shared/ui/save-state';
-import { Failed, Loading } from '../../shared/ui/states';
+import { routes } from '../../../../contract';
+import type { AnswerOf, BodyInput } from '../../../../contract/route';
+import { call, CallError, wordsOf } from '../../../data/api';
+import { useAutosave, useText } from '../../../shared/autosave/use-autosave';
+import { goodsAddress } from '../../../shared/goods-address';
+import { Button } from '../../../shared/ui/button';
+import { TextArea, TextField } from '../../../shared/ui/field';
+import { SaveStateWords } from '../../../shared/ui/save-state';
+import { Failed, Loading } from '../../../shared/ui/states';
 
 const KEY = ['opening'];
 

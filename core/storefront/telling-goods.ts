@@ -1,0 +1,40 @@
+import type { ProductDocument } from '../model/document';
+import { plainText } from '../shared/plain-text';
+import type { ResolvedShop } from '../shop/resolved-shop';
+
+/** A product that puts a layout to the test. */
+export interface TellingProduct {
+  why: string;
+  id: string;
+  title: string;
+  slug: string;
+}
+
+type Measure = (product: ProductDocument, shop: ResolvedShop) => number;
+
+/** What stresses a page, each with how much a product has of it; 0 for not at all. */
+const stresses: readonly { why: string; measure: Measure }[] = [
+  { why: 'longest title', measure: ({ title }) => title.length },
+  { why: 'most versions', measure: ({ variants }) => (variants.length > 1 ? variants.length : 0) },
+  { why: 'most pictures', measure: ({ pictures }) => (pictures.length > 1 ? pictures.length : 0) },
+  { why: 'no picture', measure: ({ pictures }) => Number(pictures.length === 0) },
+  { why: 'sold out', measure: ({ id }, shop) => Number(shop.facts(id)?.stock === 0) },
+  { why: 'bundle', measure: ({ kind }) => Number(kind === 'bundle') },
+  { why: 'longest text', measure: ({ description }) => plainText(description).length },
+  { why: 'reduced', measure: ({ variants }) => Number(variants.some(({ salePrice }) => salePrice !== null)) },
+];
+
+/** For each stress the product that has most of it, among those on the shop; the first by id of several. O(products). */
+export function tellingGoods(shop: ResolvedShop): TellingProduct[] {
+  const onShop = [...shop.products.values()].filter(({ status }) => status === 'live');
+  onShop.sort((a, b) => (a.id < b.id ? -1 : 1));
+  return stresses.flatMap(({ why, measure }) => {
+    let most = 0;
+    let found: ProductDocument | undefined;
+    for (const product of onShop) {
+      const measured = measure(product, shop);
+      if (measured > most) [most, found] = [measured, product];
+    }
+    return found ? [{ why, id: found.id, title: found.title, slug: found.slug }] : [];
+  });
+}
