@@ -18,7 +18,7 @@ export function DomainPage({ settings }: { settings: Settings }) {
   const read = domainSchema.safeParse(typed);
   const [asked, setAsked] = useState(domain);
   const { data } = useQuery({
-    queryKey: ['domain', asked, domain],
+    queryKey: ['domain', asked, settings.domain],
     queryFn: () => call(routes.shopfront.domain, { query: { name: asked } }),
     enabled: asked !== '',
   });
@@ -91,14 +91,16 @@ export function DomainPage({ settings }: { settings: Settings }) {
                   </tr>
                 </thead>
                 <tbody>
-                  {data.records.map(({ type, host, value, isSet }) => (
-                    <tr key={type + host}>
-                      <td className="py-0.5 pr-6">{type}</td>
-                      <td className="py-0.5 pr-6">{host}</td>
-                      <td className="py-0.5 pr-6">{value}</td>
-                      <td className={isSet ? 'text-petrol' : 'text-ink-2'}>{isSet ? 'set' : 'not set yet'}</td>
-                    </tr>
-                  ))}
+                  {data.records
+                    .map((record) => ({ ...record, isSet: record.isSet || domain === asked }))
+                    .map(({ type, host, value, isSet }) => (
+                      <tr key={type + host}>
+                        <td className="py-0.5 pr-6">{type}</td>
+                        <td className="py-0.5 pr-6">{host}</td>
+                        <td className="py-0.5 pr-6">{value}</td>
+                        <td className={isSet ? 'text-petrol' : 'text-ink-2'}>{isSet ? 'set' : 'not set yet'}</td>
+                      </tr>
+                    ))}
                 </tbody>
               </table>
             )}
