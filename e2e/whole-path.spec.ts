@@ -11,17 +11,17 @@ test('from an empty folder to a product that a shopper finds, and back', async (
   const failures: string[] = [];
   page.on('pageerror', (error) => failures.push(error.message));
 
-  await test.step('open the shop', async () => {
+  await test.step('begin the shop', async () => {
     await page.goto(`${shop.url}/desk`);
     await page.getByLabel('Name of the shop').fill('Walk & Wind');
     await page.getByLabel('Your name').fill('Kim');
     await page.getByLabel('E-mail').fill('kim@example.com');
     await page.getByLabel('Password').fill('short');
-    await page.getByRole('button', { name: 'Open the shop' }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.getByText('at least 12 characters')).toBeVisible();
     await page.getByLabel('Password').fill('long enough now');
-    await page.getByRole('button', { name: 'Open the shop' }).click();
-    await expect(page.getByText('No goods yet')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { name: 'From nothing to an open shop' })).toBeVisible();
   });
 
   await test.step('make a category', async () => {
@@ -158,6 +158,13 @@ test('from an empty folder to a product that a shopper finds, and back', async (
     await page.getByLabel('What this edition is about').fill('Opening');
     await page.getByRole('button', { name: /^Put .* live$/ }).click();
     await expect(page.getByText('Shoppers see everything you have')).toBeVisible();
+  });
+
+  await test.step('a new shop is closed until it is opened', async () => {
+    expect((await browser.newContext().then((context) => context.request.get(shop.url))).status()).toBe(503);
+    await page.goto(`${shop.url}/desk/shopfront?view=settings&part=opening`);
+    await page.getByRole('button', { name: 'Open the shop' }).click();
+    await expect(page.getByRole('heading', { name: 'The shop is open' })).toBeVisible();
   });
 
   const shopper = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();

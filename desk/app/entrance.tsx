@@ -43,7 +43,7 @@ export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needs
     />
   );
   return (
-    <EntranceSheet title={needsSetup ? 'Open your shop' : 'Sign in'}>
+    <EntranceSheet title={needsSetup ? 'Begin your shop' : 'Sign in'}>
       <form onSubmit={(event) => void submit(event)} noValidate className="flex flex-col gap-4">
         {needsCode && field('code', 'Code', 'text', 'off', 'It was printed where Dispona was started.')}
         {needsSetup && field('shopName', 'Name of the shop', 'text', 'organization')}
@@ -62,7 +62,7 @@ export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needs
           </p>
         )}
         <Button look="main" type="submit" disabled={formState.isSubmitting} className="justify-center">
-          {needsSetup ? 'Open the shop' : 'Sign in'}
+          {needsSetup ? 'Begin' : 'Sign in'}
         </Button>
       </form>
     </EntranceSheet>

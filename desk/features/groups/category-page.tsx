@@ -5,6 +5,7 @@ import type { AnswerOf } from '../../../contract/route';
 import type { groupRoutes } from '../../../contract/groups';
 import { CallError } from '../../data/api';
 import { useShopWindow } from '../../shared/window-state';
+import { AddProduct } from '../../shared/pickers/add-product';
 import { goodsAddress, goodsWith } from '../../shared/goods-address';
 import { useSpecSheets } from '../../data/goods';
 import { useSettings } from '../../data/shopfront';
@@ -98,6 +99,7 @@ function Actions({ row }: { row: CategoryRow }) {
 function CategoryGoods({ whole, editor, currency }: { whole: Whole; editor: CategoryEditor; currency: string }) {
   const pins = editor.value('pins');
   const { goods, category } = whole;
+  const { add } = useCategoryWrites();
   return (
     <section className="sheet pt-3" aria-label="Goods in this category">
       <h2 className="flex flex-wrap items-baseline gap-x-2 px-3.5 pb-1 font-display text-[15px] font-bold">
@@ -128,9 +130,12 @@ function CategoryGoods({ whole, editor, currency }: { whole: Whole; editor: Cate
         <p className="px-3.5 pb-4 text-ink-2">
           {category.count > 0
             ? 'Nothing here is on the shop yet.'
-            : 'Nothing in it yet. Drag goods, or the tray, onto its name in the tree.'}
+            : 'Nothing in it yet. Add a product here, or drag goods or the tray onto its name in the tree.'}
         </p>
       )}
+      <div className="px-3.5 pb-3 pt-3">
+        <AddProduct taken={goods.map(({ id }) => id)} add={(id) => add.mutate({ id: category.id, ids: [id] })} />
+      </div>
     </section>
   );
 }

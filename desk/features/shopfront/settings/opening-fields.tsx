@@ -49,6 +49,8 @@ function Fields({ opening }: { opening: Opening }) {
   const set = async (body: Wanted) => {
     const answer = await call(routes.shopfront.setOpening, { body });
     client.setQueryData(KEY, answer);
+    // It is the last step of setting a shop up.
+    void client.invalidateQueries({ queryKey: ['set-up'] });
     return answer;
   };
   const shown = useCallback((key: string): unknown => opening[key as keyof Opening], [opening]);
