@@ -49,7 +49,7 @@ export const ownProducts = ({ shop, examples }: SetUpFacts) =>
   [...shop.products.values()].filter(({ id }) => !examples.has(id));
 
 /** What a new shop needs, in the order in which people do it. */
-export const setUpSteps = {
+const setUpSteps = {
   name: {
     title: 'Say what the shop is about',
     why: 'Its name and one sentence stand on every page and in search results.',

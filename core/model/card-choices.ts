@@ -13,6 +13,7 @@ export const cardParts = {
   button: 'Button',
 } as const;
 export type CardPart = keyof typeof cardParts;
+export const cardPartKeys = Object.keys(cardParts) as [CardPart, ...CardPart[]];
 /** Colours in which a badge can stand, each readable on its ground. */
 export const badgeColours = ['sale', 'sea', 'deep', 'tint', 'mist', 'paper'] as const satisfies ColourRole[];
 export type BadgeColour = (typeof badgeColours)[number];

@@ -3,17 +3,14 @@ import { idSchema } from '../shared/identity';
 import {
   badgeColours,
   badgeKinds,
-  cardParts,
+  cardPartKeys,
   frames,
   usualCardLook,
   type BadgeKind,
-  type CardPart,
   type Frame,
 } from './card-choices';
 import { repeatedEntry } from './repeated-entry';
 import { ruleSchema } from './rule';
-
-const cardPartKeys = Object.keys(cardParts) as [CardPart, ...CardPart[]];
 
 export const badgeSchema = z.object({
   id: idSchema,

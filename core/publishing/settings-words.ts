@@ -92,7 +92,7 @@ function layoutValue(shop: ResolvedShop, layout: Partial<Listings>, field: Layou
 }
 
 /** What shoppers read above a filter, by its key as in addresses. */
-export const filterName = (shop: ResolvedShop, key: string): string =>
+const filterName = (shop: ResolvedShop, key: string): string =>
   ({ category: 'Category', brand: 'Brand', price: 'Price', sale: 'Reduced', stock: 'Stock', new: 'New' })[key] ??
   shop.options.get(key.replace(/^option\./, ''))?.label ??
   shop.fields.get(key)?.label ??

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '../../shared/identity';
+import { cardPartKeys } from '../card-choices';
 import { MOST_PLACED } from '../group-fields';
 import { orderSchema } from '../order';
 import { ruleSchema } from '../rule';
@@ -60,10 +61,7 @@ export const strip = sectionType(
     /** of the link to all; empty: "All" and how many */
     moreWords: z.string().trim().max(60, 'At most 60 characters.').default(''),
     /** parts of its cards that are not shown here */
-    without: z
-      .array(z.enum(['brand', 'swatches', 'price', 'unitPrice']))
-      .max(4)
-      .default([]),
+    without: z.array(z.enum(cardPartKeys)).max(cardPartKeys.length).default([]),
   },
   {
     name: 'Strip of goods',

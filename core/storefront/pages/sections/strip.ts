@@ -3,6 +3,7 @@ import { LAST } from '../../../shop/facts';
 import { isOpen, type GroupRef } from '../../../shop/open-groups';
 import type { ResolvedShop } from '../../../shop/resolved-shop';
 import { FEATURED_FIRST, NEWEST_FIRST, orderName, type Order } from '../../../model/order';
+import { cardParts } from '../../../model/card-choices';
 import type { StripSource } from '../../../model/sections/strip';
 import type { SectionOf } from '../../../model/sections/sections';
 import { membersOf } from '../../../rules/members';
@@ -287,6 +288,6 @@ export const strip: SectionPart<'strip', StripView> = {
     ['A row that is not full', { leave: '', centre: 'is centred', stretch: 'is stretched' }[section.fewer]],
     ['When there is nothing', section.emptyWords],
     ['Link to all', section.more ? section.moreWords || 'yes' : 'no'],
-    ['Not on its cards', section.without.join(', ')],
+    ['Not on its cards', section.without.map((part) => cardParts[part].toLowerCase()).join(', ')],
   ],
 };

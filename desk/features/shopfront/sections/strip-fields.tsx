@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import { cardParts, usualCardLook, type CardPart } from '../../../../core/model/card-choices';
 import { namedOrders, orderName } from '../../../../core/model/order';
 import { EMPTY_RULE } from '../../../../core/model/rule';
 import { MAX_STRIP, type StripSource } from '../../../../core/model/sections/strip';
 import type { SectionOf } from '../../../../core/model/sections/sections';
+import { useSettings } from '../../../data/shopfront';
 import { RuleField } from '../../../shared/rules/rule-field';
 import { TextField } from '../../../shared/ui/field';
 import { Select } from '../../../shared/ui/select';
@@ -117,12 +119,8 @@ const moreOrders = Object.fromEntries(
 );
 const orderKey = ({ order }: SectionOf<'strip'>) => (order ? (orderName(order) ?? order.keys[0]!.by) : 'own');
 
-const cardParts = [
-  { key: 'brand', label: 'brand' },
-  { key: 'swatches', label: 'colours' },
-  { key: 'price', label: 'price' },
-  { key: 'unitPrice', label: 'unit price' },
-] as const;
+/** A card without these would say nothing. */
+const alwaysShown: ReadonlySet<CardPart> = new Set<CardPart>(['picture', 'title']);
 
 function LayoutFields({ section, change }: SectionFieldsProps<'strip'>) {
   return (
@@ -165,6 +163,8 @@ function LayoutFields({ section, change }: SectionFieldsProps<'strip'>) {
 }
 
 export function StripFields(props: SectionFieldsProps<'strip'>) {
+  const { data: settings } = useSettings();
+  const shopParts = (settings?.cards.parts ?? usualCardLook.parts).filter((part) => !alwaysShown.has(part));
   const { section, note, errors, change } = props;
   const { source } = section;
   const [isMore, setMore] = useState(false);
@@ -270,17 +270,15 @@ export function StripFields(props: SectionFieldsProps<'strip'>) {
           <fieldset>
             <legend className="text-ink-2">On its cards</legend>
             <div className="grid grid-cols-2">
-              {cardParts.map(({ key, label }) => (
+              {shopParts.map((part) => (
                 <Tick
-                  key={key}
-                  label={label}
-                  checked={!section.without.includes(key)}
+                  key={part}
+                  label={cardParts[part].toLowerCase()}
+                  checked={!section.without.includes(part)}
                   change={(isShown) =>
                     change({
                       ...section,
-                      without: cardParts
-                        .map((part) => part.key)
-                        .filter((part) => (part === key ? !isShown : section.without.includes(part))),
+                      without: isShown ? section.without.filter((each) => each !== part) : [...section.without, part],
                     })
                   }
                 />
