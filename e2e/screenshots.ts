@@ -60,7 +60,6 @@ await take('sheet', '/desk/goods/sheet?q=delta', async (on) => {
 page.once('dialog', (dialog) => void dialog.accept());
 await take('product', '/desk/goods?q=harrier', openProduct('Harrier delta 180'));
 await take('groups', '/desk/groups');
-await take('rule', '/desk/groups?q=strong', (on) => on.getByRole('link', { name: 'Strong wind' }).click());
 await take('shopfront', '/desk/shopfront', (on) => on.getByRole('button', { name: /^Light-wind days/ }).click());
 await take('look', '/desk/shopfront?view=look', async (on) => {
   await on.getByRole('button', { name: /^Almanac/ }).click();
@@ -68,7 +67,11 @@ await take('look', '/desk/shopfront?view=look', async (on) => {
 });
 await take('search', '/desk/shopfront?view=search&q=big+red+power+kite');
 await take('exposure', '/desk/shopfront?view=exposure', (on) => on.locator('canvas').waitFor());
-await take('menus', '/desk/shopfront?view=menu');
+await take('listings', '/desk/shopfront?view=look&part=listings');
+await take('product-layout', '/desk/shopfront?view=look&part=product', async (on) => {
+  await on.getByRole('button', { name: 'most versions' }).click();
+  await on.waitForTimeout(1_000);
+});
 await take('floor', '/desk/shopfront?view=floor', async (on) => {
   await on.getByLabel('a product, category, collection, brand or tag').fill('Harrier delta');
   await on.getByRole('option', { name: /Harrier delta 180/ }).click();
@@ -85,5 +88,15 @@ await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
 await page.setViewportSize({ width: 390, height: 844 });
 await take('shop-phone', '/c/single-line-kites');
+const fresh = await startShop();
+const beginner = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await beginner.request.post(`${fresh.url}/api/setup`, {
+  data: { shopName: 'Lark & Line', name: 'Robin', email: 'robin@larkandline.example', password: 'kites-in-the-wind' },
+});
+await beginner.goto(`${fresh.url}/desk`);
+await beginner.getByRole('button', { name: 'Load examples' }).click();
+await beginner.waitForTimeout(1_500);
+await beginner.screenshot({ path: join(root, 'docs/screenshots', 'set-up.png') });
 await browser.close();
 await shop.stop();
+await fresh.stop();
