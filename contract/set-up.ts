@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { setUpKeys, type SetUpPlace } from '../core/loose-ends/set-up-list';
+import { setUpKeys, type SetUpPlace } from '../core/loose-ends/set-up-steps';
 import { route } from './route';
 
 const listSchema = z.object({

@@ -30,6 +30,8 @@ test('kill -9 during a burst of saves, uploads and editions leaves a database th
         },
         body: body instanceof FormData ? body : JSON.stringify(body),
       });
+    // A new shop is closed until its seller opens it.
+    await send('PUT', '/api/opening', { isClosed: false });
     const acknowledged: string[] = [];
     let isRunning = true;
     const work = async (lane: number) => {

@@ -79,7 +79,6 @@ await take('floor', '/desk/shopfront?view=floor', async (on) => {
 await take('review', '/desk/review');
 await page.evaluate(() => localStorage.clear());
 await take('shop-home', '/');
-await take('shop-landing', '/page/beach-week');
 await take('shop-search', '/search?q=red+delta', async (on) => {
   await on.getByRole('combobox', { name: 'Search the shop' }).fill('red delta ki');
   await on.getByRole('listbox').getByRole('option').first().waitFor();

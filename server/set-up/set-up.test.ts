@@ -1,4 +1,4 @@
-import type { SetUpStep } from '../../core/loose-ends/set-up-list';
+import type { SetUpStep } from '../../core/loose-ends/set-up-steps';
 import { startServer, type Harness } from '../testing/harness';
 
 let server: Harness;

@@ -1,7 +1,7 @@
 import { Check } from 'lucide-react';
 import { toast } from 'sonner';
 import { Link } from 'react-router';
-import type { SetUpPlace } from '../../../core/loose-ends/set-up-list';
+import type { SetUpPlace } from '../../../core/loose-ends/set-up-steps';
 import { wordsOf } from '../../data/api';
 import { isSetUp, useSetUp, useSetUpWrites, type SetUpList } from '../../data/set-up';
 import { Button } from '../../shared/ui/button';

@@ -1,10 +1,10 @@
 import {
   badgeColours,
   badgeKinds,
+  cardPartKeys,
   cardParts,
   frames,
   type BadgeKind,
-  type CardPart,
 } from '../../../../core/model/card-choices';
 import { badgeSchema, cardsSchema, freshBadge, type Badge, type Cards } from '../../../../core/model/cards';
 import { colourRoles } from '../../../../core/model/look-choices';
@@ -20,7 +20,7 @@ import { RuleField } from '../../../shared/rules/rule-field';
 import { SchemaField } from '../../../shared/ui/schema-field';
 import { OneOf } from '../../../shared/ui/one-of';
 import { Select } from '../../../shared/ui/select';
-import { SortableRows } from '../../../shared/ui/sortable-rows';
+import { TickedOrder } from '../../../shared/ui/ticked-order';
 import { Tick } from '../../../shared/ui/tick';
 import { useShopWindow } from '../../../shared/window-state';
 import { Entries } from '../fields/entries';
@@ -28,7 +28,6 @@ import { useSettingsSave } from '../settings/settings-save';
 import { DesignPart, DesignSheet } from './design-sheet';
 import { problemsOf } from './problems-of';
 
-const allParts = Object.keys(cardParts) as CardPart[];
 const kinds = (Object.keys(badgeKinds) as BadgeKind[]).map((value) => ({ value, label: badgeKinds[value].name }));
 const colours = badgeColours.map((value) => ({ value, label: colourRoles[value] }));
 
@@ -104,35 +103,17 @@ export function CardsPage({ settings }: { settings: Settings }) {
   useShopWindow('/search');
   const set = (over: Partial<Cards>) => change({ ...cards, ...over });
   const problems = problemsOf(cardsSchema, cards);
-  const order = [...cards.parts, ...allParts.filter((part) => !cards.parts.includes(part))];
-  const isShown = (part: CardPart) => cards.parts.includes(part);
   return (
     <DesignSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
       <DesignPart
         title="Parts of a card"
         about="From top to bottom. Colours stand beside the price where they follow it."
       >
-        <SortableRows
-          items={order}
-          keyOf={(part) => part}
-          reorder={(next) => set({ parts: next.filter(isShown) })}
-          className="sheet flex max-w-sm flex-col px-2 py-1"
-          draw={(part, grip) => (
-            <div className="flex items-center gap-1 border-b border-hair last:border-0">
-              {grip}
-              <Tick
-                label={cardParts[part]}
-                checked={isShown(part)}
-                change={(shown) =>
-                  set({
-                    parts: shown
-                      ? order.filter((each) => each === part || isShown(each))
-                      : cards.parts.filter((each) => each !== part),
-                  })
-                }
-              />
-            </div>
-          )}
+        <TickedOrder
+          all={cardPartKeys}
+          chosen={cards.parts}
+          nameOf={(part) => cardParts[part]}
+          change={(parts) => set({ parts })}
         />
         {problems.parts && (
           <p role="alert" className="text-rose-ink">

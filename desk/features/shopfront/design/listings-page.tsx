@@ -18,9 +18,8 @@ import { useField } from '../../../shared/autosave/use-autosave';
 import { SchemaField } from '../../../shared/ui/schema-field';
 import { OneOf } from '../../../shared/ui/one-of';
 import { Select } from '../../../shared/ui/select';
-import { SortableRows } from '../../../shared/ui/sortable-rows';
 import { Loading } from '../../../shared/ui/states';
-import { Tick } from '../../../shared/ui/tick';
+import { TickedOrder } from '../../../shared/ui/ticked-order';
 import { useShopWindow } from '../../../shared/window-state';
 import { ChooseTarget } from '../fields/choose-target';
 import { useSettingsSave } from '../settings/settings-save';
@@ -78,7 +77,6 @@ export function ListingsPage({ settings }: { settings: Settings }) {
         choose={(value) => set({ [name]: name === 'phoneColumns' ? Number(value) : value })}
       />,
     );
-  const sorts = [...layout.sorts, ...allSorts.filter((sort) => !layout.sorts.includes(sort))];
   return (
     <DesignSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
       <div className="flex flex-wrap items-end gap-4">
@@ -131,27 +129,11 @@ export function ListingsPage({ settings }: { settings: Settings }) {
       <DesignPart title="Orders" about="Shoppers can choose among these. The first is how goods stand to begin with.">
         {field(
           'sorts',
-          <SortableRows
-            items={sorts}
-            keyOf={(sort) => sort}
-            reorder={(next) => set({ sorts: next.filter((sort) => layout.sorts.includes(sort)) })}
-            className="sheet flex max-w-sm flex-col px-2 py-1"
-            draw={(sort, grip) => (
-              <div className="flex items-center gap-1 border-b border-hair last:border-0">
-                {grip}
-                <Tick
-                  label={sort === 'featured' ? 'Featured, or the own order of the group' : shopperSorts[sort]}
-                  checked={layout.sorts.includes(sort)}
-                  change={(isOn) =>
-                    set({
-                      sorts: isOn
-                        ? sorts.filter((each) => each === sort || layout.sorts.includes(each))
-                        : layout.sorts.filter((each) => each !== sort),
-                    })
-                  }
-                />
-              </div>
-            )}
+          <TickedOrder
+            all={allSorts}
+            chosen={layout.sorts}
+            nameOf={(sort) => (sort === 'featured' ? 'Featured, or the own order of the group' : shopperSorts[sort])}
+            change={(sorts) => set({ sorts })}
           />,
         )}
         {problems[path('sorts')] && (

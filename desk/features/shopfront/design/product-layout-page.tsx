@@ -54,20 +54,24 @@ const drawnLayout = ({ productPage }: Values): Typed | null => {
   };
 };
 
+interface TellingProps {
+  goods: readonly { why: string }[];
+  shown: string | undefined;
+  show: (why: string) => void;
+}
+
 /** The goods that put the layout to the test, one after the other in the shop window. */
-function TellingGoods({ shown, show }: { shown: string | null; show: (slug: string) => void }) {
-  const { data } = useTellingGoods();
-  if (!data || data.goods.length === 0)
-    return <p className="text-ink-2">There are no products on the shop yet to show the layout with.</p>;
-  return (
+const TellingGoods = ({ goods, shown, show }: TellingProps) =>
+  goods.length === 0 ? (
+    <p className="text-ink-2">There are no products on the shop yet to show the layout with.</p>
+  ) : (
     <OneOf
       label="Shown in the shop window: the product with"
-      choices={data.goods.map(({ why, slug }) => ({ value: `${why} ${slug}`, label: why }))}
+      choices={goods.map(({ why }) => ({ value: why, label: why }))}
       value={shown ?? ''}
       choose={show}
     />
   );
-}
 
 function PartRows({ parts, change }: { parts: readonly PartLayout[]; change: (parts: PartLayout[]) => void }) {
   const all = wholeParts(parts);
@@ -163,9 +167,9 @@ export function ProductLayoutPage({ settings }: { settings: Settings }) {
   const [shown, setShown] = useState<string | null>(null);
   const [of, setOf] = useState<Of | null>(null);
   const { nameOf } = useTargetNames();
-  const first = telling?.goods[0];
-  const choice = shown ?? (first ? `${first.why} ${first.slug}` : null);
-  useShopWindow(choice === null ? undefined : `/p/${choice.split(' ').at(-1)}`);
+  const goods = telling?.goods ?? [];
+  const inWindow = goods.find(({ why }) => why === shown) ?? goods[0];
+  useShopWindow(inWindow && `/p/${inWindow.slug}`);
   const own = of ? page.own.find((each) => keyOf(each.of) === keyOf(of)) : undefined;
   const layout: ProductLayout = own ?? page;
   const problems = problemsOf(productPageSchema, page);
@@ -183,7 +187,7 @@ export function ProductLayoutPage({ settings }: { settings: Settings }) {
   const known = [...page.own.map((each) => each.of), ...(of && !own ? [of] : [])];
   return (
     <DesignSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
-      <TellingGoods shown={choice} show={setShown} />
+      {telling && <TellingGoods goods={goods} shown={inWindow?.why} show={setShown} />}
       <div className="flex flex-wrap items-end gap-4">
         <Select
           label="Layout of"
