@@ -94,6 +94,8 @@ await beginner.request.post(`${fresh.url}/api/setup`, {
 });
 await beginner.goto(`${fresh.url}/desk`);
 await beginner.getByRole('button', { name: 'Load examples' }).click();
+await beginner.getByRole('button', { name: 'Remove them' }).waitFor();
+await beginner.getByRole('heading', { name: 'From nothing to an open shop' }).scrollIntoViewIfNeeded();
 await beginner.waitForTimeout(1_500);
 await beginner.screenshot({ path: join(root, 'docs/screenshots', 'set-up.png') });
 await browser.close();
