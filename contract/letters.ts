@@ -63,7 +63,14 @@ export const letterRoutes = {
         }),
       ),
       outbox: z.array(
-        z.object({ id: z.number(), at: z.string(), recipient: z.string(), subject: z.string(), text: z.string() }),
+        z.object({
+          id: z.number(),
+          at: z.string(),
+          sender: z.string(),
+          recipient: z.string(),
+          subject: z.string(),
+          text: z.string(),
+        }),
       ),
     }),
   }),

@@ -1,6 +1,12 @@
 /** Seconds since 1970 of a UTC moment. */
 export const secondsOf = (moment: string): number => Date.parse(moment) / 1000;
 
+/**
+ * The beginning of the hour, in seconds since 1970. What counts as new, and what a badge's rule takes in, is looked at again at
+ * each, so that answers hold meanwhile and a shop that has run for days answers what one that just started does.
+ */
+export const hourOf = (now: number): number => now - (now % 3_600);
+
 const formatters = new Map<string, Intl.DateTimeFormat>();
 
 function formatter(timeZone: string): Intl.DateTimeFormat {

@@ -1,4 +1,5 @@
 import { hasPlacingTurned } from './placing-turns';
+import { hourOf } from '../shared/moment';
 import { CategoryTree } from '../groups/category-tree';
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
@@ -180,7 +181,8 @@ export class ResolvedShop {
       const at = nextMoment([liveFrom, liveUntil], before);
       return at !== undefined && at <= now;
     });
-    if (turned || opened || hasPlacingTurned(this, before, now)) this.#settle();
+    const isAnotherHour = hourOf(before) !== hourOf(now);
+    if (turned || opened || isAnotherHour || hasPlacingTurned(this, before, now)) this.#settle();
   }
 
   #turnBack(now: number): void {

@@ -1,5 +1,6 @@
 import type { Badge } from '../model/cards';
 import type { ProductDocument } from '../model/document';
+import { hourOf } from '../shared/moment';
 import { membersOf } from '../rules/members';
 import type { Bitset } from '../search/bitset';
 import { cachedByVersion } from '../shop/cached-by-version';
@@ -23,7 +24,7 @@ function isTaken(shop: ResolvedShop, { id, rule }: Badge, slot: number): boolean
   if (!rule) return false;
   const known = takenIn(shop);
   let members = known.get(id);
-  if (!members) known.set(id, (members = membersOf(rule, shop.index, shop.fields, shop.now)));
+  if (!members) known.set(id, (members = membersOf(rule, shop.index, shop.fields, hourOf(shop.now))));
   return members.has(slot);
 }
 
@@ -42,7 +43,7 @@ function said(
     case 'reduced':
       return percent === null || percent < 1 ? undefined : words.replaceAll('{percent}', String(percent));
     case 'new': {
-      const age = shop.now * 1_000 - Date.parse(product.created);
+      const age = hourOf(shop.now) * 1_000 - Date.parse(product.created);
       return age < days * DAY ? words.replaceAll('{days}', String(days)) : undefined;
     }
     case 'last':

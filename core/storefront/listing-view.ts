@@ -9,6 +9,7 @@ import {
 } from '../model/listing-layout';
 import { type Attribute } from '../model/spec-sheet';
 import { SPEC_SCALE } from '../products/spec-values';
+import { hourOf } from '../shared/moment';
 import type { Bitset } from '../search/bitset';
 import { list } from '../search/listing';
 import type { ChoiceFilter, ListingResult, ProductSpan } from '../search/listing-query';
@@ -240,7 +241,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
     if (values?.length) filters.push({ facet, onVariant, values: values.flatMap((value) => toIndex(value) ?? []) });
   }
   const isNewOnly = choices.get(NEW)?.includes('yes') ?? false;
-  const newGoods = { name: NEW, low: 'created', high: 'created', min: now - NEW_DAYS * DAY, max: Infinity };
+  const newGoods = { name: NEW, low: 'created', high: 'created', min: hourOf(now) - NEW_DAYS * DAY, max: Infinity };
   const base = placeSet(shop, at, now);
   const meant = q === '' ? undefined : variantsMeant(shop, q);
   // A price that is given on request must not be found out by narrowing.

@@ -44,6 +44,8 @@ test('a question comes to the desk, is answered once, and the answer stands in t
   expect(after.questions[0]!.answered).not.toBeNull();
   expect(after.outbox).toMatchObject([{ recipient: 'ada@example.com', subject: 'Your question about Tern' }]);
   expect(after.outbox[0]!.text).toContain('Two metres.');
+  // Without a sender of its own, the shop writes by its name.
+  expect(after.outbox[0]).toMatchObject({ sender: 'Test kites' });
 });
 
 test('what is wrong is said at the field, and nothing is kept of it', async () => {
@@ -91,4 +93,18 @@ test('nobody but the people of the shop reads or answers letters', async () => {
   expect(problem(await server.call('POST', '/api/questions/q_1/answer', { text: 'Hello' })).title).toBe(
     'There is no such question.',
   );
+});
+
+test('mails come from whom the settings name, once that is live', async () => {
+  const { body: settings } = await server.call<{ contact: object }>('GET', '/api/settings');
+  await server.call('PATCH', '/api/settings', {
+    contact: { ...settings.contact, senderName: 'Lark & Line', mail: 'hello@larkandline.example' },
+  });
+  await server.call('POST', '/api/editions', {});
+  await send('/shop-api/questions', { slug: 'tern', email: 'ada@example.com', text: 'How long is it?' });
+  const [question] = (await letters()).questions;
+  await server.call('POST', `/api/questions/${question!.id}/answer`, { text: 'Two metres.' });
+  const [letter] = (await letters()).outbox;
+  expect(letter).toMatchObject({ sender: 'Lark & Line <hello@larkandline.example>' });
+  expect(letter!.text.endsWith('Lark & Line')).toBe(true);
 });

@@ -3,6 +3,7 @@ import type { backNoteSchema, questionSchema } from '../../contract/letters';
 import type { ProductDocument } from '../../core/model/document';
 import { variantName } from '../../core/products/variants';
 import { productOnShop } from '../../core/shop/open-groups';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { shopStock } from '../../core/shop/shop-price';
 import { newId } from '../shared/ids';
 import { invalid, notFound } from '../shared/problem';
@@ -77,6 +78,12 @@ export function lettersOf(catalog: Catalog) {
   };
 }
 
+/** Who mails of the shop come from: by name, and with the address that answers go to. */
+function senderOf({ settings: { name, contact } }: ResolvedShop): { name: string; words: string } {
+  const [sender, mail] = [contact.senderName || name, contact.senderMail || contact.mail];
+  return { name: sender, words: mail ? `${sender} <${mail}>` : sender };
+}
+
 function openQuestion({ db }: Catalog, id: string) {
   const question = readQuestion(db, id);
   if (!question) throw notFound(refusals.noSuchQuestion);
@@ -90,9 +97,10 @@ export function answerQuestion(catalog: Catalog, id: string, text: string): void
   db.transaction(() => {
     putLetter(db, {
       at,
+      sender: senderOf(live.shop).words,
       recipient: question.email,
       subject: `Your question about ${question.about}`,
-      text: `${text}\n\nYou asked: ${question.text}\n\n${live.shop.settings.name}`,
+      text: `${text}\n\nYou asked: ${question.text}\n\n${senderOf(live.shop).name}`,
     });
     noteAnswered(db, id, at);
   })();
@@ -117,9 +125,10 @@ export function writeToWaiting(catalog: Catalog, origin: string): number {
         letters++;
         putLetter(db, {
           at: momentOf(catalog),
+          sender: senderOf(live.shop).words,
           recipient: email,
           subject: `${about} is back`,
-          text: `You asked us to tell you: ${about} is available again.\n\n${origin}/p/${product.slug}?v=${variantId}\n\n${live.shop.settings.name}`,
+          text: `You asked us to tell you: ${about} is available again.\n\n${origin}/p/${product.slug}?v=${variantId}\n\n${senderOf(live.shop).name}`,
         });
       }
     })();

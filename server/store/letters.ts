@@ -22,6 +22,8 @@ export interface BackNote {
 
 export interface Letter {
   at: string;
+  /** name and address, as “Lark & Line <hello@larkandline.example>”; empty for letters from before */
+  sender: string;
   recipient: string;
   subject: string;
   text: string;
@@ -89,11 +91,13 @@ export function takeBackNotes(db: Db, variantId: string): BackNote[] {
 }
 
 export function putLetter(db: Db, letter: Letter): void {
-  db.prepare(`INSERT INTO outbox (at, recipient, subject, text) VALUES (@at, @recipient, @subject, @text)`).run(letter);
+  db.prepare(
+    `INSERT INTO outbox (at, sender, recipient, subject, text) VALUES (@at, @sender, @recipient, @subject, @text)`,
+  ).run(letter);
 }
 
 export function readOutbox(db: Db): (Letter & { id: number })[] {
   return db
-    .prepare(`SELECT id, at, recipient, subject, text FROM outbox ORDER BY id DESC LIMIT ?`)
+    .prepare(`SELECT id, at, sender, recipient, subject, text FROM outbox ORDER BY id DESC LIMIT ?`)
     .all(MOST) as (Letter & { id: number })[];
 }

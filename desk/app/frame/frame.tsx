@@ -27,6 +27,25 @@ const Drawer = lazy(async () => ({ default: (await import('../../shared/ui/drawe
 
 const FIND_ID = 'find-or-do';
 
+/** Screens that are found by what one wants to do there. */
+const screens = [
+  { words: 'Set-up list', to: '/set-up' },
+  { words: 'Colours, fonts and look', to: '/shopfront?view=look' },
+  { words: 'Logo, icon and notice', to: '/shopfront?view=look&part=signs' },
+  { words: 'Cards and badges', to: '/shopfront?view=look&part=cards' },
+  { words: 'Filters and layout of listings', to: '/shopfront?view=look&part=listings' },
+  { words: 'Layout of product pages', to: '/shopfront?view=look&part=product' },
+  { words: 'Menus', to: '/shopfront?view=menu' },
+  { words: 'Floor plan', to: '/shopfront?view=floor' },
+  { words: 'Exposure', to: '/shopfront?view=exposure' },
+  { words: 'Name, currency and tax', to: '/shopfront?view=settings' },
+  { words: 'Contact details', to: '/shopfront?view=settings&part=contact' },
+  { words: 'Legal pages', to: '/shopfront?view=settings&part=legal' },
+  { words: 'Domain', to: '/shopfront?view=settings&part=domain' },
+  { words: 'People and invitations', to: '/shopfront?view=settings&part=people' },
+  { words: 'Open or close the shop', to: '/shopfront?view=settings&part=opening' },
+] as const;
+
 /** What stands around every desk: shelf edge, shop window, tray, shortcuts. */
 export function Frame() {
   const navigate = useNavigate();
@@ -91,6 +110,7 @@ export function Frame() {
       .map(({ words, run }) => ({ words: words.charAt(0).toUpperCase() + words.slice(1), run })),
     { words: 'Put featured goods in order', run: () => setOrdering(true) },
     { words: 'Edit all goods as a sheet', run: () => void navigate('/goods/sheet') },
+    ...screens.map(({ words, to }) => ({ words, run: () => void navigate(to) })),
   ];
 
   return (

@@ -50,7 +50,7 @@ function Outbox({ outbox }: Pick<Letters, 'outbox'>) {
         <Empty title="No mail yet">Answers, and notes that something is back, are kept here.</Empty>
       ) : (
         <ul className="sheet max-w-3xl divide-y divide-hair px-4">
-          {outbox.map(({ id, at, recipient, subject, text }) => (
+          {outbox.map(({ id, at, sender, recipient, subject, text }) => (
             <li key={id}>
               <details className="py-2.5">
                 <summary className="flex cursor-pointer flex-wrap items-baseline justify-between gap-x-4">
@@ -59,6 +59,7 @@ function Outbox({ outbox }: Pick<Letters, 'outbox'>) {
                     to {recipient}, {dayWords(at)}
                   </span>
                 </summary>
+                {sender && <p className="mt-2 text-xs text-ink-2">from {sender}</p>}
                 <p className="mt-2 max-w-prose whitespace-pre-wrap break-words">{text}</p>
               </details>
             </li>

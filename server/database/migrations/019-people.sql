@@ -19,3 +19,6 @@ CREATE TABLE set_up_skipped (step TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
 
 -- Products that came as examples, and go in one step. Those that a seller makes their own are struck off.
 CREATE TABLE example_product (product_id TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
+
+-- Who a letter came from, as it was when it was written; empty for those from before.
+ALTER TABLE outbox ADD COLUMN sender TEXT NOT NULL DEFAULT '';

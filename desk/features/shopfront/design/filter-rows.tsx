@@ -59,17 +59,19 @@ export function FilterRows({ filters, worths, change }: Props) {
                 {timesFewer(worth.gain)} fewer
               </span>
             )}
-            <Select
-              label={`${worth.label} begins`}
-              value={filter.open ? 'open' : 'folded'}
-              choices={[
-                { value: 'open', label: 'open' },
-                { value: 'folded', label: 'folded' },
-              ]}
-              choose={(next) => set(filter.key, { open: next === 'open' })}
-              className="w-24"
-            />
-            {worth.type === 'choice' ? (
+            {worth.gain > 0 && (
+              <Select
+                label={`${worth.label} begins`}
+                value={filter.open ? 'open' : 'folded'}
+                choices={[
+                  { value: 'open', label: 'open' },
+                  { value: 'folded', label: 'folded' },
+                ]}
+                choose={(next) => set(filter.key, { open: next === 'open' })}
+                className="w-24"
+              />
+            )}
+            {worth.gain === 0 ? null : worth.type === 'choice' ? (
               <>
                 <Select
                   label={`${worth.label} is drawn`}
