@@ -43,8 +43,10 @@ test('goods that grow by a button stay through Back, twice pressed quickly, and 
   await page.goto(`${shop.url}/search`);
   const goods = page.locator('[data-product]');
   await expect(goods).toHaveCount(8);
+  // Pressed twice in a hurry, it brings the next goods once.
   await page.getByRole('link', { name: 'Show 8 more' }).dblclick();
-  await expect(page.getByRole('link', { name: /^Show \d+ more/ })).toHaveCount(0);
+  await expect(goods).toHaveCount(16);
+  await page.getByRole('link', { name: 'Show 4 more' }).click();
   await expect(goods).toHaveCount(20);
   await page.getByRole('link', { name: /Kite 17/ }).click();
   await expect(page.getByRole('heading', { name: 'Kite 17' })).toBeVisible();
