@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { usualCardLook, type CardPart } from '../../core/model/card-choices';
 import type { CardLook } from '../../core/storefront/frame-view';
 import type { ProductCard as Card } from '../../core/storefront/views';
@@ -70,10 +70,24 @@ test('a place leaves out parts; without a price there is no price per unit eithe
   expect(words(draw({}, {}, ['brand', 'price']))).toBe('NewTern');
 });
 
-test('badges stand on the picture; a second picture is there for pointing alone, and says nothing twice', () => {
-  const container = draw({}, { second: { ...picture, media: 'b'.repeat(32), alt: 'Tern, from behind' } });
+test('badges stand on the picture', () => {
+  draw();
   expect(screen.getByText('New').closest('.card-picture')).not.toBeNull();
-  expect([...container.querySelectorAll('img')].map(({ alt }) => alt)).toEqual(['Tern', '']);
+});
+
+test('a second picture is loaded when somebody points at the card, not by a finger, and says nothing twice', () => {
+  const container = draw({}, { second: { ...picture, media: 'b'.repeat(32), alt: 'Tern, from behind' } });
+  const alts = () => [...container.querySelectorAll('img')].map(({ alt }) => alt);
+  const point = (pointerType: string) =>
+    fireEvent(
+      container.firstElementChild!,
+      Object.assign(new Event('pointerover', { bubbles: true }), { pointerType }),
+    );
+  expect(alts()).toEqual(['Tern']);
+  point('touch');
+  expect(alts()).toEqual(['Tern']);
+  point('mouse');
+  expect(alts()).toEqual(['Tern', '']);
 });
 
 test('the whole card is one link', () => {

@@ -1,4 +1,4 @@
-import { useContext, type ReactNode } from 'react';
+import { useContext, useState, type ReactNode } from 'react';
 import { frames, type BadgeColour, type CardPart } from '../../core/model/card-choices';
 import type { ProductCard as Card } from '../../core/storefront/views';
 import { useBase } from '../base';
@@ -85,6 +85,8 @@ const drawnParts: Record<Exclude<CardPart, 'picture'>, (card: Card, isRange: boo
 export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, without = [] }: Props) {
   const base = useBase();
   const quickLook = useContext(QuickLookContext);
+  // Most cards are never pointed at, and a finger does not point: their second picture is not even loaded.
+  const [isPointedAt, setPointedAt] = useState(false);
   const { parts, price: priced, frame } = useContext(CardLookContext);
   const width = Math.round(PAGE / columns);
   const picture = {
@@ -117,7 +119,7 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
             eager={eager}
             className={`transition duration-300 group-hover:scale-[1.03] motion-reduce:transition-none ${card.inStock ? '' : 'opacity-55 saturate-50'}`}
           />
-          {card.second && (
+          {card.second && isPointedAt && (
             <span className="absolute inset-0 opacity-0 transition-opacity duration-300 group-hover:opacity-100 motion-reduce:transition-none [@media(hover:none)]:hidden">
               <Picture {...picture} picture={{ ...card.second, alt: '' }} />
             </span>
@@ -147,7 +149,7 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
   });
   endWords();
   return (
-    <div className="group relative">
+    <div className="group relative" onPointerEnter={({ pointerType }) => pointerType !== 'touch' && setPointedAt(true)}>
       <a href={base + card.url} className="flex flex-col gap-3 rounded-2xl" data-product={card.id}>
         {blocks}
       </a>
