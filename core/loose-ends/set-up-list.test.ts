@@ -21,9 +21,9 @@ test('the list has every step once, in the order in which people work', () => {
   expect(done()).toEqual([]);
 });
 
-test('the words of the shop count when both its name and its sentence are there', () => {
+test('the words of the shop count when its sentence is there, whatever it is called', () => {
   expect(done({ settings: { name: 'Lark & Line' } })).toEqual([]);
-  expect(done({ settings: { name: 'Lark & Line', tagline: 'Kites' } })).toEqual(['name']);
+  expect(done({ settings: { name: 'My shop', tagline: 'Kites' } })).toEqual(['name']);
 });
 
 test('a product counts when it is the seller’s own; its price when shoppers could have it', () => {

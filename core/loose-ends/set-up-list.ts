@@ -24,7 +24,7 @@ export const ownProducts = ({ shop, examples }: SetUpFacts) =>
 
 /** When each step is done. */
 const isDone: { [Key in SetUpKey]: (facts: SetUpFacts) => boolean } = {
-  name: ({ shop: { settings } }) => settings.name !== emptySettings.name && settings.tagline !== '',
+  name: ({ shop: { settings } }) => settings.tagline !== '',
   product: (facts) => ownProducts(facts).length > 0,
   picture: (facts) => ownProducts(facts).some(({ pictures }) => pictures.length > 0),
   price: (facts) =>

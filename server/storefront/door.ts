@@ -70,9 +70,9 @@ export function door(parts: StorefrontParts & { isSecure: boolean }): Router {
   };
   router.post(COME_IN, limitRequests(15 * 60_000, 20), express.urlencoded({ extended: false, limit: '2kb' }), comeIn);
   router.use((request, response, next) => {
-    if (OUTSIDE.test(request.path) || sessionOf(response) || isSign(request.path)) return next();
+    if (OUTSIDE.test(request.path) || sessionOf(response)) return next();
     const opening = readOpening(catalog.db);
-    if (!opening.isClosed || isLetIn(request, opening)) return next();
+    if (!opening.isClosed || isLetIn(request, opening) || isSign(request.path)) return next();
     closed(request, response, opening);
   });
   return router;
