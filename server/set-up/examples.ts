@@ -102,7 +102,7 @@ export async function addExamples(catalog: Catalog, user: string): Promise<numbe
       setPictures(db, id, [
         { id: newId('picture'), media, width, height, background, alt: '', focus: { x: 0.5, y: 0.5 }, fit: 'fills' },
       ]);
-      noteExample(db, id);
+      noteExample(db, id, title);
     }),
   );
   return examples.length;

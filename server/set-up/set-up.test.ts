@@ -57,3 +57,17 @@ test('examples come and go in one step each, do not count as goods of the seller
   await server.call('POST', '/api/undo');
   expect((await list()).examples).toBe(6);
 });
+
+test('an example that was given another title is the seller’s own, counts as such, and stays', async () => {
+  await list('POST', '/api/set-up/examples');
+  const [first] = server.catalog.working.shop.products.values();
+  await server.call('PATCH', `/api/products/${first!.id}`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    fields: { title: 'Harrier delta' },
+  });
+  const after = await list();
+  expect(after.examples).toBe(5);
+  expect(states(after)).toMatchObject({ product: 'done', picture: 'done', price: 'done' });
+  await list('DELETE', '/api/set-up/examples');
+  expect([...server.catalog.working.shop.products.values()].map(({ title }) => title)).toEqual(['Harrier delta']);
+});

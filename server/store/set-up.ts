@@ -9,14 +9,16 @@ export function putSkipped(db: Db, step: string, isSkipped: boolean): void {
   ).run(step);
 }
 
-/** Products that came as examples and are still there. */
+/** Products that came as examples and still have the title that they came with: whoever gives one another makes it theirs. */
 export const readExamples = (db: Db): Set<string> =>
   new Set(
     db
-      .prepare(`SELECT product_id FROM example_product WHERE product_id IN (SELECT id FROM product)`)
+      .prepare(
+        `SELECT product_id FROM example_product JOIN product ON product.id = product_id AND product.title = example_product.title`,
+      )
       .pluck()
       .all() as string[],
   );
 
-export const noteExample = (db: Db, id: string): void =>
-  void db.prepare(`INSERT OR IGNORE INTO example_product VALUES (?)`).run(id);
+export const noteExample = (db: Db, id: string, title: string): void =>
+  void db.prepare(`INSERT OR IGNORE INTO example_product VALUES (?, ?)`).run(id, title);

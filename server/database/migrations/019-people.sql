@@ -17,8 +17,8 @@ CREATE TABLE invite (
 -- Steps of setting the shop up that the seller leaves as they are.
 CREATE TABLE set_up_skipped (step TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
 
--- Products that came as examples, and go in one step. Those that a seller makes their own are struck off.
-CREATE TABLE example_product (product_id TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
+-- Products that came as examples, and go in one step. One that was given another title since is the seller's own.
+CREATE TABLE example_product (product_id TEXT PRIMARY KEY, title TEXT NOT NULL) STRICT, WITHOUT ROWID;
 
 -- Who a letter came from, as it was when it was written; empty for those from before.
 ALTER TABLE outbox ADD COLUMN sender TEXT NOT NULL DEFAULT '';
