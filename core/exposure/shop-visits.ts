@@ -13,6 +13,7 @@ import { pageOfGroup } from '../storefront/pages/page-of-group';
 import { sectionLayout, sectionLinks, sectionPlace } from '../storefront/pages/sections/sections';
 import { openTarget } from '../storefront/pages/targets';
 import { PAGES_BESIDE, reachOf } from '../storefront/reach';
+import { linkedBrand, linkedFamily, noticeLinks } from '../storefront/page-links';
 import { relatedSlots } from '../storefront/relation-strips';
 import { VisitGraphBuilder, type VisitGraph } from './visit-graph';
 
@@ -110,8 +111,9 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
     const product = shop.products.get(index.id(slot))!;
     const related = relatedSlots(shop, product, shop.now).map(({ slots }) => slots);
     const main = product.categoryIds[0];
-    const brand = product.brandId !== null && urlOfGroup(shop, { kind: 'brand', id: product.brandId }) !== undefined;
-    const key = `${main ?? ''}|${brand ? product.brandId : ''}|${related.map((slots) => slots.join(',')).join('|')}`;
+    const told = linkedBrand(shop, product);
+    const brand = told !== null && urlOfGroup(shop, { kind: 'brand', id: told }) !== undefined ? told : null;
+    const key = `${main ?? ''}|${brand ?? ''}|${related.map((slots) => slots.join(',')).join('|')}`;
     let place = pageByLinks.get(key);
     if (place === undefined) {
       pageByLinks.set(key, (place = add({ kind: 'products' })));
@@ -119,7 +121,7 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
       strips.push({
         place,
         strips: related,
-        links: brand ? [...family, { kind: 'brand', id: product.brandId! }] : family,
+        links: brand === null ? family : [...family, { kind: 'brand', id: brand }],
       });
     }
     builder.setPage(slot, place);
@@ -149,11 +151,10 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
   for (const [key, first] of firstOf) {
     const pages = pagesOf.get(key)!;
     const [kind, id] = [places[first]!.kind, (places[first] as Target).id];
-    const family =
-      kind === 'category' ? [...shop.tree.path(id).slice(0, -1), ...shop.tree.children(id)].map((each) => each.id) : [];
+    const family = kind === 'category' ? linkedFamily(shop, id) : [];
     for (let page = 1; page <= pages; page++) {
       const from = first + page - 1;
-      for (const each of family) link(from, { kind: 'category', id: each }, 1);
+      for (const each of family) link(from, each, 1);
       let at = 1;
       for (const part of partsOf.get(key)!) {
         if (part.place) {
@@ -183,19 +184,23 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
     for (const slots of related) at += cards(place, slots, at, COLUMNS);
   }
 
+  const onEveryPage = (to: Link, seen: number): void => {
+    const target = openTarget(shop, to);
+    const place = target && firstOf.get(`${target.kind}:${target.id}`);
+    const slot = target?.kind === 'product' ? index.slot(target.id) : undefined;
+    if (place !== undefined) builder.menuLink(place, seen);
+    else if (slot !== undefined && listed.has(slot)) builder.menuLinkTo(slot, seen);
+  };
   const inMenu = (items: readonly MenuItemView[], seen: number): void => {
     for (const { url, items: below } of items) {
-      const target = url === null ? undefined : openTarget(shop, { kind: 'address', url });
-      const place = target && firstOf.get(`${target.kind}:${target.id}`);
-      const slot = target?.kind === 'product' ? index.slot(target.id) : undefined;
-      if (place !== undefined) builder.menuLink(place, seen);
-      else if (slot !== undefined && listed.has(slot)) builder.menuLinkTo(slot, seen);
+      if (url !== null) onEveryPage({ kind: 'address', url }, seen);
       inMenu(below, seen * aside);
     }
   };
   const menu = menuView(shop);
   const seenAs: Record<MenuName, number> = { items: 1, top: 1, footer: seenInRow(FOOT) };
   for (const name of menuNames) inMenu(menu[name], seenAs[name]);
+  for (const to of noticeLinks(shop)) onEveryPage(to, 1);
 
   const home = [...shop.pages.values()].find((page) => page.home);
   const atHome = home && firstOf.get(`page:${home.id}`);

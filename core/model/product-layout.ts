@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { idSchema } from '../shared/identity';
 import { productKindSchema } from './product-values';
-import { neededParts, partKeys, usualProductLayout, type PartLayout, type ProductLayout } from './product-parts';
+import {
+  neededParts,
+  partKeys,
+  usualProductLayout,
+  type PartLayout,
+  type ProductLayout,
+  type ProductPart,
+} from './product-parts';
 import { repeatedEntry } from './repeated-entry';
 
 const partLayoutSchema: z.ZodType<PartLayout> = z.object({
@@ -85,6 +92,13 @@ export const ownLayoutOf = (
 ): OwnProductLayout | undefined =>
   own.find(({ of }) => of.kind === 'category' && of.id === product.categoryIds[0]) ??
   own.find(({ of }) => of.kind === 'kind' && of.id === product.kind);
+
+/** Whether the page of a product shows a part. Asked of every product of a shop, so it makes nothing anew. */
+export const isPartShown = (
+  page: ProductPage,
+  product: { kind: string; categoryIds: readonly string[] },
+  part: ProductPart,
+): boolean => !(ownLayoutOf(page, product) ?? page).parts.some((each) => each.part === part && !each.shown);
 
 /** Parts that came after a layout was stored stand where they usually do, at the end. */
 export function wholeParts(parts: readonly PartLayout[]): PartLayout[] {

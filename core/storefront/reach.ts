@@ -12,6 +12,7 @@ import { menuUrls, menuView } from './menu-view';
 import { pageOfGroup } from './pages/page-of-group';
 import { sectionsOfPage } from './pages/page-goods';
 import { sectionLinks, sectionPlace } from './pages/sections/sections';
+import { linkedBrand, linkedFamily, noticeLinks } from './page-links';
 import { openTarget } from './pages/targets';
 import { relatedSlots } from './relation-strips';
 
@@ -30,6 +31,9 @@ export function menuLinks(shop: ResolvedShop): Link[] {
   const view = menuView(shop);
   return menuNames.flatMap((name) => menuUrls(view[name])).map((url) => ({ kind: 'address', url }));
 }
+
+/** What stands around every page leads to: the menus, and the notice. */
+const frameLinks = (shop: ResolvedShop): Link[] => [...menuLinks(shop), ...noticeLinks(shop)];
 
 /** How many pages either way are in sight from a page of a listing, beside the first and the last. */
 export const PAGES_BESIDE = 2;
@@ -63,8 +67,7 @@ function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
   const out = page ? ofSections(shop, page, true) : { links: [], slots: [], places: [] };
   out.places.push(at);
   if (at.kind === 'category') {
-    const family = [...shop.tree.path(at.id).slice(0, -1), ...shop.tree.children(at.id)];
-    out.links.push(...family.map(({ id }): Target => ({ kind: 'category', id })));
+    out.links.push(...linkedFamily(shop, at.id));
   }
   return out;
 }
@@ -81,7 +84,9 @@ function newsOfProducts(shop: ResolvedShop) {
   const families = new Set<string>();
   const brands = new Set<string>();
   return (slot: number): { links: Target[]; isLeading: boolean } => {
-    const { brandId, categoryIds, relations } = shop.products.get(shop.index.id(slot))!;
+    const product = shop.products.get(shop.index.id(slot))!;
+    const { categoryIds, relations } = product;
+    const brandId = linkedBrand(shop, product);
     const main = categoryIds[0];
     const isFirst = main !== undefined && !families.has(main);
     const links: Target[] = [];
@@ -118,7 +123,7 @@ function walkPlaces(shop: ResolvedShop): Map<string, Target> {
   };
   const news = newsOfProducts(shop);
   for (const page of shop.pages.values())
-    if (page.home) for (const link of [{ kind: 'page', id: page.id } as const, ...menuLinks(shop)]) meet(link);
+    if (page.home) for (const link of [{ kind: 'page', id: page.id } as const, ...frameLinks(shop)]) meet(link);
   for (let isMore = true; isMore;) {
     for (let target = queue.pop(); target; target = queue.pop()) {
       const out =
@@ -169,14 +174,14 @@ function walk(shop: ResolvedShop): Reach {
     });
   };
   const news = newsOfProducts(shop);
-  const menu = menuLinks(shop);
+  const frame = frameLinks(shop);
   for (const page of shop.pages.values()) if (page.home) meet({ kind: 'page', id: page.id }, 0);
   for (let after = 0; after < Math.max(places.length, goods.length); after++) {
     for (const target of places[after] ?? []) {
       if (clicks.has(placeKey(target))) continue;
       clicks.set(placeKey(target), after);
-      // Menus stand on every page, and are in sight from the first one on.
-      if (after === 0) for (const link of menu) meet(link, 1);
+      // Menus and the notice stand on every page, and are in sight from the first one on.
+      if (after === 0) for (const link of frame) meet(link, 1);
       const page = target.kind === 'page' ? shop.pages.get(target.id)! : undefined;
       const out = page ? ofSections(shop, page) : ofGroup(shop, target as GroupRef);
       for (const link of out.links) meet(link, after + 1);

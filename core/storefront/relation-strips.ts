@@ -1,5 +1,5 @@
 import { relationKinds, type RelationKind } from '../model/product-values';
-import { productLayoutOf } from '../model/product-layout';
+import { isPartShown } from '../model/product-layout';
 import type { ProductDocument } from '../model/document';
 import { membersOf } from '../rules/members';
 import { cardOf } from './card';
@@ -54,10 +54,8 @@ export function relatedSlots(
   product: ProductDocument,
   now: number,
 ): { kind: RelationKind; slots: number[] }[] {
-  const { parts } = productLayoutOf(shop.settings.productPage, product);
-  const hidden = new Set(parts.filter(({ shown }) => !shown).map(({ part }) => part));
   return relationKinds.flatMap((kind) => {
-    if (hidden.has(kind)) return [];
+    if (!isPartShown(shop.settings.productPage, product, kind)) return [];
     const slots = slotsOf(shop, product, kind, now).slice(0, MOST);
     return slots.length ? [{ kind, slots }] : [];
   });

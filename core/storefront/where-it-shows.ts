@@ -6,12 +6,13 @@ import { groupsOf, type GroupKind, type GroupRef } from '../shop/open-groups';
 import type { Page } from '../model/page';
 import { FEATURED_FIRST } from '../model/order';
 import { orderOf } from '../shop/arrangement';
-import type { Target } from '../model/target';
+import type { Link, Target } from '../model/target';
 import { firstSlots } from './pages/place-goods';
 import { sectionsOfPage, type FilledSection } from './pages/page-goods';
 import { sectionLinks, sectionName, sectionOrder } from './pages/sections/sections';
 import type { WhyHere } from './pages/sections/section-part';
 import { openTarget } from './pages/targets';
+import { linkedChildren, noticeLinks, tellsBrands } from './page-links';
 import { menuLinks, pagesOnListings, reachableListings, reachablePages, reachOf } from './reach';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
@@ -24,18 +25,18 @@ function goodsOnPages(shop: ResolvedShop, now: number): (FilledSection & { page:
 
 /** Everything that shoppers meet and that leads to a page or a listing, with the words for where it stands. */
 function links(shop: ResolvedShop): { to: Target; from: string }[] {
-  const ofPage = (page: Page, from: string) =>
+  const from = (words: string, all: readonly Link[]) =>
+    all.flatMap((link) => {
+      const to = openTarget(shop, link);
+      return to ? [{ to, from: words }] : [];
+    });
+  const ofPage = (page: Page, words: string) =>
     sectionsOfPage(shop, page, shop.now).flatMap(({ section, goods }) =>
-      sectionLinks(shop, section, goods).flatMap((link) => {
-        const to = openTarget(shop, link);
-        return to ? [{ to, from }] : [];
-      }),
+      from(words, sectionLinks(shop, section, goods)),
     );
   return [
-    ...menuLinks(shop).flatMap((link) => {
-      const to = openTarget(shop, link);
-      return to ? [{ to, from: 'Menu' }] : [];
-    }),
+    ...from('Menu', menuLinks(shop)),
+    ...from('Notice', noticeLinks(shop)),
     ...reachablePages(shop).flatMap((page) => ofPage(page, page.title)),
     ...pagesOnListings(shop).flatMap((page) => ofPage(page, page.title)),
   ];
@@ -126,9 +127,14 @@ const waysByGroup = cachedByVersion((shop) => {
   for (const { to, from } of links(shop)) add(`${to.kind}:${to.id}`, from);
   // Parents come before their children, so a way down from the top is found at one go.
   for (const { category } of shop.tree.flat())
-    if (category.parentId && ways.has(`category:${category.parentId}`))
+    if (
+      category.parentId &&
+      ways.has(`category:${category.parentId}`) &&
+      linkedChildren(shop, category.parentId).length > 0
+    )
       add(`category:${category.id}`, shop.categories.get(category.parentId)!.name);
-  for (const { id, listed } of shop.brands.values()) if (listed) add(`brand:${id}`, 'Its products');
+  if (tellsBrands(shop.settings.productPage))
+    for (const { id, listed } of shop.brands.values()) if (listed) add(`brand:${id}`, 'Its products');
   return ways;
 });
 

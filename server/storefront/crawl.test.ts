@@ -1,3 +1,4 @@
+import type { Settings } from '../../core/model/settings';
 import { reachableListings, reachablePages, reachOf } from '../../core/storefront/reach';
 import { targetAt } from '../../core/storefront/pages/targets';
 import { addProduct, startServer, type Harness } from '../testing/harness';
@@ -92,8 +93,8 @@ async function crawl(): Promise<Map<string, number>> {
   return clicks;
 }
 
-test('reach is what a walk over the rendered links of the live shop finds, with the same number of clicks', async () => {
-  await fill();
+/** Reach has to be what a walk over the rendered links of the live shop finds, with the same number of clicks. */
+async function expectReachAsCrawled() {
   const { shop: live } = shop.catalog.live;
   const { clicks, products } = reachOf(live);
   const crawled = new Map<string, number>();
@@ -111,15 +112,49 @@ test('reach is what a walk over the rendered links of the live shop finds, with 
   );
   const met = [...crawled].filter(([key]) => key.startsWith('product:'));
   expect(Object.fromEntries(told)).toEqual(Object.fromEntries(met));
-  expect(told.length).toBeGreaterThan(50);
   // The quick walk, which does not count clicks, comes to the same places.
   const quick = [
     ...reachableListings(live).map(({ kind, id }) => `${kind}:${id}`),
     ...reachablePages(live).map(({ id }) => `page:${id}`),
   ];
   expect(quick.sort()).toEqual([...clicks.keys()].sort());
+  return { clicks, told };
+}
+
+test('reach is what a walk over the rendered links of the live shop finds, with the same number of clicks', async () => {
+  await fill();
+  const { clicks, told } = await expectReachAsCrawled();
+  expect(told.length).toBeGreaterThan(50);
   // What no link leads to is not reached: the dead end, what it holds, and what only it leads to.
   const names = new Set([...clicks.keys()].map((key) => key.split(':')[0]));
   expect(names).toEqual(new Set(['page', 'category', 'collection', 'brand']));
   expect(told.length).toBeLessThan(61);
+});
+
+test('it is that too where listings and product pages are laid out otherwise, and a notice leads somewhere', async () => {
+  const { body: settings } = await shop.call<Settings>('GET', '/api/settings');
+  const { categories } = shop.catalog.working.shop;
+  const named = (name: string) => [...categories.values()].find((category) => category.name === name)!.id;
+  const kites = { kind: 'category' as const, id: named('Kites') };
+  const alone = { kind: 'category' as const, id: named('Alone') };
+  const set = async (fields: Partial<Settings>) => {
+    await shop.call('PATCH', '/api/settings', fields);
+    await shop.call('POST', '/api/editions', {});
+  };
+  await shop.call('PUT', '/api/menu', { items: [] });
+  const { listings, productPage } = settings;
+  await set({
+    listings: { ...listings, paging: 'more', perPage: 8, sorts: ['title'], own: [{ at: kites, children: 'none' }] },
+    productPage: {
+      ...productPage,
+      parts: productPage.parts.map((each) => ({ ...each, shown: each.part !== 'brand' && each.part !== 'goesWith' })),
+    },
+  });
+  const before = await expectReachAsCrawled();
+  expect([...before.clicks.keys()].some((key) => key.startsWith('brand:'))).toBe(false);
+  expect(before.clicks.has(`category:${alone.id}`)).toBe(false);
+  await set({ notice: { text: 'Alone, but found', link: alone } });
+  const after = await expectReachAsCrawled();
+  expect(after.clicks.get(`category:${alone.id}`)).toBe(1);
+  expect(after.told.length).toBeGreaterThan(before.told.length);
 });
