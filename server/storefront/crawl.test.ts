@@ -141,6 +141,8 @@ test('it is that too where listings and product pages are laid out otherwise, an
     await shop.call('PATCH', '/api/settings', fields);
     await shop.call('POST', '/api/editions', {});
   };
+  // Nothing in it leads to it: only the page of its parent does, where that shows what is below.
+  const below = await post('/api/categories', { name: 'Below', parentId: kites.id });
   await shop.call('PUT', '/api/menu', { items: [] });
   const { listings, productPage } = settings;
   await set({
@@ -153,8 +155,11 @@ test('it is that too where listings and product pages are laid out otherwise, an
   const before = await expectReachAsCrawled();
   expect([...before.clicks.keys()].some((key) => key.startsWith('brand:'))).toBe(false);
   expect(before.clicks.has(`category:${alone.id}`)).toBe(false);
+  expect(before.clicks.has(`category:${below}`)).toBe(false);
   await set({ notice: { text: 'Alone, but found', link: alone } });
   const after = await expectReachAsCrawled();
   expect(after.clicks.get(`category:${alone.id}`)).toBe(1);
   expect(after.told.length).toBeGreaterThan(before.told.length);
+  await set({ listings });
+  expect((await expectReachAsCrawled()).clicks.has(`category:${below}`)).toBe(true);
 });
