@@ -141,8 +141,10 @@ test('it is that too where listings and product pages are laid out otherwise, an
     await shop.call('PATCH', '/api/settings', fields);
     await shop.call('POST', '/api/editions', {});
   };
-  // Nothing in it leads to it: only the page of its parent does, where that shows what is below.
+  // What is in it has another main category, so that only the page of its parent leads to it, where that shows what is below.
   const below = await post('/api/categories', { name: 'Below', parentId: kites.id });
+  const [first] = [...shop.catalog.working.products.values()].filter(({ title }) => title === 'Kite 0');
+  await patch(`/api/products/${first!.id}`, { seen, fields: { categoryIds: [kites.id, below] } });
   await shop.call('PUT', '/api/menu', { items: [] });
   const { listings, productPage } = settings;
   await set({
