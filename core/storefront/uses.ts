@@ -3,6 +3,7 @@ import type { Product } from '../model/product';
 import { replaceValue } from '../rules/replace-value';
 import type { Rule } from '../model/rule';
 import { allItems } from '../model/menu';
+import { rulesOfSettings, targetsOfSettings } from '../model/settings-links';
 import { rulesOf, targetsOf } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { sectionName } from './pages/sections/sections';
@@ -32,6 +33,8 @@ export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Pr
           id: page.id,
           label: `${page.title} › ${sectionName(shop, section)}`,
         });
+  if (targetsOfSettings(shop.settings).some(isIt) || rulesOfSettings(shop.settings).some(inRule))
+    uses.push({ in: 'settings', id: '', label: 'Look: notice, badges or layouts' });
   for (const collection of shop.collections.values())
     if (!(kind === 'collection' && collection.id === id) && inRule(collection.rule))
       uses.push({ in: 'collection', id: collection.id, label: collection.name });

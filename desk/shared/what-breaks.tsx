@@ -12,6 +12,7 @@ const addressOf = ({ in: where, id }: Use): string =>
     page: `/shopfront?page=${id}`,
     collection: `/groups/${id}`,
     product: `/goods/${id}`,
+    settings: '/shopfront?view=look',
   })[where];
 
 const sorts: Record<Use['in'], string> = {
@@ -19,6 +20,7 @@ const sorts: Record<Use['in'], string> = {
   page: 'page',
   collection: 'rule of the collection',
   product: 'rule of the product',
+  settings: 'look of the shop',
 };
 
 /** Names what will lead nowhere, or show nothing, when a group or a page goes. */

@@ -1,3 +1,5 @@
+import { freshBadge } from '../../core/model/cards';
+import type { Settings } from '../../core/model/settings';
 import type { Rule } from '../../core/model/rule';
 import { addProduct, startServer, type Harness } from '../testing/harness';
 
@@ -65,4 +67,39 @@ test('tiles that name both categories name the one that stays once', async () =>
   await shop.call('POST', `/api/categories/${a}/merge`, { into: b });
   const [section] = shop.catalog.working.shop.pages.get(page)!.sections;
   expect(section).toMatchObject({ kind: 'tiles', targets: [{ kind: 'category', id: b }] });
+});
+
+test('notice, layouts and badges go over too, the layout that a category has already stays, and undo brings all back', async () => {
+  const [deltas, kites] = [
+    await post('/api/categories', { name: 'Deltas' }),
+    await post('/api/categories', { name: 'Kites' }),
+  ];
+  const { body: settings } = await shop.call<Settings>('GET', '/api/settings');
+  const { parts } = settings.productPage;
+  const at = (id: string) => ({ kind: 'category' as const, id });
+  await shop.call('PATCH', '/api/settings', {
+    notice: { text: 'New deltas', link: at(deltas) },
+    listings: {
+      ...settings.listings,
+      own: [
+        { at: at(deltas), columns: 2 },
+        { at: at(kites), columns: 3 },
+      ],
+    },
+    productPage: { ...settings.productPage, own: [{ of: at(deltas), parts, gallery: 'pairs', stays: 'none' }] },
+    cards: { ...settings.cards, badges: [{ ...freshBadge('bdg_aaaaaa', 'rule'), rule: ruleOn('category', deltas) }] },
+  });
+  const { body: uses } = await shop.call<{ uses: { in: string }[] }>('GET', `/api/uses/category/${deltas}`);
+  expect(uses.uses.map((use) => use.in)).toContain('settings');
+  const { working } = shop.catalog;
+  const before = JSON.stringify(working.shop.settings);
+  expect((await shop.call('POST', `/api/categories/${deltas}/merge`, { into: kites })).status).toBe(200);
+  const { notice, listings, productPage, cards } = working.shop.settings;
+  expect(notice.link).toEqual(at(kites));
+  expect(listings.own).toEqual([{ at: at(kites), columns: 3 }]);
+  expect(productPage.own.map(({ of }) => of)).toEqual([at(kites)]);
+  expect(JSON.stringify(cards.badges)).toContain(kites);
+  expect(JSON.stringify(working.shop.settings)).not.toContain(deltas);
+  await shop.call('POST', '/api/undo');
+  expect(JSON.stringify(working.shop.settings)).toBe(before);
 });

@@ -3,19 +3,21 @@ import type { Relation } from '../../core/model/product-values';
 import { eachOf } from '../../core/model/sections/section-type';
 import { typeOfSection } from '../../core/model/sections/sections';
 import type { Link, Target } from '../../core/model/target';
+import { followedSettings } from '../../core/model/settings-links';
+import { canonicalJson } from '../../core/shared/canonical-json';
 import { eachMenu, withLinks } from '../../core/model/menu';
 import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
 import type { Rule } from '../../core/model/rule';
 import { putCollection } from '../store/groups';
-import { putPage, writeMenu } from '../store/pages';
+import { putPage, writeMenu, writeSettings } from '../store/pages';
 import { updateProduct } from '../store/put-products';
 import { putViewRule, readViews } from '../store/views';
 import type { Catalog } from '../state/catalog';
 
 /**
  * Makes everything that names a group name another one instead: rules of collections, views, relations and bundles; the
- * menu, banners, strips and tiles. Part of a change that merges the two.
+ * menu, banners, strips and tiles; the notice, layouts and badges. Part of a change that merges the two.
  */
 export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, into: string): void {
   const { db, working } = catalog;
@@ -34,6 +36,8 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
   const link = (to: Link): Link => (to.kind === 'address' ? to : target(to));
   const menu = eachMenu((name) => withLinks(shop.menu[name], link));
   writeMenu(db, menu);
+  const settings = followedSettings(shop.settings, target, inRule);
+  if (canonicalJson(settings) !== canonicalJson(shop.settings)) writeSettings(db, settings);
   for (const page of shop.pages.values()) {
     const sections = eachOf(page.sections, (section) => {
       const { follow, followRules } = typeOfSection(section);
