@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { setUpKeys, type SetUpPlace } from '../core/loose-ends/set-up-steps';
+import { setUpKeys } from '../core/loose-ends/set-up-steps';
 import { route } from './route';
 
 const listSchema = z.object({
@@ -8,7 +8,6 @@ const listSchema = z.object({
       key: z.enum(setUpKeys),
       title: z.string(),
       why: z.string(),
-      at: z.string() as unknown as z.ZodType<SetUpPlace>,
       canSkip: z.boolean(),
       state: z.enum(['done', 'skipped', 'open']),
     }),

@@ -6,6 +6,7 @@ import { familiesOf, lookProperties } from '../core/look/properties';
 import { usualLook, type Look } from '../core/model/look';
 import { type Family } from '../core/model/look-choices';
 import { iconSizes, iconUrl, sharedSize, sharedUrl } from '../core/storefront/picture-sizes';
+import { escapeHtml } from '../core/shared/escape-html';
 import { titleOf } from './page-title';
 import { pictureOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
@@ -23,9 +24,6 @@ export interface ShopAssets {
 
 /** For a storefront of which nothing was built: its pages are read without style or script. */
 export const noAssets: ShopAssets = { scripts: [], shared: [], styles: [], parts: {}, families: {} };
-
-const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escapeText = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
 
 function descriptionOf({ shop, page }: ShopData): string {
   if (page.kind === 'product') return page.product.meta.description;
@@ -65,7 +63,7 @@ function cardOfPage(data: ShopData): string {
     ['og:image:height', picture && String(sharedSize.height)],
   ];
   const tags = told.flatMap(([property, content]) =>
-    content ? [`<meta property="${property}" content="${escapeText(content)}">`] : [],
+    content ? [`<meta property="${property}" content="${escapeHtml(content)}">`] : [],
   );
   return [...tags, `<meta name="twitter:card" content="${picture ? 'summary_large_image' : 'summary'}">`].join('\n');
 }
@@ -85,7 +83,7 @@ function iconsOf({ shop: { icon } }: ShopData): string {
 function styleOf(look: Look): string {
   const usual: Readonly<Record<string, string>> = lookProperties(usualLook);
   const own = Object.entries(lookProperties(look)).filter(([name, value]) => usual[name] !== value);
-  return own.length === 0 ? '' : ` style="${escapeText(own.map(([name, value]) => `${name}:${value}`).join(';'))}"`;
+  return own.length === 0 ? '' : ` style="${escapeHtml(own.map(([name, value]) => `${name}:${value}`).join(';'))}"`;
 }
 
 /** A whole HTML page of the storefront. */
@@ -93,13 +91,13 @@ export function renderShop(data: ShopData, assets: ShopAssets): string {
   const json = scriptJson(data);
   const letters = familiesOf(data.shop.look).flatMap((family) => assets.families[family] ?? []);
   return `<!doctype html>
-<html lang="${escapeText(data.shop.locale)}"${styleOf(data.shop.look)}>
+<html lang="${escapeHtml(data.shop.locale)}"${styleOf(data.shop.look)}>
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escapeText(titleOf(data))}</title>
-<meta name="description" content="${escapeText(descriptionOf(data))}">
-${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeText(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
+<title>${escapeHtml(titleOf(data))}</title>
+<meta name="description" content="${escapeHtml(descriptionOf(data))}">
+${isForSearchEngines(data) ? `<link rel="canonical" href="${escapeHtml(data.origin + data.url.split('?')[0]!)}">` : '<meta name="robots" content="noindex">'}
 ${cardOfPage(data)}
 ${iconsOf(data)}
 ${assets.styles.map((href) => `<link rel="stylesheet" href="${href}">`).join('\n')}

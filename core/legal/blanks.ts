@@ -1,5 +1,6 @@
 import { contactWords, type Contact } from '../model/shop-contact';
 import type { Settings } from '../model/settings';
+import { escapeHtml } from '../shared/escape-html';
 
 /** What a text can leave blank for the settings to fill, such as {company}; each with what it is called. */
 export const blanks = {
@@ -22,9 +23,6 @@ export type Blank = keyof typeof blanks;
 const BLANK = /\{([a-zA-Z]+)\}/g;
 const isBlank = (name: string): name is Blank => Object.hasOwn(blanks, name);
 
-const escapes: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escaped = (text: string) => text.replace(/[&<>"]/g, (letter) => escapes[letter]!);
-
 /** What the settings say for a blank; empty where they do not say it yet. */
 export function blankValue({ name, contact, productPage }: Settings, blank: Blank): string {
   if (blank === 'shop') return name;
@@ -45,6 +43,6 @@ export const filledIn = (html: string, settings: Settings): string =>
     ? html.replace(BLANK, (whole, name: string) => {
         if (!isBlank(name)) return whole;
         const value = blankValue(settings, name);
-        return value === '' ? `<mark>[${blanks[name]}]</mark>` : escaped(value).replace(/\n/g, '<br>');
+        return value === '' ? `<mark>[${blanks[name]}]</mark>` : escapeHtml(value).replace(/\n/g, '<br>');
       })
     : html;

@@ -1,6 +1,6 @@
 import { setUpKeys, setUpSteps, type SetUpKey, type SetUpStep } from './set-up-steps';
-import { openBlanks } from '../legal/blanks';
-import { legalKeys, legalPages } from '../legal/legal-pages';
+import { legalStates } from './legal-states';
+import type { ProductDocument } from '../model/document';
 import { canonicalJson } from '../shared/canonical-json';
 import { usualLook } from '../model/look';
 import { emptySettings } from '../model/settings';
@@ -18,25 +18,31 @@ export interface SetUpFacts {
   examples: ReadonlySet<string>;
 }
 
-/** The seller's own products. */
-export const ownProducts = ({ shop, examples }: SetUpFacts) =>
-  [...shop.products.values()].filter(({ id }) => !examples.has(id));
+/** The first of the seller's own products that something holds of; undefined where it holds of none. O(products). */
+export function ownProduct(
+  { shop, examples }: SetUpFacts,
+  holds: (product: ProductDocument) => boolean = () => true,
+): ProductDocument | undefined {
+  for (const product of shop.products.values()) if (!examples.has(product.id) && holds(product)) return product;
+  return undefined;
+}
 
 /** When each step is done. */
 const isDone: { [Key in SetUpKey]: (facts: SetUpFacts) => boolean } = {
   name: ({ shop: { settings } }) => settings.tagline !== '',
-  product: (facts) => ownProducts(facts).length > 0,
-  picture: (facts) => ownProducts(facts).some(({ pictures }) => pictures.length > 0),
+  product: (facts) => ownProduct(facts) !== undefined,
+  picture: (facts) => ownProduct(facts, ({ pictures }) => pictures.length > 0) !== undefined,
   price: (facts) =>
-    ownProducts(facts).some(
+    ownProduct(
+      facts,
       ({ status, variants, priceOnRequest }) =>
         status === 'live' && (priceOnRequest || variants.some(({ price }) => price > 0)),
-    ),
+    ) !== undefined,
   tax: ({ shop: { settings } }) =>
     (['taxRate', 'reducedTaxRate', 'taxIncluded'] as const).some((key) => settings[key] !== emptySettings[key]),
   delivery: ({ shop: { settings } }) =>
     settings.productPage.deliveryWords !== '' && settings.productPage.returnWords !== '',
-  category: (facts) => ownProducts(facts).some(({ categoryIds }) => categoryIds.length > 0),
+  category: (facts) => ownProduct(facts, ({ categoryIds }) => categoryIds.length > 0) !== undefined,
   menu: ({ shop }) =>
     menuLinks(shop).some((link) => {
       const kind = openTarget(shop, link)?.kind;
@@ -45,14 +51,7 @@ const isDone: { [Key in SetUpKey]: (facts: SetUpFacts) => boolean } = {
   home: ({ shop }) => [...shop.pages.values()].some(({ home, sections }) => home && sections.length > 0),
   look: ({ shop: { settings } }) =>
     settings.signs.logo !== null || canonicalJson(settings.look) !== canonicalJson(usualLook),
-  legal: ({ shop }) =>
-    legalKeys.every((key) =>
-      [...shop.pages.values()].some(
-        ({ slug, sections }) =>
-          slug === legalPages[key].slug &&
-          sections.every((section) => section.kind !== 'text' || openBlanks(section.html, shop.settings).length === 0),
-      ),
-    ),
+  legal: ({ shop }) => legalStates(shop).every(({ page, isAtFoot, open }) => page && isAtFoot && open.length === 0),
   domain: ({ shop: { settings } }) => settings.domain !== '',
   live: ({ edition }) => edition > 0,
   open: ({ isClosed, edition }) => !isClosed && edition > 0,
@@ -61,9 +60,9 @@ const isDone: { [Key in SetUpKey]: (facts: SetUpFacts) => boolean } = {
 /** What is done of setting a shop up, and what is left. */
 export function setUpList(facts: SetUpFacts, skipped: ReadonlySet<string>): SetUpStep[] {
   return setUpKeys.map((key) => {
-    const { title, why, at, ...rest } = setUpSteps[key];
+    const { title, why, ...rest } = setUpSteps[key];
     const canSkip = 'canSkip' in rest;
     const state = isDone[key](facts) ? 'done' : canSkip && skipped.has(key) ? 'skipped' : 'open';
-    return { key, title, why, at, canSkip, state };
+    return { key, title, why, canSkip, state };
   });
 }

@@ -7,10 +7,16 @@ const KEY = ['set-up'];
 
 export type SetUpList = AnswerOf<typeof routes.setUp.list>;
 
-/** What is done of setting the shop up, and what is left. */
-export const useSetUp = () => useQuery({ queryKey: KEY, queryFn: () => call(routes.setUp.list) });
-
 export const isSetUp = ({ steps }: SetUpList): boolean => steps.every(({ state }) => state !== 'open');
+
+const query = { queryKey: KEY, queryFn: () => call(routes.setUp.list) };
+
+/** What is done of setting the shop up, and what is left. */
+export const useSetUp = () => useQuery(query);
+
+/** The same for what stands on every screen: a shop that is set up is not asked about at each change any more. */
+export const useSetUpUntilDone = () =>
+  useQuery({ ...query, enabled: ({ state: { data } }: { state: { data?: SetUpList } }) => !data || !isSetUp(data) });
 
 export function useSetUpWrites() {
   const client = useQueryClient();

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import type { setUpRoutes as Routes } from '../../contract/set-up';
 import { setUpRoutes } from '../../contract/set-up';
 import type { AnswerOf } from '../../contract/route';
-import { ownProducts, setUpList } from '../../core/loose-ends/set-up-list';
+import { ownProduct, setUpList } from '../../core/loose-ends/set-up-list';
 import { answer } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { readOpening } from '../store/opening';
@@ -16,7 +16,7 @@ function listOf({ db, working, live }: Catalog): AnswerOf<typeof Routes.list> {
   const facts = { shop: working.shop, edition: live.edition, isClosed, examples };
   return {
     steps: setUpList(facts, readSkipped(db)),
-    firstProduct: ownProducts(facts)[0]?.id ?? null,
+    firstProduct: ownProduct(facts)?.id ?? null,
     examples: examples.size,
   };
 }

@@ -21,6 +21,10 @@ interface Props {
   go: (url: string) => void;
 }
 
+/** A colour is shown by itself, also where a system forces all others. */
+const swatch =
+  'relative block size-9 cursor-pointer rounded-full ring-1 ring-black/15 forced-color-adjust-none has-checked:outline-2 has-checked:outline-offset-2 has-checked:outline-ink has-focus-visible:outline-2';
+
 function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' | 'go'>) {
   const [isLong, setLong] = useState(false);
   const [typed, setTyped] = useState('');
@@ -45,47 +49,43 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' |
         />
       )}
       <ul className={facet.swatches ? 'flex flex-wrap gap-2' : 'flex flex-col gap-0.5'}>
-        {shown.map(({ value, label, colour, count, isOn }) =>
-          facet.swatches && colour ? (
+        {shown.map(({ value, label, colour, count, isOn }) => {
+          const isSwatch = facet.swatches === true && colour !== undefined;
+          const tick = (
+            <input
+              type="checkbox"
+              name={`f.${facet.key}`}
+              value={value}
+              checked={isOn}
+              onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
+              className={isSwatch ? 'sr-only' : 'size-4 shrink-0 accent-sea'}
+            />
+          );
+          return (
             <li key={value}>
-              <label
-                title={`${label}, ${count}`}
-                className="relative block size-9 cursor-pointer rounded-full ring-1 ring-black/15 has-checked:outline-2 has-checked:outline-offset-2 has-checked:outline-ink has-focus-visible:outline-2"
-                style={{ background: colour }}
-              >
-                <input
-                  type="checkbox"
-                  name={`f.${facet.key}`}
-                  value={value}
-                  checked={isOn}
-                  onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
-                  className="sr-only"
-                />
-                <span className="sr-only">
-                  {label}, {count}
-                </span>
-              </label>
+              {isSwatch ? (
+                <label title={`${label}, ${count}`} className={swatch} style={{ background: colour }}>
+                  {tick}
+                  <span className="sr-only">
+                    {label}, {count}
+                  </span>
+                </label>
+              ) : (
+                <label className="flex cursor-pointer items-center gap-2.5 rounded-lg py-1 text-sm text-ink hover:text-sea">
+                  {tick}
+                  {colour && (
+                    <span
+                      className="size-4 shrink-0 rounded-full ring-1 ring-black/10"
+                      style={{ background: colour }}
+                    />
+                  )}
+                  <span className="min-w-0 flex-1 truncate">{label}</span>
+                  <span className="text-xs tabular-nums text-ink-soft">{count}</span>
+                </label>
+              )}
             </li>
-          ) : (
-            <li key={value}>
-              <label className="flex cursor-pointer items-center gap-2.5 rounded-lg py-1 text-sm text-ink hover:text-sea">
-                <input
-                  type="checkbox"
-                  name={`f.${facet.key}`}
-                  value={value}
-                  checked={isOn}
-                  onChange={(event) => go(withValue(url, facet.key, value, event.target.checked))}
-                  className="size-4 shrink-0 accent-sea"
-                />
-                {colour && (
-                  <span className="size-4 shrink-0 rounded-full ring-1 ring-black/10" style={{ background: colour }} />
-                )}
-                <span className="min-w-0 flex-1 truncate">{label}</span>
-                <span className="text-xs tabular-nums text-ink-soft">{count}</span>
-              </label>
-            </li>
-          ),
-        )}
+          );
+        })}
         {shown.length === 0 && <li className="py-1 text-sm text-ink-soft">None has “{typed.trim()}”.</li>}
       </ul>
       {isCut && values.length > shown.length && (

@@ -1,9 +1,9 @@
 import { NavLink } from 'react-router';
-import { isSetUp, useSetUp } from '../../data/set-up';
+import { isSetUp, useSetUpUntilDone } from '../../data/set-up';
 
 /** How far the shop is set up, and the way back to the list; nothing once it is done. */
 export function SetUpChip() {
-  const { data } = useSetUp();
+  const { data } = useSetUpUntilDone();
   if (!data || isSetUp(data)) return null;
   const done = data.steps.filter(({ state }) => state !== 'open').length;
   return (

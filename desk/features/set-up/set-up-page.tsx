@@ -1,7 +1,7 @@
 import { Check } from 'lucide-react';
 import { toast } from 'sonner';
 import { Link } from 'react-router';
-import type { SetUpPlace } from '../../../core/loose-ends/set-up-steps';
+import type { SetUpKey } from '../../../core/loose-ends/set-up-steps';
 import { wordsOf } from '../../data/api';
 import { isSetUp, useSetUp, useSetUpWrites, type SetUpList } from '../../data/set-up';
 import { Button } from '../../shared/ui/button';
@@ -9,21 +9,21 @@ import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 
 /** Where each step is done. */
-const places: Readonly<Record<SetUpPlace, string>> = {
-  settings: '/shopfront?view=settings',
-  goods: '/goods',
+const places: Readonly<Record<SetUpKey, string>> = {
+  name: '/shopfront?view=settings',
+  product: '/goods',
   picture: '/goods',
   price: '/goods',
   tax: '/shopfront?view=settings',
   delivery: '/shopfront?view=look&part=product',
-  categories: '/groups',
+  category: '/groups',
   menu: '/shopfront?view=menu',
   home: '/shopfront',
   look: '/shopfront?view=look',
   legal: '/shopfront?view=settings&part=legal',
   domain: '/shopfront?view=settings&part=domain',
-  review: '/review',
-  opening: '/shopfront?view=settings&part=opening',
+  live: '/review',
+  open: '/shopfront?view=settings&part=opening',
 };
 
 type Step = SetUpList['steps'][number];
@@ -135,9 +135,9 @@ export function SetUpPage() {
               number={i + 1}
               isNext={step === next}
               to={
-                firstProduct !== null && (step.at === 'picture' || step.at === 'price')
+                firstProduct !== null && (step.key === 'picture' || step.key === 'price')
                   ? `/goods/${firstProduct}`
-                  : places[step.at]
+                  : places[step.key]
               }
             />
           ))}
