@@ -69,7 +69,7 @@ await take('search', '/desk/shopfront?view=search&q=big+red+power+kite');
 await take('exposure', '/desk/shopfront?view=exposure', (on) => on.locator('canvas').waitFor());
 await take('listings', '/desk/shopfront?view=look&part=listings');
 await take('product-layout', '/desk/shopfront?view=look&part=product', async (on) => {
-  await on.getByRole('button', { name: 'most versions' }).click();
+  await on.getByRole('button', { name: 'the most versions' }).click();
   await on.waitForTimeout(1_000);
 });
 await take('floor', '/desk/shopfront?view=floor', async (on) => {

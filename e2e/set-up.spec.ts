@@ -76,7 +76,7 @@ test('the set-up list leads from an empty folder to an open shop', async ({ page
     await page.getByRole('link', { name: /^Set-up/ }).click();
     const tax = page.getByRole('listitem').filter({ hasText: 'Check the tax' });
     await tax.getByRole('button', { name: 'Leave it as it is' }).click();
-    await next(page, 'Say how you send, and take back');
+    await next(page, 'Say how you deliver and take returns');
     await hands.replace(page.getByLabel('Delivery', { exact: true }), 'Sent within two days.');
     await hands.replace(page.getByLabel('Returns', { exact: true }), '30 days to change your mind.');
     await saved(page);

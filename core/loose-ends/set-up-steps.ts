@@ -22,15 +22,15 @@ export const setUpSteps = {
   },
   price: {
     title: 'Give it a price, and put it on the shop',
-    why: 'Drafts are seen by nobody but you.',
+    why: 'Only you see drafts.',
   },
   tax: {
     title: 'Check the tax',
-    why: 'Whether prices contain it, and how much it is.',
+    why: 'Whether your prices include it, and how much it is.',
     canSkip: true,
   },
   delivery: {
-    title: 'Say how you send, and take back',
+    title: 'Say how you deliver and take returns',
     why: 'Two sentences that stand on every product and in the legal pages.',
   },
   category: {
@@ -39,7 +39,7 @@ export const setUpSteps = {
   },
   menu: {
     title: 'Put it into the menu',
-    why: 'What no menu and no page leads to is found by nobody.',
+    why: 'Nobody finds what no menu or page leads to.',
   },
   home: {
     title: 'Build the home page',

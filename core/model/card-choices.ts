@@ -24,15 +24,15 @@ export const badgeKinds = {
   reduced: { name: 'Reduced', words: '−{percent} %', colour: 'sale' },
   new: { name: 'New', words: 'New', colour: 'sea' },
   last: { name: 'Last pieces', words: 'Last {pieces}', colour: 'tint' },
-  rule: { name: 'Whatever a rule takes in', words: '', colour: 'deep' },
+  rule: { name: 'Products that match a rule', words: '', colour: 'deep' },
 } as const satisfies Record<string, { name: string; words: string; colour: BadgeColour }>;
 export type BadgeKind = keyof typeof badgeKinds;
 
 /** Shapes of frames, as width by height. */
 export const frames = {
   square: { name: 'square', ratio: 1 },
-  portrait: { name: 'upright', ratio: 0.8 },
-  landscape: { name: 'lying', ratio: 1.333 },
+  portrait: { name: 'portrait', ratio: 0.8 },
+  landscape: { name: 'landscape', ratio: 1.333 },
 } as const;
 export type Frame = keyof typeof frames;
 

@@ -68,13 +68,13 @@ export type LayoutField = keyof ListingLayout;
 
 export const layoutWords: Readonly<Record<LayoutField, string>> = {
   filters: 'Filters',
-  sorts: 'Orders to choose from',
+  sorts: 'Sort orders',
   perPage: 'Goods per page',
   columns: 'Columns',
   phoneColumns: 'Columns on a phone',
-  paging: 'Further goods',
-  filtersAt: 'Place of the filters',
-  children: 'Categories below',
+  paging: 'More goods',
+  filtersAt: 'Where filters are shown',
+  children: 'Subcategories',
   text: 'Text of the group',
 };
 

@@ -16,11 +16,11 @@ test('each stress is shown by the product that has most of it, drafts aside', ()
     ),
   );
   expect(Object.fromEntries(found.map(({ why, id }) => [why, id]))).toEqual({
-    'longest title': 'p_a1',
-    'most versions': 'p_b2',
+    'the longest title': 'p_a1',
+    'the most versions': 'p_b2',
     'no picture': 'p_a1',
-    'sold out': 'p_d6',
-    'longest text': 'p_d6',
+    'nothing in stock': 'p_d6',
+    'the longest text': 'p_d6',
   });
 });
 

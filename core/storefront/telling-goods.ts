@@ -14,14 +14,14 @@ type Measure = (product: ProductDocument, shop: ResolvedShop) => number;
 
 /** What stresses a page, each with how much a product has of it; 0 for not at all. */
 const stresses: readonly { why: string; measure: Measure }[] = [
-  { why: 'longest title', measure: ({ title }) => title.length },
-  { why: 'most versions', measure: ({ variants }) => (variants.length > 1 ? variants.length : 0) },
-  { why: 'most pictures', measure: ({ pictures }) => (pictures.length > 1 ? pictures.length : 0) },
+  { why: 'the longest title', measure: ({ title }) => title.length },
+  { why: 'the most versions', measure: ({ variants }) => (variants.length > 1 ? variants.length : 0) },
+  { why: 'the most pictures', measure: ({ pictures }) => (pictures.length > 1 ? pictures.length : 0) },
   { why: 'no picture', measure: ({ pictures }) => Number(pictures.length === 0) },
-  { why: 'sold out', measure: ({ id }, shop) => Number(shop.facts(id)?.stock === 0) },
-  { why: 'bundle', measure: ({ kind }) => Number(kind === 'bundle') },
-  { why: 'longest text', measure: ({ description }) => plainText(description).length },
-  { why: 'reduced', measure: ({ variants }) => Number(variants.some(({ salePrice }) => salePrice !== null)) },
+  { why: 'nothing in stock', measure: ({ id }, shop) => Number(shop.facts(id)?.stock === 0) },
+  { why: 'parts to choose', measure: ({ kind }) => Number(kind === 'bundle') },
+  { why: 'the longest text', measure: ({ description }) => plainText(description).length },
+  { why: 'a sale price', measure: ({ variants }) => Number(variants.some(({ salePrice }) => salePrice !== null)) },
 ];
 
 /** For each stress the product that has most of it, among those on the shop; the first by id of several. O(products). */

@@ -308,7 +308,7 @@ describe('the frame of the shop', () => {
       body.changes.flatMap(({ fields }) => fields.map(({ label, before, after }) => [label, before, after])),
     ).toEqual([
       ['Notice', '', 'Closed on Friday'],
-      ['Frame of pictures', 'square', 'upright'],
+      ['Frame of pictures', 'square', 'portrait'],
       ['Listings: goods per page', '24', '12'],
       ['Product pages: stays in sight', 'the pictures', 'nothing'],
       ['Town', '', 'Windhaven'],

@@ -16,7 +16,8 @@ const FooterLink = ({ item, className = '' }: { item: MenuItemView; className?: 
   );
 };
 
-const withBelow = (item: MenuItemView): MenuItemView[] => [item, ...item.items];
+/** An item and all below it, one after the other. */
+const withBelow = (item: MenuItemView): MenuItemView[] => [item, ...item.items.flatMap(withBelow)];
 
 /** One column of the foot, below its heading. */
 const Column = ({ column }: { column: MenuItemView }) => (
@@ -63,10 +64,8 @@ const Social = ({ social = [] }: Pick<ShopData['shop'], 'social'>) =>
 export function Footer({ data }: { data: ShopData }) {
   const { shop, menu } = data;
   const columns = menu.footer;
-  // Headings lead nowhere, so where there are no columns they are left out.
-  const flat = (columns.length > 0 ? columns.flatMap(withBelow).flatMap(withBelow) : menu.items).filter(
-    ({ url }) => url !== null,
-  );
+  // In one line, headings that lead nowhere would part nothing.
+  const flat = (columns.length > 0 ? columns.flatMap(withBelow) : menu.items).filter(({ url }) => url !== null);
   const name = (
     <p className="font-display text-lg font-bold text-white">
       <ShopSign shop={shop} isOnDark />
@@ -90,7 +89,7 @@ export function Footer({ data }: { data: ShopData }) {
   return (
     <footer className="mt-20 bg-deep text-white/80">
       <div
-        className={`${box} ${isCentred ? 'flex-col items-center gap-8 py-12 text-center [&_img]:mx-auto' : 'flex-wrap justify-between gap-10 py-12'}`}
+        className={`${box} ${isCentred ? 'flex-col items-center gap-8 py-12 text-center' : 'flex-wrap justify-between gap-10 py-12'}`}
       >
         <div className="flex max-w-sm flex-col gap-4">
           <div>

@@ -14,7 +14,7 @@ export function ShopSign({ shop, isOnDark = false }: { shop: FrameView; isOnDark
       alt={logo.alt}
       width={width}
       height={height}
-      className="h-auto max-w-[60vw] object-contain"
+      className="inline-block h-auto max-w-[60vw] object-contain"
       style={{ maxHeight: height }}
     />
   );

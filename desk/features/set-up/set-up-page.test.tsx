@@ -32,7 +32,7 @@ test('a step is left as it is, and taken up again', async () => {
   draw(<SetUpPage />);
   await userEvent.click(within(await lineOf('Check the tax')).getByRole('button', { name: 'Leave it as it is' }));
   expect(await screen.findByText('left as it is')).toBeTruthy();
-  await userEvent.click(within(await lineOf('Check the tax')).getByRole('button', { name: 'Take it up' }));
+  await userEvent.click(within(await lineOf('Check the tax')).getByRole('button', { name: 'Do it after all' }));
   await waitFor(() => expect(screen.queryByText('left as it is')).toBeNull());
 });
 

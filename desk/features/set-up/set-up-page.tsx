@@ -66,7 +66,7 @@ function StepLine({ step, number, isNext, to }: LineProps) {
       )}
       {state === 'skipped' && (
         <Button look="bare" onClick={() => leave(false)}>
-          Take it up
+          Do it after all
         </Button>
       )}
       {isNext && (

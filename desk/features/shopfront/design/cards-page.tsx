@@ -121,7 +121,7 @@ export function CardsPage({ settings }: { settings: Settings }) {
           </p>
         )}
         <OneOf
-          label="Where versions cost more or less"
+          label="When versions differ in price"
           choices={[
             { value: 'from', label: 'the lowest price, with “from”' },
             { value: 'range', label: 'the lowest and the highest' },
@@ -132,7 +132,7 @@ export function CardsPage({ settings }: { settings: Settings }) {
       </DesignPart>
       <DesignPart title="Pictures">
         <OneOf
-          label="Shape of the frame, in the whole shop"
+          label="Shape of product pictures, everywhere in the shop"
           choices={Object.entries(frames).map(([value, { name }]) => ({ value, label: name }))}
           value={cards.frame}
           choose={(frame) => set({ frame: frame as Cards['frame'] })}
@@ -140,8 +140,8 @@ export function CardsPage({ settings }: { settings: Settings }) {
         <OneOf
           label="Pictures that you add from now on"
           choices={[
-            { value: 'fills', label: 'fill their frame' },
-            { value: 'fits', label: 'are wholly visible' },
+            { value: 'fills', label: 'fill the frame' },
+            { value: 'fits', label: 'show the whole picture' },
           ]}
           value={cards.fit}
           choose={(fit) => set({ fit: fit as Cards['fit'] })}

@@ -31,7 +31,7 @@ describe('cards', () => {
     await waitFor(() => expect(saved().cards.parts).not.toContain('brand'));
     await userEvent.click(screen.getByLabelText('Brand'));
     await waitFor(() => expect(saved().cards.parts).toContain('brand'));
-    await userEvent.click(button('Shape of the frame, in the whole shop', 'upright'));
+    await userEvent.click(button('Shape of product pictures, everywhere in the shop', 'portrait'));
     await waitFor(() => expect(saved().cards.frame).toBe('portrait'));
   });
 
@@ -71,14 +71,14 @@ describe('listings', () => {
     });
     await open('listings', 'Filters');
     expect(await screen.findByText('3.0× fewer')).toBeTruthy();
-    await userEvent.click(screen.getByRole('button', { name: 'Put what divides best first' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Put the most useful first' }));
     await waitFor(() => expect(saved().listings.filters[0]?.key).toBe('price'));
     await userEvent.click(screen.getByLabelText('Brand'));
     await waitFor(() => expect(saved().listings.filters.find(({ key }) => key === 'brand')?.shown).toBe(false));
   });
 
   test('goods per page are read as a number, and shoppers keep one order at least', async () => {
-    await open('listings', 'Orders');
+    await open('listings', 'Sort orders');
     const perPage = screen.getByLabelText('Goods per page');
     await userEvent.clear(perPage);
     await userEvent.type(perPage, '3');
@@ -100,7 +100,7 @@ describe('listings', () => {
     await userEvent.click(button('Columns', '2'));
     await waitFor(() => expect(saved().listings.own).toEqual([{ at: { kind: 'category', id: body.id }, columns: 2 }]));
     expect(saved().listings.columns).toBe(4);
-    await userEvent.click(screen.getByRole('button', { name: /As everywhere else again/ }));
+    await userEvent.click(screen.getByRole('button', { name: /Use the general setting/ }));
     await waitFor(() => expect(saved().listings.own).toEqual([]));
   });
 });
@@ -144,12 +144,12 @@ describe('product pages', () => {
 
   test('the goods that put it to the test are offered, each by what is hard about it', async () => {
     await open('product', 'Parts of the page');
-    const group = await screen.findByRole('group', { name: /Shown in the shop window/ });
+    const group = await screen.findByRole('group', { name: /Try the layout on/ });
     expect(
       within(group)
         .getAllByRole('button')
         .map(({ textContent }) => textContent),
-    ).toEqual(['longest title', 'no picture']);
+    ).toEqual(['the longest title', 'no picture']);
   });
 });
 

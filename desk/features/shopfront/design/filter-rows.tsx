@@ -47,7 +47,7 @@ export function FilterRows({ filters, worths, change }: Props) {
               <Tick label={worth.label} checked={filter.shown} change={(shown) => set(filter.key, { shown })} />
             </span>
             {worth.gain === 0 ? (
-              <span className="w-44 text-xs text-ink-2">divides nothing here, so it is left out</span>
+              <span className="w-44 text-xs text-ink-2">has nothing to narrow here, so shoppers do not see it</span>
             ) : (
               <span
                 className="flex w-44 items-center gap-2 text-xs text-ink-2"
@@ -99,7 +99,7 @@ export function FilterRows({ filters, worths, change }: Props) {
       />
       {!isBest && (
         <div className="flex flex-wrap items-center gap-3">
-          <Button onClick={() => write(best)}>Put what divides best first</Button>
+          <Button onClick={() => write(best)}>Put the most useful first</Button>
           <span className="text-xs text-ink-2">
             {best
               .slice(0, 4)

@@ -62,7 +62,7 @@ export function ListingsPage({ settings }: { settings: Settings }) {
       {children}
       {own?.[name] !== undefined && (
         <button type="button" onClick={() => asElsewhere(name)} className="mt-1 text-xs text-petrol hover:underline">
-          Only here. As everywhere else again
+          Set for this group only. Use the general setting
         </button>
       )}
     </div>
@@ -126,7 +126,7 @@ export function ListingsPage({ settings }: { settings: Settings }) {
         )}
         {choice('filtersAt')}
       </DesignPart>
-      <DesignPart title="Orders" about="Shoppers can choose among these. The first is how goods stand to begin with.">
+      <DesignPart title="Sort orders" about="Shoppers can choose among these. Listings begin with the first.">
         {field(
           'sorts',
           <TickedOrder

@@ -66,7 +66,7 @@ const TellingGoods = ({ goods, shown, show }: TellingProps) =>
     <p className="text-ink-2">There are no products on the shop yet to show the layout with.</p>
   ) : (
     <OneOf
-      label="Shown in the shop window: the product with"
+      label="Try the layout on a product with"
       choices={goods.map(({ why }) => ({ value: why, label: why }))}
       value={shown ?? ''}
       choose={show}

@@ -55,7 +55,7 @@ export function SignsPage({ settings }: { settings: Settings }) {
           />
         )}
       </DesignPart>
-      <DesignPart title="Small and shared" about="All sizes are made from one picture; a square one is best.">
+      <DesignPart title="Icon and shared links" about="All sizes are made from one picture; a square one is best.">
         <div className="grid gap-5 sm:grid-cols-2">
           <PictureField
             isWhole

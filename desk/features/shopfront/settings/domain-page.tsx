@@ -49,13 +49,13 @@ export function DomainPage({ settings }: { settings: Settings }) {
             />
           </div>
           <Button type="submit" className="mt-[22px]" disabled={!read.success || read.data === ''}>
-            Is it free?
+            Check whether it is free
           </Button>
         </form>
         {isAsked && data && (
           <div role="status" className="flex flex-col gap-3">
             {domain === asked ? (
-              <p className="font-semibold text-petrol">The shop is called by {asked}.</p>
+              <p className="font-semibold text-petrol">The address of the shop is {asked}.</p>
             ) : data.isFree ? (
               <p className="flex flex-wrap items-center gap-3">
                 <span className="font-semibold text-petrol">{asked} is free.</span>
@@ -81,7 +81,7 @@ export function DomainPage({ settings }: { settings: Settings }) {
             )}
             {(data.isFree || domain === asked) && (
               <table className="text-left">
-                <caption className="mb-1 text-left text-ink-2">What to set where the domain is kept</caption>
+                <caption className="mb-1 text-left text-ink-2">Records to set with whoever keeps your domain</caption>
                 <thead className="text-xs text-ink-2">
                   <tr>
                     <th className="pr-6 font-normal">Type</th>
@@ -109,7 +109,7 @@ export function DomainPage({ settings }: { settings: Settings }) {
         {domain !== '' && (
           <div>
             <Button look="bare" onClick={() => change('')}>
-              Without a domain again
+              Stop using this domain
             </Button>
           </div>
         )}

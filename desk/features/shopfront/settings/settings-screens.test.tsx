@@ -62,7 +62,7 @@ test('a domain is asked for, taken, and given up', async () => {
   await userEvent.click(await screen.findByRole('button', { name: 'Use it' }));
   await waitFor(() => expect(saved().domain).toMatch(/\.example$/));
   expect((await screen.findAllByText('set')).length).toBe(3);
-  await userEvent.click(screen.getByRole('button', { name: 'Without a domain again' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Stop using this domain' }));
   await waitFor(() => expect(saved().domain).toBe(''));
 });
 
