@@ -1,3 +1,4 @@
+import { noTaxSettings } from '../model/selling';
 import fc from 'fast-check';
 import type { Product } from '../model/product';
 import { productDefaults } from '../model/product';
@@ -40,7 +41,7 @@ const kite = (over: Partial<Product> = {}): Product => ({
 });
 const sources: BulkSources = {
   now: 1_800_000_000,
-  settings: { taxRate: 2_100, reducedTaxRate: 900, taxIncluded: true, currency: 'EUR' },
+  settings: { taxRate: 2_100, reducedTaxRate: 900, taxIncluded: true, tax: noTaxSettings, currency: 'EUR' },
   sheets: new Map([[kiteSheet.id, kiteSheet]]),
   nextFeaturedPlace: 7,
 };

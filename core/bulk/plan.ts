@@ -1,12 +1,13 @@
 import type { Product } from '../model/product';
 import type { SpecSheet } from '../model/spec-sheet';
+import type { TaxOfShop } from '../pricing/tax';
 import type { Settings } from '../model/settings';
 
 /** What plans need to know beside the product. */
 export interface BulkSources {
   /** seconds since 1970 */
   now: number;
-  settings: Pick<Settings, 'taxRate' | 'reducedTaxRate' | 'taxIncluded' | 'currency'>;
+  settings: TaxOfShop & Pick<Settings, 'currency'>;
   sheets: ReadonlyMap<string, SpecSheet>;
   /** behind all products that are featured already */
   nextFeaturedPlace: number;

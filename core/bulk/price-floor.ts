@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { type Product, type Variant } from '../model/product';
 import { taxRateOf } from '../pricing/tax';
 import type { BulkSources } from './plan';
-import { roundedPrice, type Rounding } from './price-rounding';
+import { floorPrice } from '../pricing/price-floor';
+import { roundedPrice } from '../pricing/rounded-price';
+import type { Rounding } from '../model/rounding';
 
 /** Basis points between two bounds. */
 export const percent = (lowest: number, highest: number) =>
@@ -14,13 +16,6 @@ export const percent = (lowest: number, highest: number) =>
 
 /** Basis points above cost below which no price may fall; null for no floor */
 export const floorSchema = percent(0, 100_000).nullable();
-
-/** The price at which `cost` is exceeded by `floor` basis points, tax included where prices include it; rounded up. */
-function floorPrice(cost: number, floor: number, taxRate: number, taxIncluded: boolean): number {
-  const net = (cost * (10_000 + floor)) / 10_000;
-  // Less a hair: 110 % of 100 must not become 110.00000001 and be rounded up.
-  return Math.ceil(net * (taxIncluded ? (10_000 + taxRate) / 10_000 : 1) - 1e-6);
-}
 
 /** A price with its ending, held at the floor: the first of that ending that is not below. */
 export function held(
@@ -35,7 +30,12 @@ export function held(
   if (floor === null) return { price: ended, note: undefined };
   if (variant.cost === null) return { price: ended, note: 'cost not known, so no floor' };
   const { settings } = sources;
-  const lowest = floorPrice(variant.cost, floor, taxRateOf(settings, product.taxClass), settings.taxIncluded);
+  const lowest = floorPrice(
+    variant.cost,
+    floor,
+    taxRateOf(settings, product.taxClass, sources.now),
+    settings.taxIncluded,
+  );
   if (ended >= lowest) return { price: ended, note: undefined };
   return { price: rounding ? roundedPrice(lowest, { ...rounding, way: 'up' }) : lowest, note: 'held at the floor' };
 }

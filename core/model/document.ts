@@ -1,6 +1,7 @@
 import type { SellersOwn } from './fields';
 import type { Brand, Category, Collection, Tag } from './group';
 import type { Menu } from './menu';
+import type { Offer } from './offer';
 import type { Page } from './page';
 import type { Option, Product, Variant } from './product';
 import type { ProductFields } from './product-fields';
@@ -35,6 +36,7 @@ export interface DocumentBodies {
   tag: Tag;
   specSheet: SpecSheet;
   page: Page;
+  offer: Offer;
   menu: Menu;
   settings: Settings;
   redirect: Redirect;
@@ -49,6 +51,7 @@ export const documentKinds = [
   'product',
   'collection',
   'page',
+  'offer',
   'menu',
   'redirect',
 ] as const satisfies readonly DocumentKind[];

@@ -6,6 +6,14 @@ import { lookSchema, usualLook } from './look';
 import { productPageSchema, usualProductPage } from './product-layout';
 import { contactSchema, domainSchema, noContact } from './shop-contact';
 import { noNotice, noSigns, noticeSchema, signsSchema } from './signs';
+import {
+  noTaxSettings,
+  offerSettingsSchema,
+  sellingSchema,
+  taxSettingsSchema,
+  usualOfferSettings,
+  usualSelling,
+} from './selling';
 import { synonymLineSchema } from './synonyms';
 
 const taxRateSchema = z
@@ -43,6 +51,9 @@ const settingsParts = {
   listings: { schema: listingsSchema, usual: usualListings },
   productPage: { schema: productPageSchema, usual: usualProductPage },
   contact: { schema: contactSchema, usual: noContact },
+  tax: { schema: taxSettingsSchema, usual: noTaxSettings },
+  offers: { schema: offerSettingsSchema, usual: usualOfferSettings },
+  selling: { schema: sellingSchema, usual: usualSelling },
 } as const;
 type Part = keyof typeof settingsParts;
 type PartValues = { [P in Part]: z.infer<(typeof settingsParts)[P]['schema']> };
@@ -102,6 +113,9 @@ export const settingsWords: Readonly<Record<keyof Settings, string>> = {
   listings: 'layout of listings',
   productPage: 'layout of product pages',
   contact: 'contact details',
+  tax: 'tax of other countries',
+  offers: 'floor and endings of offers',
+  selling: 'ways of delivery and payment',
   synonyms: 'list of words that mean the same',
 };
 

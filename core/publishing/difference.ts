@@ -1,5 +1,6 @@
 import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
+import type { Offer } from '../model/offer';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
 import { placeSet } from '../storefront/listing-view';
@@ -13,6 +14,7 @@ import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { arrangementOf, groupFields } from './group-words';
 import { menuChanges } from './menu-words';
+import { offerFields } from './offer-words';
 import { pageFields, sectionChanges } from './page-words';
 import { settingsFields } from './settings-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
@@ -26,6 +28,7 @@ const kindMaps = {
   tag: (shop: Bodies) => shop.tags,
   specSheet: (shop: Bodies) => shop.specSheets,
   page: (shop: Bodies) => shop.pages,
+  offer: (shop: Bodies) => shop.offers,
   redirect: (shop: Bodies) => shop.redirects,
 } as const;
 
@@ -64,6 +67,8 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
     case 'brand':
     case 'tag':
       return new Map(groupFields(shop, kind, (body as { id: string }).id));
+    case 'offer':
+      return offerFields(shop, body as Offer);
     case 'redirect':
       return new Map([['Forwards to', forwardWords(shop, body as Redirect)]]);
     case 'specSheet':

@@ -10,12 +10,13 @@ import type { Settings } from '../model/settings';
 import { contactWords, type Contact } from '../model/shop-contact';
 import type { Notice, Signs } from '../model/signs';
 import { sentenceOf } from '../rules/text/sentence';
+import { offerSettingsFields, sellingFields, taxFields } from './selling-words';
 import { synonymWords } from '../search/synonyms';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { linkWords, targetName } from '../storefront/pages/targets';
 
 /** What a reader of the review is told: a label, and the value in words. */
-type Told = [label: string, words: string];
+export type Told = [label: string, words: string];
 
 const percent = (basisPoints: number) => `${basisPoints / 100} %`;
 const yesNo = (is: boolean) => (is ? 'yes' : 'no');
@@ -169,6 +170,9 @@ const told: { [K in keyof Settings]: (shop: ResolvedShop, value: Settings[K]) =>
   listings: listingFields,
   productPage: productPageFields,
   contact: (_, contact) => contactFields(contact),
+  tax: (shop, tax) => taxFields(shop, tax),
+  offers: (_, offers) => offerSettingsFields(offers),
+  selling: (shop, selling) => sellingFields(shop, selling),
   synonyms: (_, synonyms) => [['Words that mean the same', synonyms.map(synonymWords).join('; ')]],
 };
 

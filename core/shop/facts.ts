@@ -7,10 +7,9 @@ import { nameKey } from '../shared/name-key';
 import { plainText } from '../shared/plain-text';
 import type { ProductDocument } from '../model/document';
 import type { FacetPair, FinderEntry, FinderShape } from '../search/entry';
-import { effectivePrice, marginOf } from '../pricing/price';
+import { effectivePrice, marginOf, type EffectivePrice } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
-import { taxRateOf } from '../pricing/tax';
-import { type Settings } from '../model/settings';
+import { taxRateOf, type TaxOfShop } from '../pricing/tax';
 import { textsOf, type WordsBeside } from './words-beside';
 import { eachFacet, optionField, SOLD_WITHIN, specField, specFrom, specUpTo } from '../rules/field';
 
@@ -124,7 +123,7 @@ export interface FactSources {
   stock: (variantId: string) => number | null;
   /** the last day first */
   sales: readonly DaySales[];
-  settings: Pick<Settings, 'taxRate' | 'reducedTaxRate' | 'taxIncluded'>;
+  settings: TaxOfShop;
   tree: CategoryTree;
   sheets: ReadonlyMap<string, SpecSheet>;
   /** standings beyond those that follow from the product itself, such as "changed" */
@@ -133,6 +132,8 @@ export interface FactSources {
   now: number;
   /** what follows for a bundle from its parts */
   bundle?: { price: { low: number; high: number } | null; stock: number };
+  /** what a variant costs under offers; absent where none takes the product in */
+  price?: (variant: ProductDocument['variants'][number]) => EffectivePrice;
 }
 
 /** Standings as rules and filters know them. */
@@ -154,11 +155,11 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
   let margin = NaN;
   let discount = 0;
   let stockValue = NaN;
-  const taxRate = taxRateOf(sources.settings, product.taxClass);
+  const taxRate = taxRateOf(sources.settings, product.taxClass, now);
   const variants = product.variants.map((variant): VariantFacts => {
     const { price, wasPrice } = bundle?.price
       ? { price: bundle.price.low, wasPrice: null }
-      : effectivePrice(product, variant, now);
+      : (sources.price?.(variant) ?? effectivePrice(product, variant, now));
     const options: Record<string, string> = {};
     names.forEach(({ key, values }, at) => {
       const value = values.get(variant.values[at] ?? '');

@@ -1,5 +1,5 @@
 import { hasPlacingTurned } from './placing-turns';
-import { hourOf } from '../shared/moment';
+import { hourOf, secondsOf } from '../shared/moment';
 import { CategoryTree } from '../groups/category-tree';
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
@@ -19,12 +19,28 @@ import { Bundles, speaksOfTime } from './bundle';
 import { Memberships } from './memberships';
 import { Moments } from './scheduled-changes';
 import type { MetOption } from './met-options';
-import { entryOf, factsOf, finderShape, haveSameTexts, LISTED, nextSaleEdge, STATUS, type DaySales } from './facts';
+import {
+  entryOf,
+  factsOf,
+  finderShape,
+  type FactSources,
+  haveSameTexts,
+  LISTED,
+  nextSaleEdge,
+  STATUS,
+  type DaySales,
+} from './facts';
+import type { Offer } from '../model/offer';
 import type { Page } from '../model/page';
+import { offeredPrice, type OfferedPrice, type OfferTerms } from '../pricing/offered-price';
+import { effectivePrice, type EffectivePrice } from '../pricing/price';
+import { taxMoments, taxRateOf } from '../pricing/tax';
+import { canonicalJson } from '../shared/canonical-json';
 import type { Settings } from '../model/settings';
 import type { Menu } from '../model/menu';
 import { ShopDocuments } from './shop-documents';
 import { fieldsOf } from './shop-fields';
+import { ShopOffers, type Running } from './shop-offers';
 import { wordsBeside } from './words-beside';
 
 export interface ResolvedShopInputs {
@@ -70,6 +86,14 @@ export interface WorkedOut {
 const REBUILD_FROM = 1_000;
 
 const NO_SALES: readonly DaySales[] = [];
+const NO_OFFERS: readonly Offer[] = [];
+
+const isBetween = (moment: string, after: number, until: number) =>
+  secondsOf(moment) > after && secondsOf(moment) <= until;
+
+/** All of the settings that prices and margins are worked out from. */
+const priceBasis = ({ taxRate, reducedTaxRate, taxIncluded, tax, offers }: Settings) =>
+  canonicalJson({ taxRate, reducedTaxRate, taxIncluded, tax, offers });
 
 /** Columns that hold numbers of `#numberFor` begin with this. */
 const MIX = 'mix.';
@@ -87,10 +111,12 @@ export class ResolvedShop {
   readonly tags: ReadonlyMap<string, Tag> = this.#documents.tags;
   readonly specSheets: ReadonlyMap<string, SpecSheet> = this.#documents.specSheets;
   readonly pages: ReadonlyMap<string, Page> = this.#documents.pages;
+  readonly offers: ReadonlyMap<string, Offer> = this.#documents.offers;
   /** by their keys */
   readonly redirects: ReadonlyMap<string, Redirect> = this.#documents.redirects;
   readonly bundles = new Bundles(this);
   readonly memberships = new Memberships(this);
+  readonly offersNow = new ShopOffers(this);
   index: FinderIndex;
   /** goes up with every change, so that what was computed from the shop can be kept */
   version = 0;
@@ -98,6 +124,8 @@ export class ResolvedShop {
   now: number;
   readonly #moments = new Moments();
   readonly #facts = new Map<string, ProductFacts>();
+  /** of products that an offer takes in: the offers, and the facts as they are before them */
+  readonly #offered = new Map<string, { offers: readonly Offer[]; before: ProductFacts }>();
   /** a number for each thing by which goods are told apart when they are mixed */
   readonly #numbers = new Map<string, number>();
   /** what the index reads when somebody asks for it */
@@ -155,6 +183,48 @@ export class ResolvedShop {
     return product ? this.#workOut(product) : known;
   }
 
+  /** Facts of a product as they are before offers: what the rules of offers are asked of. */
+  factsBefore(productId: string): ProductFacts | undefined {
+    const facts = this.facts(productId);
+    return this.#offered.get(productId)?.before ?? facts;
+  }
+
+  /** The catalog offers that take a product in now, by priority. */
+  offersOf(productId: string): readonly Offer[] {
+    if (this.offersNow.running.catalog.length === 0) return NO_OFFERS;
+    this.facts(productId);
+    return this.#offered.get(productId)?.offers ?? NO_OFFERS;
+  }
+
+  /** What bears on the prices that offers make of a product. */
+  offerTerms(product: ProductDocument): OfferTerms {
+    const { settings } = this;
+    const taxRate = taxRateOf(settings, product.taxClass, this.now);
+    return { ...settings.offers, taxRate, taxIncluded: settings.taxIncluded };
+  }
+
+  /** The price of a variant under the catalog offers of now, with how it came about; of one that no offer takes in too. */
+  offered(product: ProductDocument, variant: ProductDocument['variants'][number]): OfferedPrice {
+    return this.#offeredBy(product, variant, this.offersOf(product.id));
+  }
+
+  /** What one piece of a variant costs now. */
+  price(product: ProductDocument, variant: ProductDocument['variants'][number]): EffectivePrice {
+    const offers = this.offersOf(product.id);
+    return offers.length > 0 ? this.#priceBy(product, variant, offers) : effectivePrice(product, variant, this.now);
+  }
+
+  #offeredBy(product: ProductDocument, variant: ProductDocument['variants'][number], offers: readonly Offer[]) {
+    const { price, wasPrice } = effectivePrice(product, variant, this.now);
+    const piece = { list: variant.price, sale: wasPrice === null ? null : price, cost: variant.cost };
+    return offeredPrice(piece, offers, this.offerTerms(product));
+  }
+
+  #priceBy(product: ProductDocument, variant: ProductDocument['variants'][number], offers: readonly Offer[]) {
+    const { price } = this.#offeredBy(product, variant, offers);
+    return { price, wasPrice: price < variant.price ? variant.price : null };
+  }
+
   stock(variantId: string): number | null {
     return this.inputs.stock(variantId);
   }
@@ -174,7 +244,13 @@ export class ResolvedShop {
     if (now === this.now) return;
     const before = this.now;
     this.now = now;
+    const isTaxOther = taxMoments(this.settings).some((at) => at !== null && isBetween(at, before, now));
+    const { until, speaksOfTime } = this.offersNow.running;
+    const turnsOffers = until <= now || (speaksOfTime && hourOf(before) !== hourOf(now));
+    const held = turnsOffers ? this.offersNow.turn() : undefined;
+    if (isTaxOther) this.#rebuild();
     this.#moments.pass(now, (ids) => this.#workOutAgain(ids));
+    if (held && !isTaxOther) this.#followOffers(held);
     const turned = this.memberships.passTime(now);
     if (turned) this.bundles.noteRules();
     const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
@@ -182,7 +258,7 @@ export class ResolvedShop {
       return at !== undefined && at <= now;
     });
     const isAnotherHour = hourOf(before) !== hourOf(now);
-    if (turned || opened || isAnotherHour || hasPlacingTurned(this, before, now)) this.#settle();
+    if (turned || opened || isAnotherHour || held || hasPlacingTurned(this, before, now)) this.#settle();
   }
 
   #turnBack(now: number): void {
@@ -197,7 +273,10 @@ export class ResolvedShop {
     );
     this.memberships.clear();
     this.bundles.noteRules();
+    const held = this.offersNow.turn();
     this.#workOutAgain(turned.map(({ id }) => id));
+    this.#followOffers(held);
+    if (taxMoments(this.settings).some((at) => at !== null && isBetween(at, now, before))) this.#rebuild();
     this.#settle();
   }
 
@@ -225,6 +304,7 @@ export class ResolvedShop {
     const until = this.now;
     this.now = now;
     this.#startOver(FinderIndex.of(finderShape, index, this.#source));
+    this.offersNow.turn();
     const others: ProductDocument[] = [];
     for (const product of products) {
       const isHeld = holds(product.id) && product.kind !== 'bundle' && this.index.slot(product.id) !== undefined;
@@ -237,6 +317,7 @@ export class ResolvedShop {
     }
     const ids = this.index.alive.toArray().map((slot) => this.index.id(slot));
     for (const id of ids) if (!this.products.has(id)) this.index.remove(id);
+    this.#fields = undefined;
     for (const product of others) if (product.kind !== 'bundle') this.index.put(this.#entry(product));
     this.#finish(others.filter(({ kind }) => kind === 'bundle'));
     this.#passTime(until);
@@ -268,6 +349,8 @@ export class ResolvedShop {
     this.#moments.copyFrom(other.#moments);
     this.bundles.copyFrom(other.bundles);
     into(this.#facts, other.#facts);
+    into(this.#offered, other.#offered);
+    this.offersNow.turn();
     into(this.#numbers, other.#numbers);
     this.now = other.now;
     this.#startOver(other.index.copy(this.#source));
@@ -281,6 +364,7 @@ export class ResolvedShop {
    */
   #put(changes: readonly DocumentUpdate[]): void {
     const concerned = this.#storeAll(changes.filter(({ kind }) => kind !== 'product'));
+    const held = this.#turnsOffers(changes) ? this.offersNow.turn() : undefined;
     const products = new Map(changes.flatMap(({ kind, key, body }) => (kind === 'product' ? [[key, body]] : [])));
     const others = concerned === 'all' ? [] : [...concerned.keys()].filter((id) => !products.has(id));
     if (concerned === 'all' || this.#isLargePart(products.size + others.length)) {
@@ -304,6 +388,11 @@ export class ResolvedShop {
       if (old?.supplier !== (body as ProductDocument).supplier) this.#fields = undefined;
     }
     for (const id of others) this.#index(this.products.get(id)!, { sameTexts: concerned.get(id) !== 'words' });
+    if (held)
+      this.#followOffers(
+        held,
+        changes.some(({ kind }) => kind === 'collection' || kind === 'specSheet'),
+      );
     this.#settle();
   }
 
@@ -323,7 +412,11 @@ export class ResolvedShop {
     for (const id of productIds) {
       const product = this.products.get(id);
       if (!product) continue;
-      this.index.replaceValues(id, STATUS, this.#workOut(product).status);
+      const offers = this.#offered.get(id)?.offers ?? NO_OFFERS;
+      const { status } = this.#workOut(product);
+      if (ShopOffers.isSame(offers, this.#offered.get(id)?.offers ?? NO_OFFERS))
+        this.index.replaceValues(id, STATUS, status);
+      else this.#index(product, { sameTexts: true });
       if (!isLarge) this.memberships.refresh(id);
       this.bundles.noteChangeOf(id);
     }
@@ -349,13 +442,8 @@ export class ResolvedShop {
     for (const { kind, key, body } of changes) this.#store(kind as Exclude<DocumentKind, 'product'>, key, body);
     this.#tree = undefined;
     this.#fields = undefined;
-    const { taxRate, reducedTaxRate, taxIncluded } = this.settings;
-    if (
-      settings.taxRate !== taxRate ||
-      settings.reducedTaxRate !== reducedTaxRate ||
-      settings.taxIncluded !== taxIncluded
-    )
-      return 'all'; // Margins depend on tax.
+    // Margins depend on tax, and prices under offers on their terms.
+    if (settings !== this.settings && priceBasis(settings) !== priceBasis(this.settings)) return 'all';
     if (places() !== wasPlaces) {
       for (const id of branches()) moved.add(id);
       for (const { id, categoryIds } of this.products.values())
@@ -387,6 +475,12 @@ export class ResolvedShop {
 
   #rebuild(products: Iterable<ProductDocument> = this.products.values()): void {
     this.#startOver(new FinderIndex(finderShape, this.#source));
+    this.offersNow.turn();
+    // The rules of offers speak of options, which are known once all products are.
+    if (this.offers.size > 0) {
+      products = [...products];
+      this.#fields = undefined;
+    }
     const entries: FinderEntry[] = [];
     const bundles: ProductDocument[] = [];
     for (const product of products) {
@@ -441,8 +535,8 @@ export class ResolvedShop {
     return entryOf(facts, product, sameTexts ? undefined : wordsBeside(product, this.#documents));
   }
 
-  #workOut(product: ProductDocument): ProductFacts {
-    const facts = factsOf(product, {
+  #factSources(product: ProductDocument): FactSources {
+    return {
       stock: this.inputs.stock,
       tree: this.tree,
       sheets: this.specSheets,
@@ -451,7 +545,25 @@ export class ResolvedShop {
       now: this.now,
       bundle: this.bundles.get(product.id),
       sales: this.#sales(product.id),
-    });
+    };
+  }
+
+  /** Facts of a product as if there were no offers. */
+  #factsAlone(product: ProductDocument): ProductFacts {
+    return factsOf(product, this.#factSources(product));
+  }
+
+  #workOut(product: ProductDocument): ProductFacts {
+    const before = this.#factsAlone(product);
+    const offers = this.offersNow.running.of(before);
+    let facts = before;
+    if (offers.length > 0) {
+      facts = factsOf(product, {
+        ...this.#factSources(product),
+        price: (variant) => this.#priceBy(product, variant, offers),
+      });
+      this.#offered.set(product.id, { offers, before });
+    } else this.#offered.delete(product.id);
     this.#facts.set(product.id, facts);
     return facts;
   }
@@ -463,6 +575,31 @@ export class ResolvedShop {
   /** Notes when a product changes by itself. */
   #noteMoment(product: ProductDocument): void {
     this.#moments.note(product, this.#sales(product.id), this.now);
+  }
+
+  /** Can this change which offers hold, or whom they take in, beside the products that are put in themselves? */
+  #turnsOffers(changes: readonly DocumentUpdate[]): boolean {
+    if (changes.some(({ kind }) => kind === 'offer')) return true;
+    if (this.offers.size === 0) return false;
+    const isNamed = ({ kind }: DocumentUpdate) => kind === 'collection' || kind === 'specSheet' || kind === 'settings';
+    return changes.some(isNamed) || this.#documents.options.keysVersion !== this.#optionKeysVersion;
+  }
+
+  /**
+   * Works those products out again that other offers take in than did before. Of products that were taken over, and not
+   * worked out here, `held` tells who took them in, unless what its rules name is another (`isOther`).
+   */
+  #followOffers(held: Running, isOther = false): void {
+    const { running } = this.offersNow;
+    if (held.catalog.length === 0 && running.catalog.length === 0) return;
+    const turned: string[] = [];
+    for (const [id, product] of this.products) {
+      const known = this.#facts.has(id);
+      const before = known ? (this.#offered.get(id)?.before ?? this.#facts.get(id)!) : this.#factsAlone(product);
+      const was = known ? (this.#offered.get(id)?.offers ?? NO_OFFERS) : held.of(before);
+      if ((isOther && !known) || !ShopOffers.isSame(was, running.of(before))) turned.push(id);
+    }
+    this.#workOutAgain(turned);
   }
 
   #numberFor(sort: string | undefined): number {
@@ -495,6 +632,7 @@ export class ResolvedShop {
   #forgetProduct(id: string): void {
     this.#documents.forgetProduct(id);
     this.#facts.delete(id);
+    this.#offered.delete(id);
     this.#moments.forget(id);
     this.bundles.remove(id);
   }

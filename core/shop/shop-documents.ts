@@ -2,6 +2,7 @@ import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { MetOptions } from './met-options';
+import type { Offer } from '../model/offer';
 import { type Page } from '../model/page';
 import { emptySettings, settingsOf, type Settings } from '../model/settings';
 import { emptyMenu, type Menu } from '../model/menu';
@@ -22,6 +23,7 @@ export class ShopDocuments {
   readonly tags = new Map<string, Tag>();
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
+  readonly offers = new Map<string, Offer>();
   readonly redirects = new Map<string, Redirect>();
   menu: Menu = emptyMenu;
   settings: Settings = emptySettings;
@@ -66,7 +68,7 @@ export class ShopDocuments {
   /** Becomes as another is, sharing its documents. */
   copyFrom(other: ShopDocuments): void {
     fill(this.products, other.products);
-    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page', 'redirect'] as const)
+    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page', 'offer', 'redirect'] as const)
       fill(this.#mapOf(kind) as Map<string, unknown>, other.#mapOf(kind));
     fill(this.#slugs, other.#slugs);
     this.menu = other.menu;
@@ -82,6 +84,7 @@ export class ShopDocuments {
       tag: this.tags,
       specSheet: this.specSheets,
       page: this.pages,
+      offer: this.offers,
       redirect: this.redirects,
     }[kind];
   }

@@ -1,5 +1,5 @@
 import type { ProductDocument } from '../model/document';
-import { effectivePrice, type EffectivePrice } from '../pricing/price';
+import type { EffectivePrice } from '../pricing/price';
 import type { ResolvedShop } from './resolved-shop';
 
 /** What one piece costs now; of a bundle priced by its parts, the least it can come to. */
@@ -9,7 +9,7 @@ export function shopPrice(
   variant: ProductDocument['variants'][number],
 ): EffectivePrice {
   const price = shop.bundles.get(product.id)?.price;
-  return price ? { price: price.low, wasPrice: null } : effectivePrice(product, variant, shop.now);
+  return price ? { price: price.low, wasPrice: null } : shop.price(product, variant);
 }
 
 /** Pieces left of a variant, or how often a bundle can be made; null when there is no end. */

@@ -31,6 +31,8 @@ export const journaledTables: readonly JournaledTable[] = [
   { name: 'menu_item', subjectKind: 'menu' },
   { name: 'setting', subjectKind: 'settings' },
   { name: 'redirect', subjectKind: 'redirect', subject: (row) => `${row}.kind || '/' || ${row}.slug` },
+  { name: 'offer', subjectKind: 'offer', subjectColumn: 'id' },
+  { name: 'offer_code', subjectKind: 'codes', subjectColumn: 'offer_id' },
   { name: 'view', subjectKind: 'view', subjectColumn: 'id' },
 ];
 

@@ -29,7 +29,7 @@ function shownStatusOf(catalog: Catalog, product: Product): ShownStatus {
 function margins(catalog: Catalog, product: Product, of = marginOf): Record<string, number | null> {
   const { shop } = catalog.working;
   const { settings } = shop;
-  const taxRate = taxRateOf(settings, product.taxClass);
+  const taxRate = taxRateOf(settings, product.taxClass, shop.now);
   return Object.fromEntries(
     product.variants.map((variant) => [
       variant.id,
@@ -135,7 +135,7 @@ export function productAnswer(catalog: Catalog, id: string): ProductAnswer {
     bundle: bundleAnswer(catalog, product),
     suggestedSheet: suggestedSheet(catalog, product),
     meta: metaOf(shop, { ...product, metaTitle: '', metaDescription: '' }),
-    tax: { rate: taxRateOf(shop.settings, product.taxClass), included: shop.settings.taxIncluded },
+    tax: { rate: taxRateOf(shop.settings, product.taxClass, shop.now), included: shop.settings.taxIncluded },
     timeZone: shop.settings.timeZone,
     currency: shop.settings.currency,
     places: whereItShows(shop, id, catalog.now),

@@ -255,6 +255,7 @@ export class WorkingCatalog {
       tag: shop.tags,
       specSheet: shop.specSheets,
       page: shop.pages,
+      offer: shop.offers,
       redirect: shop.redirects,
     };
     const body = maps[kind].get(key);

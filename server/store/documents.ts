@@ -3,6 +3,7 @@ import type { Db } from '../database/connection';
 import { readCategories, readCollections, readNamed } from './groups';
 import { readRedirects } from './redirects';
 import { readMenu, readPages, readSettings } from './pages';
+import { readOffers } from './offers';
 import { readProducts } from './products';
 import { readSpecSheets } from './spec-sheets';
 
@@ -17,6 +18,7 @@ const readers: Record<Keyed, (db: Db, keys?: readonly string[]) => { id: string 
   tag: (db) => readNamed(db, 'tag'),
   specSheet: (db) => readSpecSheets(db),
   page: (db) => readPages(db),
+  offer: (db) => readOffers(db),
 };
 
 /** Reads documents of the working catalog: those with these keys, or all of a kind. */

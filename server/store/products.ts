@@ -82,6 +82,9 @@ const variantCells = Object.entries(plainVariantColumns).map(([name, { column, a
   jsonOf(`variant.${column}`, as),
 ]);
 
+/** Pieces left of a variant: what the seller counted less what shoppers took; null where it is not counted. */
+const LEFT = 'max(0, stock.count - coalesce(stock_taken.pieces, 0))';
+
 /**
  * A product as JSON, put together by SQLite: reading a catalog cell by cell into JavaScript, and its parts together there,
  * takes twice as long.
@@ -101,10 +104,10 @@ const productJson = jsonObject({
     jsonObject({
       id: 'id',
       values: 'json(value_ids)',
-      stock: 'stock.count',
+      stock: LEFT,
       ...Object.fromEntries(variantCells),
     }),
-    'variant LEFT JOIN stock ON stock.variant_id = variant.id WHERE variant.product_id = product.id',
+    'variant LEFT JOIN stock ON stock.variant_id = variant.id LEFT JOIN stock_taken ON stock_taken.variant_id = variant.id WHERE variant.product_id = product.id',
     'variant.position',
   ),
   pictures: jsonList(
@@ -183,15 +186,17 @@ export interface StockRow {
   count: number | null;
 }
 
+const stockRows = `SELECT stock.variant_id AS variantId, stock.product_id AS productId, ${LEFT} AS count
+  FROM stock LEFT JOIN stock_taken USING (variant_id)`;
+
 export function readStock(db: Db, productIds: readonly string[]): StockRow[] {
-  const sql = `SELECT variant_id AS variantId, product_id AS productId, count FROM stock
-    WHERE product_id IN (SELECT value FROM json_each(?))`;
+  const sql = `${stockRows} WHERE stock.product_id IN (SELECT value FROM json_each(?))`;
   return statement(db, sql).all(JSON.stringify(productIds)) as StockRow[];
 }
 
 /** Pieces left of all variants. */
 export function readAllStock(db: Db): Iterable<StockRow> {
-  const rows = db.prepare('SELECT variant_id AS variantId, product_id AS productId, count FROM stock').iterate();
+  const rows = db.prepare(stockRows).iterate();
   return rows as Iterable<StockRow>;
 }
 

@@ -93,12 +93,14 @@ const putVariant = `INSERT INTO variant (id, product_id, ${variantNames.join(', 
   VALUES (?, ?, ${variantNames.map(() => '?').join(', ')})
   ON CONFLICT DO UPDATE SET ${variantNames.map((name) => `${name} = excluded.${name}`).join(', ')}`;
 
+/** Makes `stock` what is left of a variant now: what shoppers took before is counted on top. */
 export function putStock(db: Db, productId: string, { id, stock }: Pick<Variant, 'id' | 'stock'>): void {
   statement(
     db,
-    `INSERT INTO stock (variant_id, product_id, count) VALUES (?, ?, ?)
+    `INSERT INTO stock (variant_id, product_id, count)
+     VALUES (@id, @productId, @stock + coalesce((SELECT pieces FROM stock_taken WHERE variant_id = @id), 0))
      ON CONFLICT DO UPDATE SET count = excluded.count`,
-  ).run(id, productId, stock);
+  ).run({ id, productId, stock });
 }
 
 /**

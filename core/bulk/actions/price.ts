@@ -6,7 +6,7 @@ import { lessPercent } from '../../pricing/price';
 import { taxRateOf } from '../../pricing/tax';
 import { bulkAction } from '../bulk-action';
 import { floorSchema, held, percent, refusal, withVariants } from '../price-floor';
-import { roundingSchema } from '../price-rounding';
+import { roundingSchema } from '../../model/rounding';
 
 const schema = z.strictObject({
   do: z.literal('price'),
@@ -44,7 +44,7 @@ export const price = bulkAction({
     const refused = refusal(product);
     if (refused) return { problem: refused };
     const { settings } = sources;
-    const taxRate = taxRateOf(settings, product.taxClass);
+    const taxRate = taxRateOf(settings, product.taxClass, sources.now);
     const notes = new Set<string>();
     const variants: Variant[] = [];
     for (const variant of product.variants) {

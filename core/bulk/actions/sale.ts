@@ -3,7 +3,7 @@ import { type Variant } from '../../model/product';
 import { lessPercent } from '../../pricing/price';
 import { bulkAction } from '../bulk-action';
 import { floorSchema, held, percent, refusal, withVariants } from '../price-floor';
-import { roundingSchema } from '../price-rounding';
+import { roundingSchema } from '../../model/rounding';
 
 const schema = z.strictObject({
   do: z.literal('sale'),

@@ -16,6 +16,7 @@ const kindWords: Record<Change['kind'], string> = {
   tag: 'tag',
   specSheet: 'spec sheet',
   page: 'page',
+  offer: 'offer',
   menu: 'menu',
   settings: 'settings',
   redirect: 'forwarding address',
@@ -27,6 +28,7 @@ const addresses: Partial<Record<Change['kind'], (key: string) => string>> = {
   page: (key) => `/shopfront?page=${key}`,
   menu: () => '/shopfront',
   category: () => '/groups',
+  offer: (key) => `/prices/${key}`,
 };
 
 const isPrice = (label: string) => label.startsWith('Price');

@@ -1,4 +1,4 @@
-import type { Rounding } from '../../../../core/bulk/price-rounding';
+import type { Rounding } from '../../../../core/model/rounding';
 import { Select } from '../../../shared/ui/select';
 
 const endings: { value: string; label: string; rounding: Pick<Rounding, 'step' | 'ending'> | null }[] = [

@@ -1,0 +1,3 @@
+import type { OfferActionWork } from './offer-action';
+
+export const freeDelivery: OfferActionWork<'freeDelivery'> = { words: () => 'free delivery', works: 'joins' };

@@ -1,0 +1,12 @@
+import { lessPercent } from '../price';
+import { percentWords, type OfferActionWork } from './offer-action';
+
+export const ladder: OfferActionWork<'ladder'> = {
+  words: ({ steps }) => steps.map(({ from, off }) => `${percentWords(off)} off from ${from} pieces`).join(', '),
+  works: 'basket',
+  basket: ({ steps }, runs) => {
+    const pieces = runs.reduce((sum, { quantity }) => sum + quantity, 0);
+    const step = steps.findLast(({ from }) => pieces >= from);
+    return runs.map(({ price, quantity }) => (step ? (price - lessPercent(price, step.off)) * quantity : 0));
+  },
+};
