@@ -16,6 +16,7 @@ const core = [
   'core/rules',
   'core/shop',
   'core/storefront',
+  'core/orders',
   'core/exposure',
   'core/publishing',
   'core/bulk',
@@ -41,6 +42,7 @@ const serverSubjects = [
   'server/products',
   'server/groups',
   'server/pages',
+  'server/prices',
   'server/orders',
   'server/people',
   'server/search',
@@ -65,7 +67,7 @@ rooms['server/storefront'].push('shop');
 rooms['server/app'] = [...serverFloors, ...serverSubjects, 'shop', 'contract', ...core];
 
 /** No feature of the desk knows another: what two of them use is shared, and the app puts them together. */
-const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review', 'orders', 'set-up'].map(
+const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review', 'orders', 'prices', 'set-up'].map(
   (name) => `desk/features/${name}`,
 );
 rooms['desk/data'] = ['contract', ...core];

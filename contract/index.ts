@@ -1,3 +1,4 @@
+import { basketRoutes } from './basket';
 import { bulkRoutes } from './bulk';
 import { deskRoutes } from './desk';
 import { exposureRoutes } from './exposure';
@@ -6,6 +7,8 @@ import { groupRoutes } from './groups';
 import { historyRoutes } from './history';
 import { optionListRoutes, specSheetRoutes } from './lists';
 import { letterRoutes } from './letters';
+import { offerRoutes } from './offers';
+import { orderRoutes } from './orders';
 import { ruleRoutes } from './rules';
 import { sheetRoutes } from './sheet';
 import { shopRoutes } from './shop';
@@ -32,6 +35,9 @@ export const routes = {
   sheet: sheetRoutes,
   setUp: setUpRoutes,
   letters: letterRoutes,
+  offers: offerRoutes,
+  orders: orderRoutes,
+  basket: basketRoutes,
   whyFound: whyFoundRoutes,
   shop: shopRoutes,
 };

@@ -6,6 +6,7 @@ import type { PageView } from '../core/storefront/pages/page-view';
 import type { SectionView } from '../core/storefront/pages/sections/sections';
 import type { LinkView } from '../core/storefront/pages/targets';
 import type { ProductPageView } from '../core/storefront/product-page-view';
+import type { SellingPage } from '../core/storefront/selling-pages';
 import type { ProductView } from '../core/storefront/views';
 import type { RelationStrip } from '../core/storefront/relation-strips';
 
@@ -53,6 +54,7 @@ export type PageData =
   | { kind: 'page'; page: PageView }
   | ListingPageData
   | ({ kind: 'product'; product: ProductView; variantId: string | null; strips: RelationStrip[] } & ProductPageView)
+  | SellingPage
   | MissingPageData
   | ClosedPageData;
 

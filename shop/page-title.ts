@@ -12,6 +12,12 @@ export function titleOf({ shop, page }: ShopData): string {
       return page.meta.title || `${page.title} · ${shop.name}`;
     case 'product':
       return page.product.meta.title;
+    case 'basket':
+      return `Basket · ${shop.name}`;
+    case 'checkout':
+      return `Checkout · ${shop.name}`;
+    case 'order':
+      return `Order ${page.number} · ${shop.name}`;
     case 'closed':
       return shop.name;
     case 'missing':

@@ -17,6 +17,9 @@ export interface Parts {
   page: ComponentType<BodyProps<'page'>>;
   listing: ComponentType<BodyProps<'listing'>>;
   product: ComponentType<BodyProps<'product'>>;
+  basket: ComponentType<BodyProps<'basket'>>;
+  checkout: ComponentType<BodyProps<'checkout'>>;
+  order: ComponentType<BodyProps<'order'>>;
   sections: ComponentType<SectionsProps>;
 }
 export type PartName = keyof Parts;
@@ -26,6 +29,9 @@ export const partFiles: Readonly<Record<PartName, string>> = {
   page: 'shop/home/page-body.tsx',
   listing: 'shop/listing/listing-page.tsx',
   product: 'shop/product/product-page.tsx',
+  basket: 'shop/basket/basket-page.tsx',
+  checkout: 'shop/basket/checkout-page.tsx',
+  order: 'shop/basket/order-page.tsx',
   sections: 'shop/home/sections/sections.tsx',
 };
 
@@ -46,6 +52,9 @@ export function partsOf(page: PageData): PartName[] {
   switch (page.kind) {
     case 'page':
     case 'product':
+    case 'basket':
+    case 'checkout':
+    case 'order':
       return [page.kind];
     case 'listing':
       return page.above.length + page.below.length > 0 ? ['listing', 'sections'] : ['listing'];

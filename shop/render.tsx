@@ -35,8 +35,7 @@ function descriptionOf({ shop, page }: ShopData): string {
 function isForSearchEngines({ base, url, page }: ShopData): boolean {
   return (
     base === '' &&
-    page.kind !== 'missing' &&
-    page.kind !== 'closed' &&
+    (page.kind === 'page' || page.kind === 'product' || page.kind === 'listing') &&
     !(page.kind === 'product' && page.product.meta.noindex) &&
     !(page.kind === 'listing' && page.meta.noindex) &&
     !(page.kind === 'page' && page.page.meta.noindex) &&
@@ -50,7 +49,8 @@ const scriptJson = (value: unknown) => JSON.stringify(value).replace(/</g, '\\u0
 
 /** What is shown where somebody shares a link to the page. */
 function cardOfPage(data: ShopData): string {
-  if (data.base !== '' || data.page.kind === 'missing' || data.page.kind === 'closed') return '';
+  const { kind } = data.page;
+  if (data.base !== '' || !(kind === 'page' || kind === 'product' || kind === 'listing')) return '';
   const picture = pictureOfPage(data) ?? (data.shop.shared && sharedUrl(data.shop.shared.media));
   const told: [property: string, content: string | undefined][] = [
     ['og:site_name', data.shop.name],

@@ -2,6 +2,8 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type
 import { usualCardLook } from '../core/model/card-choices';
 import type { Typed } from '../contract/shop-window';
 import { BaseContext } from './base';
+import { BasketContext } from './basket/basket-store';
+import { useBasketDesk } from './basket/use-basket-desk';
 import { tellDesk, useBuilding } from './building/use-building';
 import { CardLookContext } from './ui/card-look';
 import { QuickLookContext } from './ui/quick-look-context';
@@ -21,6 +23,7 @@ import { useCardLinks } from './use-card-links';
 
 // What only some shoppers want, and what none but the seller does.
 const QuickLook = lazy(() => import('./product/quick-look'));
+const BasketDrawer = lazy(() => import('./basket/basket-drawer'));
 const BuildingLayer = lazy(() => import('./building/building-layer'));
 
 const SETTLE_MS = 150;
@@ -75,6 +78,7 @@ export function ShopApp({ initial }: { initial: ShopData }) {
 
   const [looked, setLooked] = useState<string | null>(null);
   const isReady = useReady();
+  const { desk, drawer, setDrawer, setPieces } = useBasketDesk(shown.url);
 
   const building = useBuilding(initial.base !== '');
   const editing = useMemo(
@@ -87,31 +91,38 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   if (data.page.kind === 'closed') return <ClosedPage shop={data.shop} page={data.page} />;
   return (
     <BaseContext value={data.base}>
-      <CardLookContext value={data.shop.cards ?? usualCardLook}>
-        <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
-          To the content
-        </a>
-        <NoticeLine shop={data.shop} />
-        <Header data={data} />
-        <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
-          <EditingContext value={editing}>
-            <QuickLookContext value={isReady && !building ? setLooked : null}>
-              <Body data={data} url={wanted} go={go} />
-            </QuickLookContext>
-          </EditingContext>
-        </main>
-        <Footer data={data} />
-        {looked !== null && (
-          <Suspense>
-            <QuickLook url={looked} close={() => setLooked(null)} go={go} />
-          </Suspense>
-        )}
-        {building && (
-          <Suspense>
-            <BuildingLayer building={building} drawn={data.page} />
-          </Suspense>
-        )}
-      </CardLookContext>
+      <BasketContext value={isReady && data.base === '' ? desk : null}>
+        <CardLookContext value={data.shop.cards ?? usualCardLook}>
+          <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
+            To the content
+          </a>
+          <NoticeLine shop={data.shop} />
+          <Header data={data} />
+          <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
+            <EditingContext value={editing}>
+              <QuickLookContext value={isReady && !building ? setLooked : null}>
+                <Body data={data} url={wanted} go={go} />
+              </QuickLookContext>
+            </EditingContext>
+          </main>
+          <Footer data={data} />
+          {looked !== null && (
+            <Suspense>
+              <QuickLook url={looked} close={() => setLooked(null)} go={go} />
+            </Suspense>
+          )}
+          {building && (
+            <Suspense>
+              <BuildingLayer building={building} drawn={data.page} />
+            </Suspense>
+          )}
+          {drawer && (
+            <Suspense>
+              <BasketDrawer initial={drawer} tell={({ count }) => setPieces(count)} close={() => setDrawer(null)} />
+            </Suspense>
+          )}
+        </CardLookContext>
+      </BasketContext>
     </BaseContext>
   );
 }

@@ -35,6 +35,9 @@ export function pictureOfPage({ page }: ShopData): string | undefined {
       const banner = page.page.sections.find((section) => section.kind === 'banner');
       return address(banner?.kind === 'banner' ? banner.slides[0]?.picture : undefined) ?? undefined;
     }
+    case 'basket':
+    case 'checkout':
+    case 'order':
     case 'missing':
     case 'closed':
       return undefined;
@@ -87,6 +90,9 @@ export function structuredPage(data: ShopData): object[] {
             },
           ]
         : [];
+    case 'basket':
+    case 'checkout':
+    case 'order':
     case 'missing':
     case 'closed':
       return [];

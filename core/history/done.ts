@@ -101,6 +101,14 @@ const catalogue = {
   pageChanged: ({ title }: Titled) => `Changed page “${title}”`,
   pageDeleted: ({ title }: Titled) => `Deleted page “${title}”`,
 
+  offerAdded: ({ name }: Named) => `Made the offer “${name}”`,
+  offerChanged: ({ name }: Named) => `Changed the offer “${name}”`,
+  offerDeleted: ({ name }: Named) => `Deleted the offer “${name}”`,
+  codesAdded: ({ name, count }: Named & { count: number }) =>
+    `Made ${countWords(count, 'code', 'codes')} for “${name}”`,
+  codesDeleted: ({ name, count }: Named & { count: number }) =>
+    `Deleted ${countWords(count, 'code', 'codes')} of “${name}”`,
+
   viewKept: ({ name }: Named) => `Kept the view “${name}”`,
   viewDeleted: ({ name }: Named) => `Deleted the view “${name}”`,
   specSheetAdded: ({ name }: Named) => `Added the spec sheet “${name}”`,

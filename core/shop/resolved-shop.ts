@@ -189,6 +189,11 @@ export class ResolvedShop {
     return this.#offered.get(productId)?.before ?? facts;
   }
 
+  /** Facts of a product at another moment (seconds since 1970), before offers. */
+  factsAt(product: ProductDocument, now: number): ProductFacts {
+    return factsOf(product, { ...this.#factSources(product), now });
+  }
+
   /** The catalog offers that take a product in now, by priority. */
   offersOf(productId: string): readonly Offer[] {
     if (this.offersNow.running.catalog.length === 0) return NO_OFFERS;

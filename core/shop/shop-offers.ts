@@ -56,7 +56,14 @@ export class ShopOffers {
   constructor(readonly shop: ShopOfOffers) {}
 
   get running(): Running {
-    return (this.#running ??= this.#found());
+    return (this.#running ??= this.at(this.shop.now));
+  }
+
+  /** Whom an offer takes in, whether it holds or not. */
+  testOf(offer: Offer): (before: ProductFacts) => boolean {
+    const test = goodsTest(offer, this.#fieldsBefore(this.shop.now));
+    const hour = hourOf(this.shop.now);
+    return (before) => test(before, hour);
   }
 
   /** To be called when offers, what their rules name, or the moment of the shop changed. Answers what held before. */
@@ -73,15 +80,16 @@ export class ShopOffers {
     );
   }
 
-  #found(): Running {
+  /** The offers that hold at any moment, seconds since 1970. */
+  at(now: number): Running {
     const { shop } = this;
     if (shop.offers.size === 0) return nobody;
-    const { now, settings } = shop;
+    const { settings } = shop;
     const { timeZone } = settings;
     const all = [...shop.offers.values()].sort(byPriority);
     const offers = all.filter((offer) => isRunning(offer, now, timeZone));
     const until = Math.min(...all.map((offer) => nextOfferEdge(offer, now, timeZone) ?? Infinity));
-    const fields = this.#fieldsBefore();
+    const fields = this.#fieldsBefore(now);
     const hour = hourOf(now);
     const tests = new Map(offers.map((offer) => [offer.id, goodsTest(offer, fields)]));
     const takes = (offer: Offer, before: ProductFacts) => tests.get(offer.id)?.(before, hour) ?? false;
@@ -97,12 +105,12 @@ export class ShopOffers {
   }
 
   /** The fields of the shop, with collections as they are before offers: the index knows only what is after them. */
-  #fieldsBefore(): FieldRegistry {
+  #fieldsBefore(now: number): FieldRegistry {
     const { fields, collections } = this.shop;
     const field = fields.get(COLLECTION_FIELD)!;
     const tests = new Map<string, (facts: ProductFacts) => boolean>();
     const before = new Map(fields);
-    const hour = hourOf(this.shop.now);
+    const hour = hourOf(now);
     const testOfCollection = (id: string) => {
       let test = tests.get(id);
       if (!test) tests.set(id, (test = collectionTest(id, collections, before, hour)));

@@ -1,7 +1,7 @@
 import type { BundleView } from './views';
 import { variantName } from '../products/variants';
 import type { ProductDocument } from '../model/document';
-import { effectivePrice } from '../pricing/price';
+import { shopPrice } from '../shop/shop-price';
 import { pictureOf, pictureView } from './card';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
@@ -27,7 +27,7 @@ export function bundleView(shop: ResolvedShop, product: ProductDocument): Bundle
           variants: part.variants.map((variant) => ({
             id: variant.id,
             label: variantName(part.options, variant),
-            price: effectivePrice(part, variant, shop.now).price,
+            price: shopPrice(shop, part, variant).price,
             most: Math.min(max, shop.stock(variant.id) ?? max),
           })),
         };

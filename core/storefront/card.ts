@@ -99,7 +99,7 @@ function wantedParts(
   product: ProductDocument,
   picture: Picture | undefined,
   stock: number,
-): Pick<ProductCard, 'second' | 'category' | 'stock' | 'button'> {
+): Pick<ProductCard, 'second' | 'category' | 'stock' | 'button' | 'buys'> {
   const { parts, second } = shop.settings.cards;
   const has = (part: CardPart) => parts.includes(part);
   const other = second ? product.pictures.find(({ id }) => id !== picture?.id) : undefined;
@@ -112,6 +112,7 @@ function wantedParts(
     }),
     ...(has('stock') && { stock: stockWords(product, stock) }),
     ...(has('button') && { button: buttonWords(product, stock) }),
+    ...(has('button') && isBoughtAtOnce(product, stock) && { buys: product.variants[0]!.id }),
   };
 }
 
@@ -127,9 +128,19 @@ function stockWords({ kind, whenSoldOut, orderDelay }: ProductDocument, stock: n
   }[kind];
 }
 
+/** Can a product go into the basket without anything being chosen? */
+const isBoughtAtOnce = ({ variants, kind, priceOnRequest, ownValue, whenSoldOut }: ProductDocument, stock: number) =>
+  variants.length === 1 &&
+  kind !== 'bundle' &&
+  ownValue === null &&
+  !priceOnRequest &&
+  (stock > 0 || whenSoldOut === 'order');
+
 /** What the button of a card says: what is chosen first, and what can only be looked at. */
-function buttonWords({ variants, kind, priceOnRequest }: ProductDocument, stock: number): string {
+function buttonWords(product: ProductDocument, stock: number): string {
+  const { variants, kind, priceOnRequest } = product;
   if (priceOnRequest) return 'Ask for the price';
+  if (isBoughtAtOnce(product, stock)) return 'Add to basket';
   if (stock <= 0) return 'See it';
   return variants.length > 1 || kind === 'bundle' ? 'Choose' : 'See it';
 }

@@ -174,6 +174,7 @@ export function productView(
       }),
     })),
     variants,
+    ...(product.ownValue && pricing === 'shown' && { ownValue: product.ownValue }),
     pricing,
     quantityPrices: product.quantityPrices,
     saleUntil,

@@ -7,7 +7,7 @@ import { fitSchema, focusSchema, productKindSchema } from '../model/product-valu
 const whole = z.number().int();
 const labelled = z.object({ label: z.string(), value: z.string() });
 
-const pictureViewSchema = z.object({
+export const pictureViewSchema = z.object({
   media: z.string(),
   alt: z.string(),
   width: z.number(),
@@ -55,6 +55,8 @@ export const productCardSchema = z.object({
   stock: z.string().optional(),
   /** words of the button that leads on; only where cards have one */
   button: z.string().optional(),
+  /** the variant that its button puts into the basket; only where nothing has to be chosen */
+  buys: z.string().optional(),
 });
 export type ProductCard = z.infer<typeof productCardSchema>;
 
@@ -199,6 +201,8 @@ export const productViewSchema = z.object({
   ),
   variants: z.array(variantViewSchema),
   /** amounts are 0 unless this is "shown" */
+  /** of a gift card: the shopper may choose a value between these, minor units */
+  ownValue: z.object({ from: whole, upTo: whole }).optional(),
   pricing: pricingShownSchema,
   /** reduction by number of pieces, basis points */
   quantityPrices: z.array(z.object({ from: whole, off: whole })),

@@ -8,6 +8,7 @@ import type { ShopAssets } from '../../shop/render';
 import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
+import { pricesApi } from '../prices/routes';
 import { publishingApi } from '../publishing/routes';
 import { setUpApi } from '../set-up/routes';
 import { ordersApi } from '../orders/routes';
@@ -29,7 +30,7 @@ import { servePictures } from '../media/serve-pictures';
 import { readSession, SESSION_COOKIE } from '../people/sign-in';
 import { shopApi } from '../storefront/shop-api';
 import { door } from '../storefront/door';
-import { nothingThere, problemPage, storefront } from '../storefront/storefront';
+import { nothingThere, problemPage, shopPage, storefront } from '../storefront/storefront';
 
 export interface AppParts {
   catalog: Catalog;
@@ -115,7 +116,8 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     historyApi(catalog),
     publishingApi(catalog),
     eventsApi(catalog),
-    ordersApi(catalog),
+    ordersApi({ catalog, isSecure, originNow: parts.originNow, show: shopPage(parts) }),
+    pricesApi(catalog),
     setUpApi(catalog),
   );
   if (dist)

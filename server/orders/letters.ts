@@ -79,7 +79,7 @@ export function lettersOf(catalog: Catalog) {
 }
 
 /** Who mails of the shop come from: by name, and with the address that answers go to. */
-function senderOf({ settings: { name, contact } }: ResolvedShop): { name: string; words: string } {
+export function senderOf({ settings: { name, contact } }: ResolvedShop): { name: string; words: string } {
   const [sender, mail] = [contact.senderName || name, contact.senderMail || contact.mail];
   return { name: sender, words: mail ? `${sender} <${mail}>` : sender };
 }

@@ -3,7 +3,12 @@ import type { z } from 'zod';
 import { backNoteSchema, letterRoutes, questionSchema } from '../../contract/letters';
 import { answer, parse } from '../http/answer';
 import { limitRequests } from '../http/limit-requests';
+import { orderRoutes } from '../../contract/orders';
 import type { Catalog } from '../state/catalog';
+import { basketApi, type SellingParts } from './basket-routes';
+import { checkoutApi } from './checkout-routes';
+import { orderAnswer, ordersAnswer } from './order-queries';
+import { addNote, cancel, markPaid, markSent, orderOrRefuse, refund } from './order-steps';
 import { answerQuestion, ask, lettersOf, putQuestionAway, waitFor } from './letters';
 
 const ok = { ok: true as const };
@@ -12,7 +17,8 @@ const ok = { ok: true as const };
 const slowly = () => limitRequests(10 * 60_000, 20);
 
 /** What shoppers write to the shop, and what the desk reads and answers of it. */
-export function ordersApi(catalog: Catalog): Router {
+export function ordersApi(parts: SellingParts): Router {
+  const { catalog, originNow } = parts;
   const router = Router();
   answer(
     router,
@@ -42,6 +48,25 @@ export function ordersApi(catalog: Catalog): Router {
     return ok;
   });
   forms(router, catalog);
+  answer(router, orderRoutes.orders, ({ query }) => ordersAnswer(catalog, query));
+  answer(router, orderRoutes.order, ({ params }) => orderAnswer(catalog, orderOrRefuse(catalog, params.id!)));
+  const by = (user: string) => ({ catalog, userId: user, origin: originNow() });
+  answer(router, orderRoutes.paid, ({ params, user }) =>
+    orderAnswer(catalog, markPaid(by(user), params.id!, orderOrRefuse(catalog, params.id!).body.payment.name)),
+  );
+  answer(router, orderRoutes.sent, ({ params, user, body }) =>
+    orderAnswer(catalog, markSent(by(user), params.id!, body)),
+  );
+  answer(router, orderRoutes.refund, ({ params, user, body }) =>
+    orderAnswer(catalog, refund(by(user), params.id!, body)),
+  );
+  answer(router, orderRoutes.cancel, ({ params, user, body }) =>
+    orderAnswer(catalog, cancel(by(user), params.id!, body.reason)),
+  );
+  answer(router, orderRoutes.note, ({ params, user, body }) =>
+    orderAnswer(catalog, addNote(by(user), params.id!, body.text)),
+  );
+  router.use(basketApi(parts), checkoutApi(parts));
   return router;
 }
 

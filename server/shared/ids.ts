@@ -23,6 +23,8 @@ const prefixes = {
   user: 'u',
   question: 'q',
   invite: 'n',
+  offer: 'a',
+  order: 'r',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

@@ -94,6 +94,15 @@ export class Catalog {
     this.events.emit('event', { type: 'changed', id: changeId, subjects: [...subjects] });
   }
 
+  /** Takes up what an order moved: stock and sales of these products. It holds in both shops at once, and is no change. */
+  takeUpOrders(productIds: readonly string[]): void {
+    const subjects = productIds.map((id) => `product:${id}`);
+    this.#keeper.note(subjects);
+    const ids = this.working.takeUpMoves(productIds);
+    this.live.shop.take({ refreshed: ids });
+    this.events.emit('event', { type: 'changed', id: 0, subjects });
+  }
+
   #refresh(subjects: readonly string[], ready?: ReadyProducts): void {
     this.#keeper.note(subjects);
     // What is no part of an edition, such as stock, holds in the live shop at once.

@@ -14,7 +14,7 @@ import { serialise } from '../database/stored-form';
 import type { StockLevels } from './stock-levels';
 import { readyProduct, type ReadyProduct, type ReadyProducts } from '../store/ready-products';
 import { readDocuments } from '../store/documents';
-import { readStock, type StockRow } from '../store/products';
+import { readProducts, readStock, type StockRow } from '../store/products';
 import { readSales } from '../store/sales';
 
 /** Key of a document across kinds. */
@@ -77,6 +77,17 @@ export class WorkingCatalog {
   /** Takes what was sold from here on; the products concerned are to be refreshed. */
   takeUpSales(sales: ReadonlyMap<string, readonly DaySales[]>): void {
     this.#sales = sales;
+  }
+
+  /** Reads stock and sales of products again, after shoppers moved them. Answers the products. */
+  takeUpMoves(productIds: readonly string[]): string[] {
+    this.#restock(productIds);
+    const sales = new Map(this.#sales);
+    for (const [id, days] of readSales(this.db, productIds)) sales.set(id, days);
+    this.#sales = sales;
+    for (const product of readProducts(this.db, productIds)) this.products.set(product.id, product);
+    this.shop.take({ refreshed: productIds });
+    return [...productIds];
   }
 
   /**

@@ -1,10 +1,14 @@
 import type { DaySales } from '../../core/shop/facts';
 import type { Db } from '../database/connection';
 
-/** What was sold of each product, by day, the last day first. */
-export function readSales(db: Db): Map<string, DaySales[]> {
+/** What was sold of each product, or of these, by day, the last day first. */
+export function readSales(db: Db, productIds?: readonly string[]): Map<string, DaySales[]> {
   const sales = new Map<string, DaySales[]>();
-  const rows = db.prepare(`SELECT product_id, day, pieces FROM sale ORDER BY product_id, day DESC`).raw().iterate();
+  const some = productIds ? 'WHERE product_id IN (SELECT value FROM json_each(?))' : '';
+  const rows = db
+    .prepare(`SELECT product_id, day, pieces FROM sale ${some} ORDER BY product_id, day DESC`)
+    .raw()
+    .iterate(...(productIds ? [JSON.stringify(productIds)] : []));
   for (const [productId, day, pieces] of rows as Iterable<[string, number, number]>) {
     const known = sales.get(productId);
     if (known) known.push({ day, pieces });

@@ -226,7 +226,8 @@ export function pageData(context: PageContext, request: PageRequest): { status: 
   return { status: 200, data: framed(context.shop, request, found) };
 }
 
-function framed(shop: ResolvedShop, request: PageRequest, page: PageData): ShopData {
+/** A page in the frame of its shop. */
+export function framed(shop: ResolvedShop, request: PageRequest, page: PageData): ShopData {
   return {
     shop: frameView(shop),
     base: request.base,

@@ -1,6 +1,7 @@
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { refusals } from '../shared/refusals';
 import { problemTypes, type Problem } from '../../contract/problem';
+import type { SellingPage } from '../../core/storefront/selling-pages';
 import { suggest } from '../../core/storefront/suggest';
 import { groupPath } from '../../core/shop/open-groups';
 import { renderShop, type ShopAssets } from '../../shop/render';
@@ -9,7 +10,7 @@ import type { Catalog } from '../state/catalog';
 import { readPriceSpans } from '../store/price-spans';
 import { publishedAt } from '../store/redirects';
 import { ProblemError } from '../shared/problem';
-import { missingPage, pageData, type PageRequest } from './page-data';
+import { framed, missingPage, pageData, type PageRequest } from './page-data';
 
 export interface StorefrontParts {
   catalog: Catalog;
@@ -86,6 +87,16 @@ export function storefront(parts: StorefrontParts): Router {
   );
   router.get(paths, (request, response) => send(parts, '', request, response));
   return router;
+}
+
+/** Draws a page that is one shopper's own, such as the basket: in the frame of the live shop, and kept by nobody. */
+export function shopPage({ catalog, assets, originNow }: StorefrontParts) {
+  return (request: Request, response: Response, page: SellingPage, status = 200): void => {
+    const data = framed(catalog.live.shop, requestOf(request, '', originNow()), page);
+    response.status(status).set('Vary', 'Accept').set('Cache-Control', 'no-store');
+    if (wantsJson(request)) response.json(data);
+    else response.type('html').send(renderShop(data, assets));
+  };
 }
 
 /** Addresses that programs ask, which are answered in their language. */

@@ -1,7 +1,8 @@
-import { Menu } from 'lucide-react';
+import { Menu, ShoppingBasket } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useHref } from '../base';
 import type { Look } from '../../core/model/look';
+import { useBasketDesk } from '../basket/basket-store';
 import type { ShopData } from '../data';
 import { CloseButton } from '../ui/close-button';
 import { PhoneMenu, WideMenu } from './menu-list';
@@ -29,6 +30,31 @@ const heads: Record<Look['header'], { box: string; name: string; menu: string; s
     search: '',
   },
 };
+
+/** The way to the basket, with how much is in it once the browser knows. */
+function BasketLink({ base }: { base: string }) {
+  const pieces = useBasketDesk()?.pieces ?? 0;
+  const look = 'flex shrink-0 items-center gap-1.5 rounded-full px-2 py-2 text-ink max-lg:ml-auto lg:order-last';
+  const drawn = (
+    <>
+      <ShoppingBasket size={22} aria-hidden="true" />
+      <span className="sr-only">Basket</span>
+      {pieces > 0 && (
+        <span className="text-sm font-semibold tabular-nums">
+          {pieces}
+          <span className="sr-only"> {pieces === 1 ? 'piece' : 'pieces'}</span>
+        </span>
+      )}
+    </>
+  );
+  // The shop window sells nothing.
+  if (base !== '') return <span className={look}>{drawn}</span>;
+  return (
+    <a href="/basket" className={`${look} hover:bg-mist`}>
+      {drawn}
+    </a>
+  );
+}
 
 /** Name, search and menu; on a phone the menu comes out as a drawer. */
 export function Header({ data }: Props) {
@@ -81,6 +107,7 @@ export function Header({ data }: Props) {
           initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''}
           className={head.search}
         />
+        <BasketLink base={base} />
       </div>
       {/* Escape closes a dialog by itself. */}
       {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events */}

@@ -3,7 +3,7 @@ import { formatMoney } from '../../core/shared/money';
 import type { BundlePartView, BundleView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { Picture } from '../ui/picture';
-import { choose, missingOf, startChoice, sumOf, type BundleChoice } from './bundle-choice';
+import { choose, missingOf, sumOf, type BundleChoice } from './bundle-choice';
 
 type SlotView = BundleView['slots'][number];
 
@@ -117,14 +117,15 @@ const takes = ({ min, max, parts }: SlotView) => {
 
 interface Props {
   bundle: BundleView;
+  choice: BundleChoice;
+  setChoice: (choice: BundleChoice) => void;
   /** price of the bundle where it is fixed */
   fixed: number;
   currency: string;
 }
 
 /** What a bundle is put together from, with the sum as it is chosen. */
-export function BundleChooser({ bundle, fixed, currency }: Props) {
-  const [choice, setChoice] = useState(() => startChoice(bundle));
+export function BundleChooser({ bundle, choice, setChoice, fixed, currency }: Props) {
   const { singly, together } = sumOf(bundle, choice, fixed);
   const missing = missingOf(bundle, choice);
   return (

@@ -1,6 +1,7 @@
 import { useContext, useState, type ReactNode } from 'react';
 import { frames, type BadgeColour, type CardPart } from '../../core/model/card-choices';
 import type { ProductCard as Card } from '../../core/storefront/views';
+import { useBasketDesk } from '../basket/basket-store';
 import { useBase } from '../base';
 import { CardLookContext } from './card-look';
 import { QuickLookContext } from './quick-look-context';
@@ -73,13 +74,46 @@ const drawnParts: Record<Exclude<CardPart, 'picture'>, (card: Card, isRange: boo
   swatches: ({ swatches }) => <Swatches swatches={swatches} />,
   unitPrice: ({ unitPrice, price }) => unitPrice && <UnitPrice of={unitPrice} currency={price.currency} />,
   stock: ({ stock }) => quiet(stock),
-  button: ({ button }) =>
-    button && (
+  button: ({ button, buys }) =>
+    button &&
+    !buys && (
       <span className="mt-1.5 rounded-button border border-ink px-4 py-2 text-center text-sm font-semibold text-ink group-hover:bg-mist">
         {button}
       </span>
     ),
 };
+
+/** Puts the only version of a product into the basket, right from its card. */
+function CardBuys({ slug, title, variant, words }: { slug: string; title: string; variant: string; words: string }) {
+  const desk = useBasketDesk();
+  const [problem, setProblem] = useState('');
+  return (
+    <form
+      method="post"
+      action="/basket/add"
+      onSubmit={(event) => {
+        if (!desk) return;
+        event.preventDefault();
+        void desk.add({ slug, variant, quantity: 1 }).then((refused) => setProblem(refused ?? ''));
+      }}
+    >
+      <input type="hidden" name="slug" value={slug} />
+      <input type="hidden" name="variant" value={variant} />
+      <button
+        type="submit"
+        className="mt-3 w-full rounded-button border border-ink px-4 py-2 text-center text-sm font-semibold text-ink hover:bg-mist"
+      >
+        {words}
+        <span className="sr-only">: {title}</span>
+      </button>
+      {problem && (
+        <p role="alert" className="mt-1 text-sm text-sale">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}
 
 /** A product in a grid or strip. With a variant filter on, it shows and opens the variant that matched. */
 export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, without = [] }: Props) {
@@ -153,6 +187,9 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
       <a href={base + card.url} className="flex flex-col gap-3 rounded-2xl" data-product={card.id}>
         {blocks}
       </a>
+      {card.buys && card.button && (
+        <CardBuys slug={card.slug} title={card.title} variant={card.buys} words={card.button} />
+      )}
       {quickLook && (
         <button
           type="button"

@@ -238,7 +238,7 @@ const linesArbitrary = fc.array(lineArbitrary, { minLength: 1, maxLength: 6 }).m
     line(`x${i}`, each.list, each.quantity, {
       sale: sale === null ? null : Math.min(each.list - 1, Math.floor(each.list * sale)),
       cost: cost === null ? null : Math.floor(each.list * cost),
-      taxClass: taxClass as BasketLine['taxClass'],
+      taxClass: taxClass,
       isGiftCard: isGiftCard && i === 0,
       quantityPrices: tier === null ? [] : [{ from: tier, off: 500 }],
     }),
@@ -259,15 +259,13 @@ const actionArbitrary: fc.Arbitrary<OfferAction> = fc.oneof(
     which: fc.constantFrom('cheapest' as const, 'dearest' as const),
     off: fc.integer({ min: 1, max: 10_000 }),
   }),
-  fc
-    .integer({ min: 2, max: 5 })
-    .chain((take) =>
-      fc.record({
-        does: fc.constant('nForM' as const),
-        take: fc.constant(take),
-        pay: fc.integer({ min: 1, max: take - 1 }),
-      }),
-    ),
+  fc.integer({ min: 2, max: 5 }).chain((take) =>
+    fc.record({
+      does: fc.constant('nForM' as const),
+      take: fc.constant(take),
+      pay: fc.integer({ min: 1, max: take - 1 }),
+    }),
+  ),
   fc.record({
     does: fc.constant('setPrice' as const),
     pieces: fc.integer({ min: 2, max: 4 }),

@@ -27,7 +27,7 @@ const workOf = (action: OfferAction) => works[action.does] as unknown as OfferAc
 
 /** What an offer does, in words: "10 % off". `money` writes an amount. */
 export const actionWords = (action: OfferAction, money: (amount: number) => string): string =>
-  workOf(action).words(action as never, money);
+  workOf(action).words(action, money);
 
 /** True for what prices each piece by itself, so that shoppers can be told the price before they have a basket. */
 export const pricesPieces = (action: OfferAction): boolean =>
@@ -39,14 +39,13 @@ export const reducesGoods = (action: OfferAction): boolean => workOf(action).wor
 /** The price of one piece under an action that prices pieces; null where it cannot be told. */
 export function pieceUnder(action: OfferAction, piece: PieceToPrice): number | null {
   const work = workOf(action);
-  if (work.works === 'piece') return work.piece(action as never, piece);
-  if (work.works === 'basket')
-    return piece.price - work.basket(action as never, [{ price: piece.price, quantity: 1 }])[0]!;
+  if (work.works === 'piece') return work.piece(action, piece);
+  if (work.works === 'basket') return piece.price - work.basket(action, [{ price: piece.price, quantity: 1 }])[0]!;
   return null;
 }
 
 /** What an action takes off each of some runs, minor units. */
 export function basketUnder(action: OfferAction, runs: readonly Run[]): number[] {
   const work = workOf(action);
-  return work.works === 'basket' ? work.basket(action as never, runs) : runs.map(() => 0);
+  return work.works === 'basket' ? work.basket(action, runs) : runs.map(() => 0);
 }

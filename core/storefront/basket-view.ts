@@ -1,0 +1,242 @@
+import { z } from 'zod';
+import type { BasketEntry } from '../model/basket';
+import { countryName } from '../model/countries';
+import type { BasketRefusal } from '../pricing/basket/basket-terms';
+import { deliveredTo, type DeliveryRefusal } from '../pricing/basket/delivery';
+import { variantName } from '../products/variants';
+import { formatMoney } from '../shared/money';
+import type { ResolvedShop } from '../shop/resolved-shop';
+import type { LineProblem, MetLine, ShopBasket } from '../shop/shop-basket';
+import { pictureOf, pictureView } from './card';
+import { pictureViewSchema } from './views';
+
+const whole = z.number().int();
+
+export const basketLineViewSchema = z.object({
+  key: z.string(),
+  title: z.string(),
+  url: z.string(),
+  picture: pictureViewSchema.nullable(),
+  /** "Ember · 50 m" */
+  variant: z.string(),
+  /** of a bundle: what is in it */
+  parts: z.array(z.string()),
+  quantity: whole,
+  /** how many can be had; null for no end */
+  most: whole.nullable(),
+  /** list price and price of one piece before offers on the basket, minor units */
+  list: whole,
+  unit: whole,
+  total: whole,
+  /** what came off, each by its name */
+  reductions: z.array(z.object({ name: z.string(), off: whole })),
+  /** what is other than the shopper saw it last, in plain words */
+  notices: z.array(z.string()),
+});
+
+/** The basket as shoppers meet it. Money in minor units. */
+export const basketViewSchema = z.object({
+  lines: z.array(basketLineViewSchema),
+  /** lines that cannot be had any more, and why */
+  gone: z.array(z.object({ key: z.string(), title: z.string(), why: z.string() })),
+  /** what was taken out last, and can be put back */
+  removed: z.object({ key: z.string(), title: z.string(), quantity: whole }).nullable(),
+  /** pieces in all */
+  count: whole,
+  note: z.string(),
+  currency: z.string(),
+  /** offers that took something off, or gave something */
+  offers: z.array(z.object({ name: z.string(), code: z.string().nullable(), off: whole, gift: z.string().nullable() })),
+  /** codes that were typed and do nothing now, and what is missing for an offer */
+  hints: z.array(z.object({ code: z.string().nullable(), words: z.string() })),
+  giftCards: z.array(z.object({ code: z.string(), pays: whole, left: whole })),
+  goods: whole,
+  needsDelivery: z.boolean(),
+  delivery: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      words: z.string(),
+      /** null where it cannot be had */
+      price: whole.nullable(),
+      why: z.string().nullable(),
+      isCollected: z.boolean(),
+      chosen: z.boolean(),
+    }),
+  ),
+  deliveryPrice: whole.nullable(),
+  /** what is missing until delivery is free; null where it is, or never is */
+  missing: whole.nullable(),
+  fee: whole,
+  countries: z.array(z.object({ code: z.string(), name: z.string(), chosen: z.boolean() })),
+  taxIncluded: z.boolean(),
+  taxes: z.array(z.object({ words: z.string(), tax: whole })),
+  total: whole,
+  /** what is left to pay after gift cards */
+  due: whole,
+  /** where the button on products leads */
+  button: z.enum(['drawer', 'basket', 'checkout']),
+});
+export type BasketView = z.infer<typeof basketViewSchema>;
+export type BasketLineView = BasketView['lines'][number];
+
+const goneWords: Record<LineProblem, string> = {
+  gone: 'This is not in the shop any more.',
+  soldOut: 'This is sold out.',
+  choice: 'What you chose is not offered any more: please choose again.',
+};
+
+const deliveryWords: Record<DeliveryRefusal, string> = {
+  country: 'Not to this country',
+  tooMuch: 'This is too much for it',
+  tooLarge: 'This is too large for it',
+};
+
+/** "2 × Standard line 30 m" */
+function partWords({ parts, product }: MetLine): string[] {
+  if (product.kind !== 'bundle') return [];
+  return parts.map((part) => {
+    const name = variantName(part.product.options, part.variant);
+    return `${part.quantity} × ${[part.product.title, name].filter(Boolean).join(', ')}`;
+  });
+}
+
+/** What a shopper is told of an offer that gives nothing yet; undefined where it is better not spoken of. */
+function hintWords(
+  name: string,
+  refusal: BasketRefusal,
+  isCoded: boolean,
+  money: (amount: number) => string,
+): string | undefined {
+  switch (refusal.why) {
+    case 'subtotal':
+      return `${money(refusal.missing)} more for “${name}”`;
+    case 'pieces':
+      return `${refusal.missing} more ${refusal.missing === 1 ? 'piece' : 'pieces'} for “${name}”`;
+    case 'noGoods':
+      return isCoded ? 'This code is for other goods.' : undefined;
+    case 'country':
+      return isCoded ? 'This code does not hold for your country.' : undefined;
+    case 'firstOrder':
+      return isCoded ? 'This code is for a first order.' : undefined;
+    case 'usedUp':
+      return isCoded ? 'This code is used up.' : undefined;
+    case 'better':
+      return isCoded ? 'You already pay less than with this code.' : undefined;
+    case 'nothingOff':
+    case 'atFloor':
+      return isCoded ? 'This code takes nothing off these goods.' : undefined;
+    case 'noDelivery':
+      return isCoded ? 'Delivery is free already.' : undefined;
+  }
+}
+
+function noticesOf({ entry, line }: MetLine, unit: number, money: (amount: number) => string): string[] {
+  return [
+    ...(entry.seen !== null && entry.seen !== unit ? [`The price changed: it was ${money(entry.seen)}`] : []),
+    ...(line.quantity < entry.quantity ? [`Only ${line.quantity} left: you wanted ${entry.quantity}`] : []),
+  ];
+}
+
+function removedView(shop: ResolvedShop, removed: BasketEntry | null): BasketView['removed'] {
+  const product = removed && shop.products.get(removed.productId);
+  return product ? { key: removed.key, title: product.title, quantity: removed.quantity } : null;
+}
+
+/** What gift cards pay of a sum, in the order in which they were typed. */
+export function giftCardsPay(total: number, cards: readonly { code: string; left: number }[]) {
+  let due = total;
+  const pays = cards.map(({ code, left }) => {
+    const part = Math.min(left, due);
+    due -= part;
+    return { code, pays: part, left: left - part };
+  });
+  return { pays, due };
+}
+
+/** The view of a basket. `cards`: gift cards that were typed; `unknown`: codes that nobody knows, with why. */
+export function basketView(
+  shop: ResolvedShop,
+  basket: ShopBasket,
+  beside: {
+    note: string;
+    removed: BasketEntry | null;
+    cards: readonly { code: string; left: number }[];
+    unknown: readonly { code: string; words: string }[];
+  },
+): BasketView {
+  const { settings } = shop;
+  const { price } = basket;
+  const money = (amount: number) => formatMoney(amount, settings.currency, settings.locale);
+  const { pays, due } = giftCardsPay(price.total, beside.cards);
+  const lines = basket.lines.map((met, i): BasketLineView => {
+    const { product, variant, line, most, entry } = met;
+    const { list, unit, total, reductions } = price.lines[i]!;
+    const picture = pictureOf(product, variant.id);
+    return {
+      key: entry.key,
+      title: product.title,
+      url: `/p/${product.slug}${product.variants.length > 1 ? `?v=${variant.id}` : ''}`,
+      picture: picture ? pictureView(picture, product.title) : null,
+      variant: product.kind === 'bundle' ? '' : variantName(product.options, variant),
+      parts: partWords(met),
+      quantity: line.quantity,
+      most: Number.isFinite(most) ? most : null,
+      list,
+      unit,
+      total,
+      reductions: reductions.map(({ name, off }) => ({ name, off })),
+      notices: noticesOf(met, unit, money),
+    };
+  });
+  return {
+    lines,
+    gone: basket.gone.map(({ entry, problem, title }) => ({
+      key: entry.key,
+      title: title ?? 'Something that was here',
+      why: goneWords[problem],
+    })),
+    removed: removedView(shop, beside.removed),
+    count: lines.reduce((sum, { quantity }) => sum + quantity, 0),
+    note: beside.note,
+    currency: settings.currency,
+    offers: price.used.map(({ name, code, off, gift }) => ({
+      name,
+      code,
+      off,
+      gift: gift && (shop.products.get(gift.productId)?.title ?? null),
+    })),
+    hints: [
+      ...beside.unknown.map(({ code, words }) => ({ code, words })),
+      ...price.refused.flatMap((refusal) => {
+        const words = hintWords(refusal.name, refusal, refusal.code !== null, money);
+        return words === undefined ? [] : [{ code: refusal.code, words }];
+      }),
+    ],
+    giftCards: pays,
+    goods: price.goods,
+    needsDelivery: basket.needsDelivery,
+    delivery: basket.quotes.map(({ option, price: asked, refused }) => ({
+      id: option.id,
+      name: option.name,
+      words: option.words,
+      price: asked,
+      why: refused && deliveryWords[refused],
+      isCollected: option.isCollected,
+      chosen: option.id === basket.delivery?.option.id,
+    })),
+    deliveryPrice: basket.needsDelivery ? price.delivery : null,
+    missing: price.delivery === 0 ? null : (basket.delivery?.missing ?? null),
+    fee: price.fee,
+    countries: deliveredTo(settings.selling).map((code) => ({
+      code,
+      name: countryName(code, settings.locale),
+      chosen: code === basket.country,
+    })),
+    taxIncluded: price.taxIncluded,
+    taxes: price.taxes.filter(({ tax }) => tax > 0).map(({ rate, tax }) => ({ words: `${rate / 100} % tax`, tax })),
+    total: price.total,
+    due,
+    button: settings.selling.button,
+  };
+}

@@ -1,0 +1,132 @@
+import type { OfferPreview, OfferRow, OfferStatus } from '../../contract/offers';
+import type { AnswerOf } from '../../contract/route';
+import type { offerRoutes } from '../../contract/offers';
+import type { Offer } from '../../core/model/offer';
+import { ordersUnder } from '../../core/orders/orders-under';
+import { offerConditions, offerDoes } from '../../core/pricing/offer-words';
+import { isRunning } from '../../core/pricing/offer-time';
+import { lowestBefore } from '../../core/pricing/lowest';
+import { momentWords, secondsOf } from '../../core/shared/moment';
+import { metOffers, offerEffects, type EffectNote, type MetOffer } from '../../core/shop/offer-effects';
+import { faceUrl } from '../../core/storefront/card';
+import type { Catalog } from '../state/catalog';
+import { refOf } from '../state/working';
+import { countCodes, usesOfAll } from '../store/offers';
+import { readPriceSpans } from '../store/price-spans';
+import { ordersBetween } from '../store/shop-orders';
+
+const YEAR_MS = 365 * 86_400_000;
+/** So many goods of an offer are told one by one. */
+const MOST_TOLD = 500;
+/** So many of the last orders are priced again. */
+const MOST_ORDERS = 5_000;
+
+/** Where an offer is in its life, at `now` (seconds since 1970). */
+export function offerStatus(offer: Offer, now: number, timeZone: string): OfferStatus {
+  if (!offer.isOn) return 'off';
+  if (offer.until !== null && now >= secondsOf(offer.until)) return 'over';
+  if (offer.from !== null && now < secondsOf(offer.from)) return 'coming';
+  return isRunning(offer, now, timeZone) ? 'running' : 'paused';
+}
+
+export function offersAnswer(catalog: Catalog): AnswerOf<typeof offerRoutes.offers> {
+  const { working, db, now } = catalog;
+  const { shop } = working;
+  const { settings } = shop;
+  const codes = countCodes(db);
+  const uses = usesOfAll(db);
+  const offers = [...shop.offers.values()].map((offer): OfferRow => {
+    const effects = offerEffects(shop, offer);
+    const used = uses.get(offer.id);
+    return {
+      offer,
+      status: offerStatus(offer, now, settings.timeZone),
+      does: offerDoes(offer, settings),
+      conditions: offerConditions(offer, settings),
+      goods: effects.length,
+      codes: codes.get(offer.id) ?? 0,
+      uses: used?.uses ?? 0,
+      off: used?.off ?? 0,
+      held: effects.filter(({ note }) => note === 'held' || note === 'atFloor').length,
+      isLive: !working.changed.has(refOf('offer', offer.id)),
+    };
+  });
+  const onSale = [...shop.products.values()].filter(
+    ({ id, status }) => status === 'live' && shop.facts(id)!.onSale,
+  ).length;
+  return {
+    offers,
+    onSale,
+    currency: settings.currency,
+    timeZone: settings.timeZone,
+    now: new Date(now * 1_000).toISOString(),
+  };
+}
+
+const noteWords: Record<EffectNote, string> = {
+  belowCost: 'below cost',
+  held: 'held at the floor',
+  atFloor: 'at its floor already',
+  costUnknown: 'cost not known',
+  notLower: 'not lower than now',
+  otherIsLower: 'another offer is lower',
+  saleIsLower: 'on sale already, lower',
+  none: '',
+};
+const badNotes: ReadonlySet<EffectNote> = new Set(['belowCost', 'held', 'atFloor', 'costUnknown']);
+
+const winsWords = ({ wins, offer }: MetOffer): string =>
+  wins === 'this'
+    ? 'this one wins'
+    : wins === 'other'
+      ? `“${offer.name}” wins`
+      : wins === 'both'
+        ? 'both come off, one after the other'
+        : 'shoppers get whichever is better for them';
+
+/** What an offer would do if it were as it is given here. */
+export function offerPreview(catalog: Catalog, offer: Offer): OfferPreview {
+  const { working, db, now } = catalog;
+  const { shop } = working;
+  const { timeZone } = shop.settings;
+  const effects = offerEffects(shop, offer);
+  const told = effects.slice(0, MOST_TOLD);
+  const spans = readPriceSpans(
+    db,
+    told.map(({ variantId }) => variantId),
+  );
+  const day = (moment: string | null) => (moment === null ? null : momentWords(moment, timeZone));
+  const since = new Date(now * 1_000 - YEAR_MS).toISOString();
+  const orders = ordersBetween(db, since, new Date(now * 1_000).toISOString())
+    .filter(({ status }) => status !== 'cancelled')
+    .slice(-MOST_ORDERS)
+    .map(({ body }) => body);
+  return {
+    goods: effects.length,
+    variants: effects.reduce((sum, { variants }) => sum + variants, 0),
+    effects: told.map((effect) => ({
+      productId: effect.product.id,
+      title: effect.product.title,
+      picture: faceUrl(effect.product),
+      variants: effect.variants,
+      list: effect.list,
+      before: effect.before,
+      after: effect.after,
+      lowest: lowestBefore(spans.get(effect.variantId) ?? [], now) ?? null,
+      marginBefore: effect.marginBefore,
+      marginAfter: effect.marginAfter,
+      note: noteWords[effect.note],
+      isBad: badNotes.has(effect.note),
+    })),
+    meets: metOffers(shop, offer).map((met) => ({
+      id: met.offer.id,
+      name: met.offer.name,
+      goods: met.goods,
+      when:
+        [met.from && `from ${day(met.from)}`, met.until && `until ${day(met.until)}`].filter(Boolean).join(' ') ||
+        'all the time',
+      wins: winsWords(met),
+    })),
+    past: orders.length === 0 ? null : ordersUnder(shop, offer, orders),
+  };
+}

@@ -1,0 +1,116 @@
+import type { BodyProps } from '../parts';
+import { contained } from '../ui/contained';
+import { basketCalls } from './basket-store';
+import { BasketHints, BasketLines, BasketSums, Codes } from './basket-lines';
+import { useBasketView } from './use-basket-view';
+
+const field = 'w-full rounded-xl border border-line bg-paper px-3 py-2.5 text-ink';
+
+/** The basket as a page of its own: it works without script, and quicker with. */
+export function BasketPage({ page }: BodyProps<'basket'>) {
+  const { view, problem, take } = useBasketView(page.basket);
+  const isEmpty = view.lines.length + view.gone.length === 0;
+  const country = view.countries.find(({ chosen }) => chosen);
+  return (
+    <div className={`${contained} pb-20 pt-8`}>
+      <h1 className="font-display text-3xl font-bold text-ink">Basket</h1>
+      {page.problem && !take && (
+        <p role="alert" className="mt-4 rounded-xl bg-mist px-4 py-3 font-medium text-sale">
+          {page.problem}
+        </p>
+      )}
+      {isEmpty && (
+        <>
+          <p className="mb-6 mt-4 text-ink-soft">There is nothing in it yet.</p>
+          {view.removed && <BasketLines view={view} take={take} />}
+          <a href="/search" className="mt-4 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white">
+            See all goods
+          </a>
+        </>
+      )}
+      {!isEmpty && (
+        <div className="mt-6 gap-12 lg:grid lg:grid-cols-[1fr_22rem]">
+          <div className="min-w-0">
+            <BasketLines view={view} take={take} />
+            <form
+              method="post"
+              action="/basket/settings"
+              className="mt-6 max-w-lg"
+              onSubmit={(event) => {
+                if (!take) return;
+                event.preventDefault();
+                take(basketCalls.change({ note: String(new FormData(event.currentTarget).get('note') ?? '') }));
+              }}
+              onBlur={({ currentTarget, relatedTarget }) => {
+                if (!currentTarget.contains(relatedTarget)) currentTarget.requestSubmit();
+              }}
+            >
+              <label className="block text-sm text-ink-soft">
+                A note for us
+                <textarea name="note" rows={2} maxLength={1_000} defaultValue={view.note} className={`${field} mt-1`} />
+              </label>
+              {!take && (
+                <button type="submit" className="mt-2 text-sm font-medium text-sea underline">
+                  Keep the note
+                </button>
+              )}
+            </form>
+            {page.elsewhere && (
+              <details className="mt-6 text-sm text-ink-soft">
+                <summary className="cursor-pointer">Go on with this basket on another device</summary>
+                <p className="mt-2">Open this address there. Whoever has it can see what is in your basket.</p>
+                <input
+                  readOnly
+                  value={page.elsewhere}
+                  aria-label="Address of this basket"
+                  className={`${field} mt-2`}
+                  onFocus={(event) => event.target.select()}
+                />
+              </details>
+            )}
+          </div>
+          <aside aria-label="Sum" className="mt-8 space-y-5 self-start rounded-2xl bg-mist p-6 lg:mt-0">
+            {view.needsDelivery && view.countries.length > 1 && (
+              <form method="post" action="/basket/settings" onSubmit={(event) => take && event.preventDefault()}>
+                <label className="block text-sm text-ink-soft">
+                  Delivery to
+                  <select
+                    key={country?.code}
+                    name="country"
+                    defaultValue={country?.code}
+                    onChange={(event) => take?.(basketCalls.change({ country: event.target.value }))}
+                    className={`${field} mt-1`}
+                  >
+                    {view.countries.map(({ code, name }) => (
+                      <option key={code} value={code}>
+                        {name}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+                {!take && (
+                  <button type="submit" className="mt-2 text-sm font-medium text-sea underline">
+                    Change the country
+                  </button>
+                )}
+              </form>
+            )}
+            <Codes view={view} take={take} problem={problem} />
+            <BasketHints view={view} />
+            <div aria-live="polite">
+              <BasketSums view={view} />
+            </div>
+            {view.lines.length > 0 && (
+              <a
+                href="/checkout"
+                className="block rounded-button bg-deep px-6 py-3 text-center font-semibold text-white hover:brightness-90"
+              >
+                To the checkout
+              </a>
+            )}
+          </aside>
+        </div>
+      )}
+    </div>
+  );
+}
