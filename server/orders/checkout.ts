@@ -195,6 +195,13 @@ export function placeOrder(catalog: Catalog, contents: BasketContents, form: Che
   const place = db.transaction((): OrderRow => {
     const typed = typedCodes(catalog, whole, email);
     const draft = shopBasket(live.shop, whole, typed.shopper);
+    const [gone] = draft.gone;
+    if (draft.lines.length === 0 && gone)
+      throw new ProblemError({
+        type: problemTypes.clash,
+        title: gone.title === null ? refusals.orderChanged : refusals.soldMeanwhile(gone.title),
+        status: 409,
+      });
     if (draft.lines.length === 0) throw invalid([{ path: [], message: refusals.basketEmpty }], refusals.basketEmpty);
     const isAll = draft.gone.length === 0 && draft.lines.every(({ line, entry }) => line.quantity === entry.quantity);
     const payments = paymentsFor(catalog, draft);

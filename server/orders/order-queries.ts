@@ -1,7 +1,7 @@
 import type { OrderAnswer } from '../../contract/orders';
 import type { AnswerOf, QueryOf } from '../../contract/route';
 import type { orderRoutes } from '../../contract/orders';
-import { orderStatuses, type OrderStatus } from '../../core/model/shop-order';
+import { orderStatuses } from '../../core/model/shop-order';
 import type { Catalog } from '../state/catalog';
 import { giftCardsOf } from '../store/gift-cards';
 import { userById } from '../store/people';

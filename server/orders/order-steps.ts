@@ -7,7 +7,7 @@ import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { giftCardsOf, moveGiftCard, switchOffGiftCard } from '../store/gift-cards';
 import { dropUses } from '../store/offers';
-import { addSale } from '../store/sales';
+import { dropSale } from '../store/sales';
 import { endDownloads, ordersBefore, readEvents, readOrder, takeStock, type OrderRow } from '../store/shop-orders';
 import { note, pay } from './checkout';
 import { writeLetter } from './order-mail';
@@ -111,7 +111,7 @@ function restock({ db }: Catalog, order: OrderRow, lines: readonly LineCount[]):
   for (const { key, quantity } of lines) {
     const line = lineOf(order, key);
     for (const taken of line.takes) takeStock(db, taken, -taken.quantity * quantity);
-    addSale(db, line.productId, { day, pieces: -quantity });
+    dropSale(db, line.productId, { day, pieces: quantity });
   }
 }
 

@@ -18,7 +18,7 @@ export function offerOrRefuse({ working }: Catalog, id: string): Offer {
 
 /** An offer with some of it changed, checked as a whole. Throws what does not fit, at its field. */
 export const changedOffer = (offer: Offer, fields: Partial<Offer>): Offer =>
-  parse(offerSchema, { ...offer, ...fields }) as Offer;
+  parse<typeof offerSchema>(offerSchema, { ...offer, ...fields });
 
 /** Makes an offer, off until it is switched on; like another where `like` names one. */
 export function makeOffer(catalog: Catalog, user: string, { name, like }: BodyOf<typeof offerRoutes.addOffer>): string {

@@ -97,7 +97,7 @@ export function offerPreview(catalog: Catalog, offer: Offer): OfferPreview {
   );
   const day = (moment: string | null) => (moment === null ? null : momentWords(moment, timeZone));
   const since = new Date(now * 1_000 - YEAR_MS).toISOString();
-  const orders = ordersBetween(db, since, new Date(now * 1_000).toISOString())
+  const orders = ordersBetween(db, since, new Date((now + 1) * 1_000).toISOString())
     .filter(({ status }) => status !== 'cancelled')
     .slice(-MOST_ORDERS)
     .map(({ body }) => body);

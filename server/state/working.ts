@@ -83,7 +83,12 @@ export class WorkingCatalog {
   takeUpMoves(productIds: readonly string[]): string[] {
     this.#restock(productIds);
     const sales = new Map(this.#sales);
-    for (const [id, days] of readSales(this.db, productIds)) sales.set(id, days);
+    const sold = readSales(this.db, productIds);
+    for (const id of productIds) {
+      const days = sold.get(id);
+      if (days) sales.set(id, days);
+      else sales.delete(id);
+    }
     this.#sales = sales;
     for (const product of readProducts(this.db, productIds)) this.products.set(product.id, product);
     this.shop.take({ refreshed: productIds });

@@ -17,6 +17,12 @@ export function readSales(db: Db, productIds?: readonly string[]): Map<string, D
   return sales;
 }
 
+/** Takes from what was sold of a product on a day: it came back. */
+export function dropSale(db: Db, productId: string, { day, pieces }: DaySales): void {
+  db.prepare(`DELETE FROM sale WHERE product_id = ? AND day = ? AND pieces <= ?`).run(productId, day, pieces);
+  db.prepare(`UPDATE sale SET pieces = pieces - ? WHERE product_id = ? AND day = ?`).run(pieces, productId, day);
+}
+
 /** Adds to what was sold of a product on a day (midnight UTC, seconds since 1970). */
 export function addSale(db: Db, productId: string, { day, pieces }: DaySales): void {
   db.prepare(

@@ -296,13 +296,15 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
               Work the price out again
             </button>
           )}
-          <button
-            type="submit"
-            aria-disabled={isSending}
-            className="w-full rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90 aria-disabled:opacity-60"
-          >
-            {isSending ? 'One moment …' : basket.due > 0 ? 'Order and pay' : 'Order'}
-          </button>
+          {basket.lines.length > 0 && (
+            <button
+              type="submit"
+              aria-disabled={isSending}
+              className="w-full rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90 aria-disabled:opacity-60"
+            >
+              {isSending ? 'One moment …' : basket.due > 0 ? 'Order and pay' : 'Order'}
+            </button>
+          )}
           <p className="text-xs text-ink-soft">This is a trial shop: no money moves and nothing is sent.</p>
           <a href="/basket" className="block text-center text-sm font-medium text-sea underline">
             Back to the basket
