@@ -22,6 +22,8 @@ const offerRow = z.object({
   off: whole,
   /** some of its goods would fall below their floor, and are held there */
   held: whole,
+  /** other offers that take some of its goods in at the same time */
+  meets: whole,
   isLive: z.boolean(),
 });
 export type OfferRow = z.infer<typeof offerRow>;
@@ -84,6 +86,8 @@ export const offerRoutes = {
     answer: z.object({
       offers: z.array(offerRow),
       onSale: whole,
+      /** sale prices of single products, by their days */
+      sales: z.array(z.object({ from: z.string().nullable(), until: z.string().nullable(), goods: whole })),
       currency: z.string(),
       timeZone: z.string(),
       now: z.string(),

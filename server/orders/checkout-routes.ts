@@ -222,12 +222,12 @@ export function checkoutApi(parts: SellingParts): Router {
       .type('html')
       .send(invoiceHtml(catalog, order, dayWords(catalog, order.at)));
   });
-  router.get('/order/:token/invoice.pdf', (request, response) => {
+  router.get('/order/:token/invoice.pdf', (request, response, next) => {
     const order = orderBy(request.params.token);
     if (!stateOf(catalog, order).isPaid) throw notFound(refusals.isNotPaid);
     hidden(response).type('pdf').attachment(`invoice-${order.number}.pdf`);
     response.set('Content-Disposition', `inline; filename="invoice-${order.number}.pdf"`);
-    invoicePdf(catalog, order, dayWords(catalog, order.at)).pipe(response);
+    void invoicePdf(catalog, order, dayWords(catalog, order.at)).then((pdf) => pdf.pipe(response), next);
   });
   router.get('/download/:token', slowly, (request, response) => {
     const row = readDownload(catalog.db, String(request.params.token));

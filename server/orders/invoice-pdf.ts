@@ -1,4 +1,3 @@
-import PDFDocument from 'pdfkit';
 import type { Catalog } from '../state/catalog';
 import type { OrderRow } from '../store/shop-orders';
 import { invoiceFor } from './invoice';
@@ -11,7 +10,9 @@ const NUMBERS = [50, 80, 80] as const;
 const plain = (text: string) => text.replace(/\u2212/g, '-').replace(/[\u00a0\u202f]/g, ' ');
 
 /** The invoice as a PDF of A4 pages, to be sent as it is made. */
-export function invoicePdf(catalog: Catalog, order: OrderRow, day: string): PDFKit.PDFDocument {
+export async function invoicePdf(catalog: Catalog, order: OrderRow, day: string): Promise<PDFKit.PDFDocument> {
+  // It reads its fonts as it comes, and is seldom wanted.
+  const { default: PDFDocument } = await import('pdfkit');
   const invoice = invoiceFor(catalog, order, day);
   const pdf = new PDFDocument({ size: 'A4', margin: MARGIN, info: { Title: invoice.title } });
   const width = pdf.page.width - 2 * MARGIN;

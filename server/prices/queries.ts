@@ -16,6 +16,8 @@ import { readPriceSpans } from '../store/price-spans';
 import { ordersBetween } from '../store/shop-orders';
 
 const YEAR_MS = 365 * 86_400_000;
+/** In a larger shop it takes too long to set every offer beside every other. */
+const MOST_MET = 5_000;
 /** So many goods of an offer are told one by one. */
 const MOST_TOLD = 500;
 /** So many of the last orders are priced again. */
@@ -27,6 +29,18 @@ export function offerStatus(offer: Offer, now: number, timeZone: string): OfferS
   if (offer.until !== null && now >= secondsOf(offer.until)) return 'over';
   if (offer.from !== null && now < secondsOf(offer.from)) return 'coming';
   return isRunning(offer, now, timeZone) ? 'running' : 'paused';
+}
+
+/** Sale prices of single products, by the days on which they hold. */
+function salesOf({ working }: Catalog) {
+  const spans = new Map<string, { from: string | null; until: string | null; goods: number }>();
+  for (const { status, saleFrom, saleUntil, variants } of working.products.values()) {
+    if (status !== 'live' || variants.every(({ salePrice }) => salePrice === null)) continue;
+    const key = `${saleFrom} ${saleUntil}`;
+    const span = spans.get(key) ?? { from: saleFrom, until: saleUntil, goods: 0 };
+    spans.set(key, { ...span, goods: span.goods + 1 });
+  }
+  return [...spans.values()];
 }
 
 export function offersAnswer(catalog: Catalog): AnswerOf<typeof offerRoutes.offers> {
@@ -48,6 +62,7 @@ export function offersAnswer(catalog: Catalog): AnswerOf<typeof offerRoutes.offe
       uses: used?.uses ?? 0,
       off: used?.off ?? 0,
       held: effects.filter(({ note }) => note === 'held' || note === 'atFloor').length,
+      meets: shop.products.size > MOST_MET ? 0 : metOffers(shop, offer).length,
       isLive: !working.changed.has(refOf('offer', offer.id)),
     };
   });
@@ -57,6 +72,7 @@ export function offersAnswer(catalog: Catalog): AnswerOf<typeof offerRoutes.offe
   return {
     offers,
     onSale,
+    sales: salesOf(catalog),
     currency: settings.currency,
     timeZone: settings.timeZone,
     now: new Date(now * 1_000).toISOString(),

@@ -46,7 +46,7 @@ describe('cards', () => {
     expect(before).not.toHaveProperty('stock');
     expect((await data('/search')).shop).not.toHaveProperty('cards');
     await setCards({ parts: ['title', 'picture', 'stock', 'button'] });
-    expect((await listing()).listing.items[0]).toMatchObject({ stock: 'In stock', button: 'See it' });
+    expect((await listing()).listing.items[0]).toMatchObject({ stock: 'In stock', button: 'Add to basket' });
     const page = await html('/search');
     // Whichever stands first: its title comes before its picture.
     expect(page.search(/>(Avocet|Bittern|Curlew)</)).toBeLessThan(page.indexOf('No picture yet'));

@@ -23,8 +23,8 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
         <>
           <p className="mb-6 mt-4 text-ink-soft">There is nothing in it yet.</p>
           {view.removed && <BasketLines view={view} take={take} />}
-          <a href="/search" className="mt-4 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white">
-            See all goods
+          <a href="/" className="mt-4 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white">
+            To the shop
           </a>
         </>
       )}

@@ -11,6 +11,7 @@ import { useStatus, type useUndo } from '../../data/session';
 const desks = [
   { to: '/goods', words: 'Goods' },
   { to: '/groups', words: 'Groups' },
+  { to: '/prices', words: 'Prices' },
   { to: '/shopfront', words: 'Shopfront' },
   { to: '/orders', words: 'Orders' },
 ];

@@ -24,8 +24,8 @@ import { TickedOrder } from '../../../shared/ui/ticked-order';
 import { Tick } from '../../../shared/ui/tick';
 import { useShopWindow } from '../../../shared/window-state';
 import { Entries } from '../fields/entries';
-import { useSettingsSave } from '../settings/settings-save';
-import { DesignPart, DesignSheet } from './design-sheet';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
 import { problemsOf } from './problems-of';
 
 const kinds = (Object.keys(badgeKinds) as BadgeKind[]).map((value) => ({ value, label: badgeKinds[value].name }));
@@ -104,8 +104,8 @@ export function CardsPage({ settings }: { settings: Settings }) {
   const set = (over: Partial<Cards>) => change({ ...cards, ...over });
   const problems = problemsOf(cardsSchema, cards);
   return (
-    <DesignSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
-      <DesignPart
+    <SaveSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
+      <SheetPart
         title="Parts of a card"
         about="From top to bottom. Colours stand beside the price where they follow it."
       >
@@ -129,8 +129,8 @@ export function CardsPage({ settings }: { settings: Settings }) {
           value={cards.price}
           choose={(price) => set({ price: price as Cards['price'] })}
         />
-      </DesignPart>
-      <DesignPart title="Pictures">
+      </SheetPart>
+      <SheetPart title="Pictures">
         <OneOf
           label="Shape of product pictures, everywhere in the shop"
           choices={Object.entries(frames).map(([value, { name }]) => ({ value, label: name }))}
@@ -151,8 +151,8 @@ export function CardsPage({ settings }: { settings: Settings }) {
           checked={cards.second}
           change={(second) => set({ second })}
         />
-      </DesignPart>
-      <DesignPart title="Badges" about="A card shows those that hold, from the top of this list.">
+      </SheetPart>
+      <SheetPart title="Badges" about="A card shows those that hold, from the top of this list.">
         <Entries
           entries={cards.badges}
           change={(badges) => set({ badges })}
@@ -167,7 +167,7 @@ export function CardsPage({ settings }: { settings: Settings }) {
           value={String(cards.mostBadges)}
           choose={(most) => set({ mostBadges: Number(most) })}
         />
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

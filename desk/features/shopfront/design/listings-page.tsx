@@ -22,9 +22,9 @@ import { Loading } from '../../../shared/ui/states';
 import { TickedOrder } from '../../../shared/ui/ticked-order';
 import { useShopWindow } from '../../../shared/window-state';
 import { ChooseTarget } from '../fields/choose-target';
-import { useSettingsSave } from '../settings/settings-save';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 import { keyOfTarget, useTargetNames } from '../targets';
-import { DesignPart, DesignSheet } from './design-sheet';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
 import { FilterRows } from './filter-rows';
 import { problemsOf } from './problems-of';
 
@@ -78,7 +78,7 @@ export function ListingsPage({ settings }: { settings: Settings }) {
       />,
     );
   return (
-    <DesignSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
+    <SaveSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
       <div className="flex flex-wrap items-end gap-4">
         <Select
           label="Layout of"
@@ -112,7 +112,7 @@ export function ListingsPage({ settings }: { settings: Settings }) {
           What you change here holds for {nameOf(at)} alone. All else stays as in the other listings.
         </p>
       )}
-      <DesignPart
+      <SheetPart
         title="Filters"
         about="In the order in which shoppers get them. The bar tells how many times fewer products one choice leaves."
       >
@@ -125,8 +125,8 @@ export function ListingsPage({ settings }: { settings: Settings }) {
           <Loading rows={4} />
         )}
         {choice('filtersAt')}
-      </DesignPart>
-      <DesignPart title="Sort orders" about="Shoppers can choose among these. Listings begin with the first.">
+      </SheetPart>
+      <SheetPart title="Sort orders" about="Shoppers can choose among these. Listings begin with the first.">
         {field(
           'sorts',
           <TickedOrder
@@ -141,8 +141,8 @@ export function ListingsPage({ settings }: { settings: Settings }) {
             {problems[path('sorts')]}
           </p>
         )}
-      </DesignPart>
-      <DesignPart title="Goods on the page">
+      </SheetPart>
+      <SheetPart title="Goods on the page">
         {field(
           'perPage',
           <SchemaField
@@ -165,11 +165,11 @@ export function ListingsPage({ settings }: { settings: Settings }) {
         )}
         {choice('phoneColumns')}
         {choice('paging')}
-      </DesignPart>
-      <DesignPart title="Around the goods">
+      </SheetPart>
+      <SheetPart title="Around the goods">
         {choice('children')}
         {choice('text')}
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

@@ -32,9 +32,9 @@ import { SortableRows } from '../../../shared/ui/sortable-rows';
 import { Tick } from '../../../shared/ui/tick';
 import { useShopWindow } from '../../../shared/window-state';
 import { ChooseTarget } from '../fields/choose-target';
-import { useSettingsSave } from '../settings/settings-save';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 import { useTargetNames } from '../targets';
-import { DesignPart, DesignSheet } from './design-sheet';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
 import { problemsOf } from './problems-of';
 
 type Of = OwnProductLayout['of'];
@@ -186,7 +186,7 @@ export function ProductLayoutPage({ settings }: { settings: Settings }) {
   const kinds: Of[] = productKinds.map((id) => ({ kind: 'kind', id }));
   const known = [...page.own.map((each) => each.of), ...(of && !own ? [of] : [])];
   return (
-    <DesignSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
+    <SaveSheet save={save} error={Object.keys(problems).length === 0 ? error : undefined}>
       {telling && <TellingGoods goods={goods} shown={inWindow?.why} show={setShown} />}
       <div className="flex flex-wrap items-end gap-4">
         <Select
@@ -232,15 +232,15 @@ export function ProductLayoutPage({ settings }: { settings: Settings }) {
           )}
         </p>
       )}
-      <DesignPart title="Parts of the page" about="Drag them into the order you want.">
+      <SheetPart title="Parts of the page" about="Drag them into the order you want.">
         <PartRows parts={layout.parts} change={(parts) => set({ parts })} />
         {problems.parts && (
           <p role="alert" className="text-rose-ink">
             {problems.parts}
           </p>
         )}
-      </DesignPart>
-      <DesignPart title="Pictures">
+      </SheetPart>
+      <SheetPart title="Pictures">
         <OneOf
           label="On a wide screen"
           choices={Object.entries(galleryWords).map(([value, label]) => ({ value, label }))}
@@ -253,8 +253,8 @@ export function ProductLayoutPage({ settings }: { settings: Settings }) {
           value={layout.stays}
           choose={(stays) => set({ stays: stays as ProductLayout['stays'] })}
         />
-      </DesignPart>
-      <DesignPart title="Words on every product" about="On goods that are sent. They also fill the legal pages.">
+      </SheetPart>
+      <SheetPart title="Words on every product" about="On goods that are sent. They also fill the legal pages.">
         <TextArea
           label="Delivery"
           rows={2}
@@ -294,7 +294,7 @@ export function ProductLayoutPage({ settings }: { settings: Settings }) {
             />
           )}
         </div>
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

@@ -9,8 +9,8 @@ import { TextField } from '../../../shared/ui/field';
 import { useShopWindow } from '../../../shared/window-state';
 import { LinkField } from '../fields/link-field';
 import { PictureField } from '../fields/picture-field';
-import { useSettingsSave } from '../settings/settings-save';
-import { DesignPart, DesignSheet } from './design-sheet';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
 
 /** What the shop window draws of them before they are saved. */
 function drawnSigns({ signs, notice }: Values): Typed {
@@ -31,8 +31,8 @@ export function SignsPage({ settings }: { settings: Settings }) {
   useShopWindow('/');
   const set = (over: Partial<Signs>) => signs.change({ ...signs.value, ...over });
   return (
-    <DesignSheet save={save} error={signs.error ?? notice.error}>
-      <DesignPart
+    <SaveSheet save={save} error={signs.error ?? notice.error}>
+      <SheetPart
         title="Logo"
         about="Stands in place of the name, at the top of each page. Its colours can be taken under Colours and fonts."
       >
@@ -54,8 +54,8 @@ export function SignsPage({ settings }: { settings: Settings }) {
             change={(logoHeight: number) => set({ logoHeight })}
           />
         )}
-      </DesignPart>
-      <DesignPart title="Icon and shared links" about="All sizes are made from one picture; a square one is best.">
+      </SheetPart>
+      <SheetPart title="Icon and shared links" about="All sizes are made from one picture; a square one is best.">
         <div className="grid gap-5 sm:grid-cols-2">
           <PictureField
             isWhole
@@ -70,8 +70,8 @@ export function SignsPage({ settings }: { settings: Settings }) {
             change={(shared) => set({ shared })}
           />
         </div>
-      </DesignPart>
-      <DesignPart title="Notice" about="One line above everything, such as when you are away or what is on offer.">
+      </SheetPart>
+      <SheetPart title="Notice" about="One line above everything, such as when you are away or what is on offer.">
         <TextField
           label="Words"
           maxLength={160}
@@ -88,7 +88,7 @@ export function SignsPage({ settings }: { settings: Settings }) {
             />
           </div>
         )}
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

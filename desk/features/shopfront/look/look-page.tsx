@@ -15,7 +15,7 @@ import { SaveStateWords } from '../../../shared/ui/save-state';
 import { Select } from '../../../shared/ui/select';
 import { typedDrafts } from '../../../shared/ui/typed-drafts';
 import { useShopWindow } from '../../../shared/window-state';
-import { useSettingsSave } from '../settings/settings-save';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 import { ColourField } from './colour-field';
 import { Faults } from './faults';
 import { FromPicture } from './from-picture';

@@ -6,7 +6,7 @@ import { Clashes } from '../../../shared/ui/clashes';
 import { MeasureField } from '../../../shared/ui/measure-field';
 import type { Reading } from '../../../shared/ui/readings';
 import { SaveStateWords } from '../../../shared/ui/save-state';
-import { useSettingsSave } from '../settings/settings-save';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 
 function readSynonyms(typed: string): Reading<SynonymLine[]> {
   const value: SynonymLine[] = [];

@@ -6,9 +6,9 @@ import { useField } from '../../../shared/autosave/use-autosave';
 import { Button } from '../../../shared/ui/button';
 import { TextField } from '../../../shared/ui/field';
 import { SchemaField } from '../../../shared/ui/schema-field';
-import { DesignPart, DesignSheet } from '../design/design-sheet';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
 import { problemsOf } from '../design/problems-of';
-import { useSettingsSave } from './settings-save';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 
 type Line = Exclude<keyof Contact, 'social'>;
 
@@ -81,8 +81,8 @@ export function ContactPage({ settings }: { settings: Settings }) {
     </div>
   );
   return (
-    <DesignSheet save={save} error={error}>
-      <DesignPart title="Who you are" about="The legal pages are filled with this.">
+    <SaveSheet save={save} error={error}>
+      <SheetPart title="Who you are" about="The legal pages are filled with this.">
         <div className="grid gap-3 sm:grid-cols-2">
           {line('company')}
           {line('person')}
@@ -94,8 +94,8 @@ export function ContactPage({ settings }: { settings: Settings }) {
           {line('registration')}
           {line('taxNumber')}
         </div>
-      </DesignPart>
-      <DesignPart title="How you are reached">
+      </SheetPart>
+      <SheetPart title="How you are reached">
         <div className="grid gap-3 sm:grid-cols-2">
           {line('mail')}
           {line('phone')}
@@ -120,13 +120,13 @@ export function ContactPage({ settings }: { settings: Settings }) {
           </ul>
           {contact.social.length < MOST_LINKS && <NewLink add={(link) => set({ social: [...contact.social, link] })} />}
         </div>
-      </DesignPart>
-      <DesignPart title="Mails to shoppers">
+      </SheetPart>
+      <SheetPart title="Mails to shoppers">
         <div className="grid gap-3 sm:grid-cols-2">
           {line('senderName')}
           {line('senderMail')}
         </div>
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

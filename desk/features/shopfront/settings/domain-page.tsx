@@ -7,8 +7,8 @@ import { call } from '../../../data/api';
 import { useField } from '../../../shared/autosave/use-autosave';
 import { Button } from '../../../shared/ui/button';
 import { TextField } from '../../../shared/ui/field';
-import { DesignPart, DesignSheet } from '../design/design-sheet';
-import { useSettingsSave } from './settings-save';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 
 /** An address of the shop's own: whether it can be had, and what to set where it is kept. */
 export function DomainPage({ settings }: { settings: Settings }) {
@@ -25,8 +25,8 @@ export function DomainPage({ settings }: { settings: Settings }) {
   const problem = read.success ? error : read.error.issues[0]!.message;
   const isAsked = read.success && read.data === asked && asked !== '';
   return (
-    <DesignSheet save={save}>
-      <DesignPart
+    <SaveSheet save={save}>
+      <SheetPart
         title="An address of your own"
         about="Search engines and shared links name the shop by it. Nothing is looked up or bought here: this is a stand-in."
       >
@@ -113,7 +113,7 @@ export function DomainPage({ settings }: { settings: Settings }) {
             </Button>
           </div>
         )}
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

@@ -11,8 +11,8 @@ import { readPercent } from '../../../shared/ui/readings';
 import { Select } from '../../../shared/ui/select';
 import { Tick } from '../../../shared/ui/tick';
 import { useShopWindow } from '../../../shared/window-state';
-import { DesignPart, DesignSheet } from '../design/design-sheet';
-import { useSettingsSave } from './settings-save';
+import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
+import { useSettingsSave } from '../../../shared/autosave/settings-save';
 
 const timeZones = Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, label: zone.replace(/_/g, ' ') }));
 
@@ -52,14 +52,14 @@ export function TheShop({ settings }: { settings: Settings }) {
   const locale = useField<string>(save, 'locale');
   const offered = languages.includes(locale.value) ? languages : [locale.value, ...languages];
   return (
-    <DesignSheet save={save}>
-      <DesignPart title="The shop">
+    <SaveSheet save={save}>
+      <SheetPart title="The shop">
         <div className="flex max-w-lg flex-col gap-3">
           <TextField label="Name" {...name} />
           <TextField label="In one sentence" hint="for search engines and the foot of each page" {...tagline} />
         </div>
-      </DesignPart>
-      <DesignPart title="Money and tax" about="Amounts stay as they are when the currency changes.">
+      </SheetPart>
+      <SheetPart title="Money and tax" about="Amounts stay as they are when the currency changes.">
         <div className="flex flex-wrap items-end gap-4">
           <div>
             <span className="mb-1 block font-semibold">Currency</span>
@@ -75,8 +75,8 @@ export function TheShop({ settings }: { settings: Settings }) {
           <RateField save={save} name="reducedTaxRate" label="Reduced tax" />
         </div>
         <Tick label="Prices contain the tax" checked={included.value} change={included.change} />
-      </DesignPart>
-      <DesignPart title="Language and time">
+      </SheetPart>
+      <SheetPart title="Language and time">
         <div>
           <span className="mb-1 block font-semibold">Amounts and days are written as in</span>
           <Select
@@ -99,7 +99,7 @@ export function TheShop({ settings }: { settings: Settings }) {
             </p>
           )}
         </div>
-      </DesignPart>
-    </DesignSheet>
+      </SheetPart>
+    </SaveSheet>
   );
 }

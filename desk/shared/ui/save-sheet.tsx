@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import type { Autosave } from '../../../shared/autosave/autosave';
-import { Clashes } from '../../../shared/ui/clashes';
-import { SaveStateWords } from '../../../shared/ui/save-state';
+import type { Autosave } from '../autosave/autosave';
+import { Clashes } from './clashes';
+import { SaveStateWords } from './save-state';
 
 interface Props {
   save: Autosave;
@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** A page of settings that save themselves, with what is to be said about saving below. */
-export const DesignSheet = ({ save, error, children }: Props) => (
+export const SaveSheet = ({ save, error, children }: Props) => (
   <div className="min-h-0 flex-1 overflow-y-auto p-5">
     <div className="flex max-w-3xl flex-col gap-6">
       {children}
@@ -33,7 +33,7 @@ interface PartProps {
 }
 
 /** A part of such a page below its heading. */
-export const DesignPart = ({ title, about, children }: PartProps) => {
+export const SheetPart = ({ title, about, children }: PartProps) => {
   const id = title.toLowerCase().replace(/[^a-z]+/g, '-');
   return (
     <section aria-labelledby={id}>

@@ -1,9 +1,9 @@
 import { useCallback } from 'react';
-import { routes } from '../../../../contract';
-import type { Settings } from '../../../../core/model/settings';
-import { call } from '../../../data/api';
-import type { Autosave } from '../../../shared/autosave/autosave';
-import { useAutosave } from '../../../shared/autosave/use-autosave';
+import { routes } from '../../../contract';
+import type { Settings } from '../../../core/model/settings';
+import { call } from '../../data/api';
+import type { Autosave } from './autosave';
+import { useAutosave } from './use-autosave';
 
 /** Settings of the shop that save themselves. */
 export function useSettingsSave(settings: Settings): Autosave {
