@@ -45,6 +45,7 @@ import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene'
 import { flying, type ShapeName } from './pictures/shapes';
 import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
+import { placeOrders, putOffers, putPastOrders, selling, tax } from './selling';
 import { putStorefront, type PageMedia } from './storefront';
 import { cards, contact, iconSvg, productPage } from './settings';
 import { legalKeys } from '../core/legal/legal-pages';
@@ -387,6 +388,8 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
       contact,
       productPage,
       cards,
+      selling,
+      tax,
       domain: 'larkandline.example',
       signs: { ...noSigns, icon: { ...icon, alt: '', focus: { x: 0.5, y: 0.5 } } },
       synonyms: [
@@ -486,13 +489,22 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
     fillBundles();
     addCollections();
   });
-  recordSales(
-    catalog,
-    products.flatMap(({ title, kind }) => (kind === 'bundle' ? [] : salesOf(title, productIds.get(title)!, now))),
+  const sales = products.flatMap(({ title, kind }) =>
+    kind === 'bundle' ? [] : salesOf(title, productIds.get(title)!, now),
   );
+  recordSales(catalog, sales);
+  const sellingIds = {
+    tag: (name: string) => tagIds.get(name)!,
+    category: (name: string) => categoryIds.get(name)!,
+    brand: (name: string) => brandIds.get(name)!,
+    product: (title: string) => catalog.working.products.get(productIds.get(title)!)!,
+  };
+  catalog.journal.change(written('Made the offers'), catalog.actor(userId), () => putOffers(catalog, sellingIds, now));
   addLegalPages(catalog, userId, { pages: [...legalKeys] });
   for (const step of ['tax', 'look']) putSkipped(db, step, true);
   catalog.putLive('Opened the shop', userId);
+  putPastOrders(catalog, sales);
+  placeOrders(catalog, sellingIds, userId);
 
   function relate(product: DemoProduct): void {
     const { goesWith, stepUp } = relationsOf(product);

@@ -216,15 +216,18 @@ export function basketView(
     giftCards: pays,
     goods: price.goods,
     needsDelivery: basket.needsDelivery,
-    delivery: basket.quotes.map(({ option, price: asked, refused }) => ({
-      id: option.id,
-      name: option.name,
-      words: option.words,
-      price: asked,
-      why: refused && deliveryWords[refused],
-      isCollected: option.isCollected,
-      chosen: option.id === basket.delivery?.option.id,
-    })),
+    // Ways that never lead to the shopper's country are no choice of theirs.
+    delivery: basket.quotes
+      .filter(({ refused }) => refused !== 'country')
+      .map(({ option, price: asked, refused }) => ({
+        id: option.id,
+        name: option.name,
+        words: option.words,
+        price: asked,
+        why: refused && deliveryWords[refused],
+        isCollected: option.isCollected,
+        chosen: option.id === basket.delivery?.option.id,
+      })),
     deliveryPrice: basket.needsDelivery ? price.delivery : null,
     missing: price.delivery === 0 ? null : (basket.delivery?.missing ?? null),
     fee: price.fee,

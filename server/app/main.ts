@@ -7,6 +7,8 @@ import { makeApp } from './app';
 import { Catalog } from '../state/catalog';
 import { NewerDatabaseError } from '../database/connection';
 import { writeToWaiting } from '../orders/letters';
+import { endUnpaidCards } from '../orders/order-steps';
+import { clearBaskets } from '../store/baskets';
 import { shopAssets } from '../storefront/assets';
 import { failureWords } from '../folder/failure';
 import { FolderInUseError } from '../folder/lock';
@@ -31,6 +33,9 @@ const LOOK_AT_CLOCK_MS = 1_000;
  * cross a request that is on its way.
  */
 const KEEP_ALIVE_MS = 75_000;
+
+/** Baskets that nobody touched for so long are forgotten. */
+const BASKET_KEPT_MS = 90 * 86_400_000;
 
 /** Sessions that have ended are forgotten so often. */
 const CLEAR_SESSIONS_MS = 3_600_000;
@@ -80,9 +85,15 @@ async function start(): Promise<void> {
   const clock = setInterval(() => {
     catalog.passTime();
     // While long work holds the database, letters can wait for the next look.
-    if (catalog.writes.isIdle) writeToWaiting(catalog, originOf(catalog, origin));
+    if (!catalog.writes.isIdle) return;
+    const from = originOf(catalog, origin);
+    writeToWaiting(catalog, from);
+    endUnpaidCards({ catalog, userId: null, origin: from });
   }, LOOK_AT_CLOCK_MS);
-  const clear = () => void clearSessions(catalog.db, catalog.clock());
+  const clear = () => {
+    clearSessions(catalog.db, catalog.clock());
+    clearBaskets(catalog.db, new Date(catalog.now * 1_000 - BASKET_KEPT_MS).toISOString());
+  };
   clear();
   const clearing = setInterval(clear, CLEAR_SESSIONS_MS);
   const tend = () => {

@@ -24,7 +24,9 @@ const READ_AT_ONCE = 200;
 const OUTDATED_PART = 1 / 16;
 
 /** What products are worked out from, beside themselves and the clock. */
-const basisKinds: readonly DocumentKind[] = ['category', 'brand', 'tag', 'specSheet'];
+const basisKinds: readonly DocumentKind[] = ['category', 'brand', 'tag', 'specSheet', 'offer'];
+/** Where there are offers, prices follow from these too. */
+const offerKinds: readonly DocumentKind[] = ['collection', 'settings'];
 
 /**
  * Keeps the index of the working shop in a file beside the database, so that the next start need not make it. A product is
@@ -79,7 +81,7 @@ export class IndexCache {
     if (!this.#isOn) return;
     for (const subject of subjects) {
       const kind = subject.slice(0, subject.indexOf(':')) as DocumentKind;
-      if (basisKinds.includes(kind)) this.#outdated = Infinity;
+      if (basisKinds.includes(kind) || offerKinds.includes(kind)) this.#outdated = Infinity;
       if (kind !== 'product') continue;
       const id = subject.slice(kind.length + 1);
       this.#fingerprints.delete(id);
@@ -128,7 +130,8 @@ export class IndexCache {
 
   #basis(): string {
     const hash = createHash('sha1');
-    for (const kind of basisKinds)
+    const hasOffers = readDocuments(this.db, 'offer').length > 0;
+    for (const kind of hasOffers ? [...basisKinds, ...offerKinds] : basisKinds)
       for (const document of readDocuments(this.db, kind)) hash.update(`${kind} ${documentText(document)}`);
     return hash.digest('base64');
   }

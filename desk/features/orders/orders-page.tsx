@@ -1,18 +1,32 @@
 import clsx from 'clsx';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useSettings } from '../../data/shopfront';
 import { useLetters, type Letters } from '../../data/letters';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { dayWords } from './day-words';
+import { OrderList } from './order-list';
+import { OrderPage } from './order-page';
 import { Questions } from './questions';
+import { SellingPage } from './selling-page';
 
-const parts = ['questions', 'waiting', 'outbox'] as const;
+const parts = ['orders', 'selling', 'questions', 'waiting', 'outbox'] as const;
 type Part = (typeof parts)[number];
 
-const names: Record<Part, string> = { questions: 'Questions', waiting: 'Waiting for stock', outbox: 'Mail sent' };
+const names: Record<Part, string> = {
+  orders: 'Orders',
+  selling: 'Delivery and payment',
+  questions: 'Questions',
+  waiting: 'Waiting for stock',
+  outbox: 'Mail sent',
+};
 
 const countOf = (letters: Letters, part: Part) =>
-  part === 'questions' ? letters.questions.filter(({ answered }) => answered === null).length : letters[part].length;
+  part === 'orders' || part === 'selling'
+    ? 0
+    : part === 'questions'
+      ? letters.questions.filter(({ answered }) => answered === null).length
+      : letters[part].length;
 
 function Waiting({ waiting }: Pick<Letters, 'waiting'>) {
   if (waiting.length === 0)
@@ -75,20 +89,23 @@ export function OrdersPage() {
   useTitle('Orders');
   const [params, setParams] = useSearchParams();
   const { data, error, refetch } = useLetters();
-  const part = parts.find((each) => each === params.get('part')) ?? 'questions';
+  const { id } = useParams();
+  const { data: settings } = useSettings();
+  const navigate = useNavigate();
+  const part = id ? 'orders' : (parts.find((each) => each === params.get('part')) ?? 'orders');
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2">
         <h1 className="mr-2 font-display text-2xl font-bold">Orders</h1>
-        <div role="tablist" aria-label="Letters" className="flex flex-wrap gap-1.5">
+        <div role="tablist" aria-label="Orders and letters" className="flex flex-wrap gap-1.5">
           {parts.map((each) => (
             <button
               key={each}
               type="button"
               role="tab"
               aria-selected={each === part}
-              onClick={() => setParams({ part: each })}
+              onClick={() => (id ? void navigate(`/orders?part=${each}`) : setParams({ part: each }))}
               className={clsx(
                 'rounded-lg px-3 py-1.5 font-semibold',
                 each === part ? 'bg-ink text-sheet' : 'bg-sunk text-ink hover:bg-line',
@@ -100,8 +117,13 @@ export function OrdersPage() {
           ))}
         </div>
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto p-5">
-        {!data ? (
+      {part === 'selling' && (settings ? <SellingPage settings={settings} /> : <Loading rows={4} />)}
+      <div className={clsx('min-h-0 flex-1 overflow-y-auto p-5', part === 'selling' && 'hidden')}>
+        {part === 'selling' ? null : id ? (
+          <OrderPage key={id} id={id} />
+        ) : part === 'orders' ? (
+          <OrderList />
+        ) : !data ? (
           <Loading rows={4} />
         ) : part === 'questions' ? (
           <Questions questions={data.questions} />

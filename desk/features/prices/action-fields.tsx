@@ -207,7 +207,7 @@ export function ActionFields({ action, change }: { action: OfferAction; change: 
         choose={(does) => change(forms[does as OfferActionKind].start)}
         className="self-start font-semibold"
       />
-      <Fields key={action.does} action={action as never} change={change as never} />
+      <Fields key={action.does} action={action} change={change} />
     </>
   );
 }

@@ -18,7 +18,7 @@ export const Chip = ({ label, words, isEmpty, error, width = 'w-80', children }:
     <PopoverButton
       aria-label={label}
       aria-invalid={error ? true : undefined}
-      className={`rounded-lg border px-2.5 py-1 text-left aria-[invalid=true]:border-rose data-open:border-ink ${
+      className={`rounded-lg border px-2.5 py-1 text-left leading-snug aria-[invalid=true]:border-rose data-open:border-ink ${
         isEmpty
           ? 'border-dashed border-ink-3 text-ink-2 hover:border-ink hover:text-ink'
           : 'border-line bg-sheet font-semibold hover:border-ink-3'

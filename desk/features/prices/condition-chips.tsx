@@ -1,9 +1,8 @@
-import { countryCodes, countryName } from '../../../core/model/countries';
 import type { Offer } from '../../../core/model/offer';
 import { floorWords, offerConditions, offerTimes } from '../../../core/pricing/offer-words';
 import { plainAmount } from '../../../core/shared/money';
 import { momentWords } from '../../../core/shared/moment';
-import { Choose } from '../../shared/ui/choose';
+import { Countries } from '../../shared/ui/countries';
 import { MeasureField } from '../../shared/ui/measure-field';
 import { MomentField } from '../../shared/ui/moment-field';
 import { readAmount, readPercent, readWholeOrNone } from '../../shared/ui/readings';
@@ -156,43 +155,6 @@ export function ConditionsChip({ offer, set, errorOf, currency }: Props) {
       </div>
       <Countries label="Only for these countries" codes={offer.countries} change={(countries) => set({ countries })} />
     </Chip>
-  );
-}
-
-/** Some countries, each taken out with a click. */
-export function Countries({
-  label,
-  codes,
-  change,
-}: {
-  label: string;
-  codes: readonly string[];
-  change: (codes: string[]) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1 font-semibold">{label}</legend>
-      <div className="flex flex-wrap items-center gap-1.5">
-        {codes.map((code) => (
-          <button
-            key={code}
-            type="button"
-            aria-label={`Remove ${countryName(code, 'en')}`}
-            onClick={() => change(codes.filter((each) => each !== code))}
-            className="rounded-lg bg-sunk px-2 py-1 hover:bg-rose-soft"
-          >
-            {countryName(code, 'en')} ×
-          </button>
-        ))}
-        <Choose
-          label="Add a country"
-          choices={countryCodes
-            .filter((code) => !codes.includes(code))
-            .map((code) => ({ value: code, label: countryName(code, 'en') }))}
-          choose={(code) => change([...codes, code])}
-        />
-      </div>
-    </fieldset>
   );
 }
 

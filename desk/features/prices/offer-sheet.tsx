@@ -65,8 +65,7 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
   const shown = useCallback((key: string): unknown => offer[key as keyof Offer], [offer]);
   const save = useAutosave(shown, 0, {
     save: async ({ values }) => ({
-      saved: (await call(routes.offers.changeOffer, { params: { id: offer.id }, body: values as Partial<Offer> }))
-        .offer,
+      saved: (await call(routes.offers.changeOffer, { params: { id: offer.id }, body: values })).offer,
     }),
     keyOf: (path) => String(path[0]),
   });

@@ -60,7 +60,7 @@ export function PricesPage() {
       ) : isTax ? (
         <TaxPage settings={settings} />
       ) : (
-        <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
+        <div className="@container min-h-0 flex-1 overflow-y-auto px-4 pb-6">
           {offers.length > 0 && (
             <Timeline
               answer={data}
@@ -74,7 +74,7 @@ export function PricesPage() {
               }
             />
           )}
-          <div className="mt-3 grid items-start gap-3 xl:grid-cols-[minmax(0,1fr)_20rem]">
+          <div className="mt-3 grid items-start gap-3 @5xl:grid-cols-[minmax(0,1fr)_20rem]">
             {row ? (
               <OfferSheet
                 key={row.offer.id}

@@ -17,7 +17,7 @@ import { SaveSheet, SheetPart } from '../../shared/ui/save-sheet';
 import { SchemaField } from '../../shared/ui/schema-field';
 import { Select } from '../../shared/ui/select';
 import { Tick } from '../../shared/ui/tick';
-import { Countries } from './condition-chips';
+import { Countries } from '../../shared/ui/countries';
 
 const endings: Readonly<Record<string, { label: string; rounding: Rounding | null }>> = {
   none: { label: 'as they come', rounding: null },

@@ -77,6 +77,7 @@ function Bar({ row, range, isCurrent, open, move }: BarProps) {
         {offer.name} · {row.status}
       </button>
     );
+  const isNarrow = place.width < 14;
   const grip = 'absolute inset-y-0 w-2 cursor-ew-resize opacity-0 hover:bg-ink/20 hover:opacity-100';
   return (
     <>
@@ -90,12 +91,12 @@ function Bar({ row, range, isCurrent, open, move }: BarProps) {
         onPointerDown={press('all')}
         {...handlers}
         className={clsx(
-          'absolute inset-y-1 flex min-w-16 cursor-grab touch-none items-center overflow-hidden rounded-md px-2 font-semibold active:cursor-grabbing',
+          'absolute inset-y-1 flex min-w-3 cursor-grab touch-none items-center overflow-hidden rounded-md px-2 font-semibold active:cursor-grabbing',
           isCurrent ? 'bg-marigold text-ink ring-2 ring-ink' : looks[row.status],
         )}
         style={{ left: `${place.left}%`, width: `${place.width}%` }}
       >
-        <span className="truncate">{offer.name}</span>
+        {!isNarrow && <span className="truncate">{offer.name}</span>}
         {offer.from !== null && (
           <span aria-hidden="true" onPointerDown={press('from')} {...handlers} className={`${grip} left-0`} />
         )}
@@ -111,6 +112,7 @@ function Bar({ row, range, isCurrent, open, move }: BarProps) {
             : { left: `${place.left + place.width + 0.5}%` }
         }
       >
+        {isNarrow && <strong className="mr-1.5 text-[13px] text-ink">{offer.name}</strong>}
         {noteOf(row)}
       </span>
     </>
@@ -143,7 +145,7 @@ export function Timeline({ answer, current, open, move }: Props) {
           className="absolute top-1.5 border-l border-line pl-1.5 text-xs text-ink-2"
           style={{ left: `${part(at)}%` }}
         >
-          {month.format(at)}
+          {Math.abs(part(at) - part(now)) > 8 && month.format(at)}
         </span>
       ))}
       <span
@@ -157,7 +159,7 @@ export function Timeline({ answer, current, open, move }: Props) {
       >
         today
       </span>
-      <ul className="relative max-h-60 overflow-y-auto">
+      <ul className="relative max-h-[17.5rem] overflow-y-auto">
         {answer.offers.map((row) => (
           <li key={row.offer.id} className="relative h-8 border-b border-hair">
             <Bar
