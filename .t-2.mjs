@@ -1,0 +1,12 @@
+import { page, base, signIn, shot, end } from './.t-look.mjs';
+await signIn();
+await page.goto(base + '/desk/orders'); await page.waitForTimeout(1500); await shot('orders');
+await page.getByRole('link', { name: '1', exact: false }).filter({ hasText: /^\d{4}$/ }).nth(4).click(); await page.waitForTimeout(1200); await shot('order');
+await page.goto(base + '/desk/orders?part=selling'); await page.waitForTimeout(1200); await shot('selling');
+await page.goto(base + '/desk/prices'); await page.waitForTimeout(2000);
+await page.getByRole('button', { name: /Clear the loft/ }).first().click(); await page.waitForTimeout(1500);
+await page.getByTitle('Why this price').first().click(); await page.waitForTimeout(1200);
+await page.keyboard.press('w'); await page.waitForTimeout(500);
+await shot('prices2');
+await page.getByRole('button', { name: 'What it gives' }).click(); await page.waitForTimeout(500); await shot('prices3');
+await end();
