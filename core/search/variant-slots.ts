@@ -127,6 +127,11 @@ export class VariantSlots {
     return start;
   }
 
+  /** Gives a variant other numbers. */
+  renumber(variantSlot: number, numbers: Readonly<Record<string, number>>): void {
+    for (const name in numbers) this.#columns.get(name)!.at[variantSlot] = Math.min(numbers[name]!, NO_LIMIT);
+  }
+
   /** Takes the variants of a product out. */
   clear(slot: number): void {
     const [start, count] = [this.#start[slot]!, this.#count[slot]!];

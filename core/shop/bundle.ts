@@ -135,6 +135,11 @@ export class Bundles {
       if (slots.some(({ slot: { from } }) => from.how === 'rule')) this.#stale.add(id);
   }
 
+  /** Notes all bundles: so many products turned that looking for those concerned takes longer. */
+  noteAll(): void {
+    for (const id of this.#facts.keys()) this.#stale.add(id);
+  }
+
   /** Calls back for each bundle that was noted, once; those noted meanwhile included. */
   settle(work: (bundleId: string) => void): void {
     for (const id of this.#stale) work(id);

@@ -7,6 +7,7 @@ import { nameKey } from '../shared/name-key';
 import { plainText } from '../shared/plain-text';
 import type { ProductDocument } from '../model/document';
 import type { FacetPair, FinderEntry, FinderShape } from '../search/entry';
+import type { Renumbered } from '../search/finder-index';
 import { effectivePrice, marginOf, type EffectivePrice } from '../pricing/price';
 import type { ProductFacts, VariantFacts } from '../rules/facts';
 import { taxRateOf, type TaxOfShop } from '../pricing/tax';
@@ -132,8 +133,6 @@ export interface FactSources {
   now: number;
   /** what follows for a bundle from its parts */
   bundle?: { price: { low: number; high: number } | null; stock: number };
-  /** what a variant costs under offers; absent where none takes the product in */
-  price?: (variant: ProductDocument['variants'][number]) => EffectivePrice;
 }
 
 /** Standings as rules and filters know them. */
@@ -159,7 +158,7 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
   const variants = product.variants.map((variant): VariantFacts => {
     const { price, wasPrice } = bundle?.price
       ? { price: bundle.price.low, wasPrice: null }
-      : (sources.price?.(variant) ?? effectivePrice(product, variant, now));
+      : effectivePrice(product, variant, now);
     const options: Record<string, string> = {};
     names.forEach(({ key, values }, at) => {
       const value = values.get(variant.values[at] ?? '');
@@ -205,6 +204,38 @@ export function factsOf(product: ProductDocument, sources: FactSources): Product
     variants,
   };
 }
+
+/** Facts of a product as they are at other prices; all that does not follow from prices stays. */
+export function factsAtPrices(
+  facts: ProductFacts,
+  product: ProductDocument,
+  price: (variant: ProductDocument['variants'][number]) => EffectivePrice,
+  tax: { rate: number; included: boolean },
+): ProductFacts {
+  let [low, high, discount, margin] = [Infinity, 0, 0, NaN];
+  let onSale = false;
+  const variants = product.variants.map((variant, i): VariantFacts => {
+    const { price: now, wasPrice } = price(variant);
+    low = Math.min(low, now);
+    high = Math.max(high, now);
+    onSale ||= wasPrice !== null;
+    if (wasPrice !== null) discount = Math.max(discount, Math.round(((wasPrice - now) * 10_000) / wasPrice));
+    const own = marginOf(now, variant.cost, tax.rate, tax.included);
+    if (own !== null && !(own >= margin)) margin = own;
+    return { ...facts.variants[i]!, price: now, onSale: wasPrice !== null };
+  });
+  return { ...facts, variants, price: variants.length > 0 ? low : 0, priceMax: high, onSale, discount, margin };
+}
+
+/** What of a product the index has to know when nothing but its prices turned. */
+export const renumbered = (facts: ProductFacts): Renumbered => ({
+  id: facts.id,
+  numbers: { price: facts.price, priceMax: facts.priceMax },
+  variants: facts.variants.map(({ price, onSale }) => ({ numbers: { price }, has: onSale })),
+});
+
+/** The value of variants that turns with their prices. */
+export const ON_SALE = ['onSale', 'yes'] as const;
 
 /** What rules and filters know of the specs: choices by id, yes/no, and numbers; words and empty ones are left out. */
 function specFacts(product: ProductDocument, sheets: ReadonlyMap<string, SpecSheet>): ProductFacts['specs'] {
@@ -275,7 +306,7 @@ export function entryOf(facts: ProductFacts, product: ProductDocument, words: Wo
     texts: words ? textsOf(product, plainText(product.description), words) : [],
     variants: facts.variants.map((variant) => {
       const own: FacetPair[] = Object.entries(variant.options).map(([key, value]) => optionPairsOf(key)(value));
-      if (variant.onSale) own.push(pairOf('onSale', 'yes'));
+      if (variant.onSale) own.push(pairOf(...ON_SALE));
       if (variant.stock > 0) own.push(pairOf(AVAILABLE, 'in'));
       return { id: variant.id, numbers: { price: variant.price, stock: variant.stock }, values: own };
     }),

@@ -21,14 +21,17 @@ import { Moments } from './scheduled-changes';
 import type { MetOption } from './met-options';
 import {
   entryOf,
+  factsAtPrices,
   factsOf,
   finderShape,
-  type FactSources,
   haveSameTexts,
   LISTED,
   nextSaleEdge,
+  ON_SALE,
+  renumbered,
   STATUS,
   type DaySales,
+  type FactSources,
 } from './facts';
 import type { Offer } from '../model/offer';
 import type { Page } from '../model/page';
@@ -210,24 +213,38 @@ export class ResolvedShop {
 
   /** The price of a variant under the catalog offers of now, with how it came about; of one that no offer takes in too. */
   offered(product: ProductDocument, variant: ProductDocument['variants'][number]): OfferedPrice {
-    return this.#offeredBy(product, variant, this.offersOf(product.id));
+    return this.#offeredBy(product, variant, this.offersOf(product.id), this.offerTerms(product));
   }
 
   /** What one piece of a variant costs now. */
   price(product: ProductDocument, variant: ProductDocument['variants'][number]): EffectivePrice {
-    const offers = this.offersOf(product.id);
-    return offers.length > 0 ? this.#priceBy(product, variant, offers) : effectivePrice(product, variant, this.now);
-  }
-
-  #offeredBy(product: ProductDocument, variant: ProductDocument['variants'][number], offers: readonly Offer[]) {
-    const { price, wasPrice } = effectivePrice(product, variant, this.now);
-    const piece = { list: variant.price, sale: wasPrice === null ? null : price, cost: variant.cost };
-    return offeredPrice(piece, offers, this.offerTerms(product));
-  }
-
-  #priceBy(product: ProductDocument, variant: ProductDocument['variants'][number], offers: readonly Offer[]) {
-    const { price } = this.#offeredBy(product, variant, offers);
+    if (this.offersOf(product.id).length === 0) return effectivePrice(product, variant, this.now);
+    const { price } = this.#facts.get(product.id)!.variants[product.variants.indexOf(variant)]!;
     return { price, wasPrice: price < variant.price ? variant.price : null };
+  }
+
+  #offeredBy(
+    product: ProductDocument,
+    variant: ProductDocument['variants'][number],
+    offers: readonly Offer[],
+    terms: OfferTerms,
+  ): OfferedPrice {
+    const { price, wasPrice } = effectivePrice(product, variant, this.now);
+    return offeredPrice(
+      { list: variant.price, sale: wasPrice === null ? null : price, cost: variant.cost },
+      offers,
+      terms,
+    );
+  }
+
+  /** Facts of a product under these offers. */
+  #factsUnder(product: ProductDocument, before: ProductFacts, offers: readonly Offer[]): ProductFacts {
+    const terms = this.offerTerms(product);
+    const price = (variant: ProductDocument['variants'][number]): EffectivePrice => {
+      const { price: now } = this.#offeredBy(product, variant, offers, terms);
+      return { price: now, wasPrice: now < variant.price ? variant.price : null };
+    };
+    return factsAtPrices(before, product, price, { rate: terms.taxRate, included: terms.taxIncluded });
   }
 
   stock(variantId: string): number | null {
@@ -255,7 +272,7 @@ export class ResolvedShop {
     const held = turnsOffers ? this.offersNow.turn() : undefined;
     if (isTaxOther) this.#rebuild();
     this.#moments.pass(now, (ids) => this.#workOutAgain(ids));
-    if (held && !isTaxOther) this.#followOffers(held);
+    if (held && !isTaxOther) this.#followOffers(held, speaksOfTime && hourOf(before) !== hourOf(now));
     const turned = this.memberships.passTime(now);
     if (turned) this.bundles.noteRules();
     const opened = [...this.collections.values()].some(({ liveFrom, liveUntil }) => {
@@ -280,7 +297,7 @@ export class ResolvedShop {
     this.bundles.noteRules();
     const held = this.offersNow.turn();
     this.#workOutAgain(turned.map(({ id }) => id));
-    this.#followOffers(held);
+    this.#followOffers(held, true);
     if (taxMoments(this.settings).some((at) => at !== null && isBetween(at, now, before))) this.#rebuild();
     this.#settle();
   }
@@ -563,10 +580,7 @@ export class ResolvedShop {
     const offers = this.offersNow.running.of(before);
     let facts = before;
     if (offers.length > 0) {
-      facts = factsOf(product, {
-        ...this.#factSources(product),
-        price: (variant) => this.#priceBy(product, variant, offers),
-      });
+      facts = this.#factsUnder(product, before, offers);
       this.#offered.set(product.id, { offers, before });
     } else this.#offered.delete(product.id);
     this.#facts.set(product.id, facts);
@@ -591,20 +605,57 @@ export class ResolvedShop {
   }
 
   /**
-   * Works those products out again that other offers take in than did before. Of products that were taken over, and not
-   * worked out here, `held` tells who took them in, unless what its rules name is another (`isOther`).
+   * Prices those products again that other offers take in than did before. Of products that were taken over, and not worked
+   * out here, `held` tells who took them in. `isOther`: what the rules of offers name is another, so that all are asked.
    */
   #followOffers(held: Running, isOther = false): void {
     const { running } = this.offersNow;
     if (held.catalog.length === 0 && running.catalog.length === 0) return;
-    const turned: string[] = [];
-    for (const [id, product] of this.products) {
-      const known = this.#facts.has(id);
-      const before = known ? (this.#offered.get(id)?.before ?? this.#facts.get(id)!) : this.#factsAlone(product);
-      const was = known ? (this.#offered.get(id)?.offers ?? NO_OFFERS) : held.of(before);
-      if ((isOther && !known) || !ShopOffers.isSame(was, running.of(before))) turned.push(id);
+    const [gone, come] = [
+      ShopOffers.without(held.catalog, running.catalog),
+      ShopOffers.without(running.catalog, held.catalog),
+    ];
+    if (!isOther && gone.size === 0 && come.size === 0) return;
+    const repriced: ProductFacts[] = [];
+    const unknown: string[] = [];
+    // Where offers only end, nobody else is concerned than those that they had taken in.
+    const isEnd = !isOther && come.size === 0 && this.#facts.size === this.products.size;
+    for (const id of isEnd ? [...this.#offered.keys()] : this.products.keys()) {
+      const product = this.products.get(id)!;
+      const facts = this.#facts.get(id);
+      if (!facts) {
+        const before = this.#factsAlone(product);
+        if (isOther || !ShopOffers.isSame(held.of(before), running.of(before))) unknown.push(id);
+        continue;
+      }
+      const was = this.#offered.get(id);
+      const before = was?.before ?? facts;
+      const offers = isOther ? running.of(before) : running.turned(before, was?.offers ?? NO_OFFERS, gone, come);
+      if (ShopOffers.isSame(was?.offers ?? NO_OFFERS, offers)) continue;
+      const next = offers.length > 0 ? this.#factsUnder(product, before, offers) : before;
+      if (offers.length > 0) this.#offered.set(id, { offers, before });
+      else this.#offered.delete(id);
+      this.#facts.set(id, next);
+      repriced.push(next);
     }
-    this.#workOutAgain(turned);
+    this.#reprice(repriced);
+    this.#workOutAgain(unknown);
+  }
+
+  /** Takes it up that nothing but the prices of products turned: much quicker than working them out again. */
+  #reprice(repriced: readonly ProductFacts[]): void {
+    if (repriced.length === 0) return;
+    this.index.renumber(repriced.map(renumbered), ON_SALE);
+    const isMany = repriced.length >= REBUILD_FROM;
+    if (isMany) {
+      this.memberships.clear();
+      this.bundles.noteAll();
+    } else
+      for (const { id } of repriced) {
+        this.memberships.refresh(id);
+        this.bundles.noteChangeOf(id);
+      }
+    this.#settle();
   }
 
   #numberFor(sort: string | undefined): number {

@@ -30,6 +30,13 @@ export interface Running {
   takes: (offer: Offer, before: ProductFacts) => boolean;
   /** the catalog offers that take a product in */
   of: (before: ProductFacts) => readonly Offer[];
+  /** the same, from those that took it in before, when some offers are gone and others have come */
+  turned: (
+    before: ProductFacts,
+    was: readonly Offer[],
+    gone: ReadonlySet<Offer>,
+    come: ReadonlySet<Offer>,
+  ) => readonly Offer[];
   /** moment after which others may hold; Infinity for never */
   until: number;
   /** the rule of some offer speaks of the last days */
@@ -42,6 +49,7 @@ const nobody: Running = {
   catalog: NONE,
   takes: () => false,
   of: () => NONE,
+  turned: (_, was, gone) => was.filter((offer) => !gone.has(offer)),
   until: Infinity,
   speaksOfTime: false,
 };
@@ -95,16 +103,28 @@ export class ShopOffers {
     const takes = (offer: Offer, before: ProductFacts) => tests.get(offer.id)?.(before, hour) ?? false;
     const catalog = offers.filter(isCatalogOffer);
     const of = (before: ProductFacts) => {
-      // A gift card costs what it is worth, and the parts of a bundle have their own offers.
-      if (before.kind === 'giftCard' || before.document.bundle?.pricing.how === 'parts') return NONE;
+      if (!isPricedBy(before)) return NONE;
       const taking = catalog.filter((offer) => takes(offer, before));
       return taking.length > 0 ? taking : NONE;
     };
+    const rank = new Map(catalog.map((offer, at) => [offer.id, at]));
+    const turned: Running['turned'] = (before, was, gone, come) => {
+      let next: Offer[] | undefined;
+      if (was.length > 0 && gone.size > 0) next = was.filter((offer) => !gone.has(offer));
+      if (isPricedBy(before)) for (const offer of come) if (takes(offer, before)) (next ??= [...was]).push(offer);
+      return next ? next.sort((a, b) => rank.get(a.id)! - rank.get(b.id)!) : was;
+    };
     const speaksOfTime = offers.some(({ goods }) => goods.how === 'rule' && conditionsOnTime(goods.rule).length > 0);
-    return { offers, catalog, takes, of, until, speaksOfTime };
+    return { offers, catalog, takes, of, turned, until, speaksOfTime };
   }
 
   /** The fields of the shop, with collections as they are before offers: the index knows only what is after them. */
+  /** Those of some offers that are not among others as they are. */
+  static without(some: readonly Offer[], others: readonly Offer[]): Set<Offer> {
+    const kept = new Set(others);
+    return new Set(some.filter((offer) => !kept.has(offer)));
+  }
+
   #fieldsBefore(now: number): FieldRegistry {
     const { fields, collections } = this.shop;
     const field = fields.get(COLLECTION_FIELD)!;
@@ -122,6 +142,10 @@ export class ShopOffers {
     return before;
   }
 }
+
+/** A gift card costs what it is worth, and the parts of a bundle have their own offers. */
+const isPricedBy = ({ kind, document }: ProductFacts) =>
+  kind !== 'giftCard' && document.bundle?.pricing.how !== 'parts';
 
 /** All that decides what an offer makes of a price. */
 const pricing = ({ id, action, priority, stacks, floor }: Offer) =>

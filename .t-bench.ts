@@ -1,0 +1,33 @@
+import { scaledCatalog } from './demo/scale';
+import { ResolvedShop } from './core/shop/resolved-shop';
+import { newOffer } from './core/model/offer';
+const N = Number(process.argv[2] ?? 50000);
+const catalog = scaledCatalog(N);
+const stock = new Map(catalog.products.flatMap((p: any) => p.variants.map((v: any) => [v.id, v.stock])));
+const T = Date.UTC(2026,0,1)/1000;
+const shop = new ResolvedShop({ stock: (id) => (stock.get(id) as any) ?? null, now: T });
+const docs = (kind: string, list: any[]) => list.map((body) => ({ kind, key: body.id, body }));
+const offers: any[] = [];
+const iso = (s: number) => new Date(s*1000).toISOString();
+let n = 0;
+const add = (fields: any) => offers.push({ ...newOffer(`a_off${String(n++).padStart(6,'0')}`, 'x'), isOn: true, ...fields });
+const brand = (i: number) => ({ how: 'rule', rule: { match: 'all', of: [{ field: 'brand', is: 'anyOf', value: [catalog.brands[i % catalog.brands.length]!.id] }] } });
+add({ goods: brand(0), from: iso(T + 100), until: iso(T + 200) });
+add({ goods: { how: 'all' }, from: iso(T + 300), until: iso(T + 400) });
+shop.load([...docs('category', catalog.categories), ...docs('brand', catalog.brands), ...docs('tag', catalog.tags), ...docs('offer', offers), ...docs('product', catalog.products)] as any);
+const time = (label: string, f: () => void) => { const a = performance.now(); f(); console.log(label, (performance.now() - a).toFixed(1), 'ms', [...shop.products.keys()].filter((id) => shop.offersOf(id).length > 0).length); };
+time('warm', () => shop.take({ now: T + 50 }));
+time('brand starts', () => shop.take({ now: T + 150 }));
+time('brand ends', () => shop.take({ now: T + 250 }));
+time('all starts', () => shop.take({ now: T + 350 }));
+time('all ends', () => shop.take({ now: T + 450 }));
+const many: any[] = [];
+offers.length = 0;
+for (let i = 0; i < 50; i++) add({ goods: brand(i), from: null, until: null, stacks: i % 3 === 0 });
+time('50 offers put', () => shop.take({ documents: docs('offer', offers) as any }));
+const a = performance.now(); let sum = 0, variants = 0;
+for (const p of shop.products.values()) for (const v of p.variants) { sum += shop.price(p, v).price; variants++; }
+console.log('price all', variants, (performance.now() - a).toFixed(1), 'ms', sum);
+const b = performance.now();
+for (const p of shop.products.values()) { const before = shop.factsBefore(p.id)!; shop.offersNow.running.of(before); }
+console.log('match all under 50', (performance.now() - b).toFixed(1));
