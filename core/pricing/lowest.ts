@@ -11,9 +11,27 @@ export interface PriceSpan {
   saleUntil: string | null;
 }
 
+/** What an offer made of the price of a variant from a moment on. */
+export interface AskedSpan {
+  /** seconds since 1970 */
+  since: number;
+  /** null where no offer held */
+  price: number | null;
+}
+
 const DAY = 86_400;
 /** Days back from the beginning of a reduction in which the lowest price is looked for. */
 const LOOK_BACK_DAYS = 30;
+
+/** When the offer that holds at `now` began, or one right before it: prices that offers made, without a break. */
+function offeredSince(asked: readonly AskedSpan[], now: number): number | undefined {
+  let since: number | undefined;
+  for (const span of asked) {
+    if (span.since > now) break;
+    since = span.price === null ? undefined : (since ?? span.since);
+  }
+  return since;
+}
 
 /** When the reduction that holds at `now` began: its own beginning, or the edition that brought it, if later. */
 function reducedSince(spans: readonly PriceSpan[], now: number): number | undefined {
@@ -25,11 +43,26 @@ function reducedSince(spans: readonly PriceSpan[], now: number): number | undefi
 
 /**
  * The lowest price of the 30 days before the reduction that holds at `now` began, in minor units; undefined when the
- * variant is not reduced now, or was not sold before. `spans` in rising order, the one that holds last. O(spans).
+ * variant is not reduced now, or was not sold before. `spans`, and what offers made of them in `asked`, in rising order, the
+ * one that holds last. O(spans).
  */
-export function lowestBefore(spans: readonly PriceSpan[], now: number): number | undefined {
-  const end = reducedSince(spans, now);
-  if (end === undefined) return undefined;
+export function lowestBefore(
+  spans: readonly PriceSpan[],
+  now: number,
+  asked: readonly AskedSpan[] = [],
+): number | undefined {
+  const begun = [reducedSince(spans, now), offeredSince(asked, now)].filter((since) => since !== undefined);
+  if (begun.length === 0) return undefined;
+  const end = Math.min(...begun);
+  return lowestUntil(spans, end, asked);
+}
+
+/** The lowest price of the 30 days before `end` (seconds since 1970), in minor units; undefined when it was not sold then. */
+export function lowestUntil(
+  spans: readonly PriceSpan[],
+  end: number,
+  asked: readonly AskedSpan[] = [],
+): number | undefined {
   const begin = end - LOOK_BACK_DAYS * DAY;
   let lowest: number | undefined;
   spans.forEach((span, i) => {
@@ -41,6 +74,11 @@ export function lowestBefore(spans: readonly PriceSpan[], now: number): number |
       const { price } = effectivePrice({ ...span, quantityPrices: [] }, span, moment);
       if (lowest === undefined || price < lowest) lowest = price;
     }
+  });
+  asked.forEach(({ since, price }, i) => {
+    const until = asked[i + 1]?.since ?? Infinity;
+    const isAsked = price !== null && Math.max(since, begin) < Math.min(until, end);
+    if (isAsked && (lowest === undefined || price < lowest)) lowest = price;
   });
   return lowest;
 }

@@ -53,6 +53,10 @@ export interface ResolvedShopInputs {
   sales?: (productId: string) => readonly DaySales[];
   /** standings beyond a product's own, such as "changed" for the desk */
   marks?: (product: ProductDocument) => readonly string[];
+  /** told of each product of which offers made, or let go of, the prices */
+  offered?: (productId: string) => void;
+  /** lowest price of a variant that is reduced now, in the 30 days before that; undefined where it was not sold then */
+  lowestBefore?: (variantId: string) => number | undefined;
   /** seconds since 1970 at which the shop begins; see `ShopNews` */
   now?: number;
 }
@@ -372,6 +376,7 @@ export class ResolvedShop {
     this.bundles.copyFrom(other.bundles);
     into(this.#facts, other.#facts);
     into(this.#offered, other.#offered);
+    for (const id of this.#offered.keys()) this.inputs.offered?.(id);
     this.offersNow.turn();
     into(this.#numbers, other.#numbers);
     this.now = other.now;
@@ -578,6 +583,7 @@ export class ResolvedShop {
   #workOut(product: ProductDocument): ProductFacts {
     const before = this.#factsAlone(product);
     const offers = this.offersNow.running.of(before);
+    if (offers.length > 0 || this.#offered.has(product.id)) this.inputs.offered?.(product.id);
     let facts = before;
     if (offers.length > 0) {
       facts = this.#factsUnder(product, before, offers);
@@ -646,6 +652,7 @@ export class ResolvedShop {
   #reprice(repriced: readonly ProductFacts[]): void {
     if (repriced.length === 0) return;
     this.index.renumber(repriced.map(renumbered), ON_SALE);
+    for (const { id } of repriced) this.inputs.offered?.(id);
     const isMany = repriced.length >= REBUILD_FROM;
     if (isMany) {
       this.memberships.clear();

@@ -2,6 +2,13 @@ import type { ProductDocument } from '../model/document';
 import type { EffectivePrice } from '../pricing/price';
 import type { ResolvedShop } from './resolved-shop';
 
+/** A price that was asked in the 30 days before is the most that shoppers are told it was. */
+function honest(shop: ResolvedShop, variantId: string, { price, wasPrice }: EffectivePrice): EffectivePrice {
+  if (wasPrice === null) return { price, wasPrice };
+  const was = Math.min(wasPrice, shop.inputs.lowestBefore?.(variantId) ?? wasPrice);
+  return { price, wasPrice: was > price ? was : null };
+}
+
 /** What one piece costs now; of a bundle priced by its parts, the least it can come to. */
 export function shopPrice(
   shop: ResolvedShop,
@@ -9,7 +16,7 @@ export function shopPrice(
   variant: ProductDocument['variants'][number],
 ): EffectivePrice {
   const price = shop.bundles.get(product.id)?.price;
-  return price ? { price: price.low, wasPrice: null } : shop.price(product, variant);
+  return price ? { price: price.low, wasPrice: null } : honest(shop, variant.id, shop.price(product, variant));
 }
 
 /** Pieces left of a variant, or how often a bundle can be made; null when there is no end. */

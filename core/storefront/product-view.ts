@@ -6,7 +6,6 @@ import { plainText } from '../shared/plain-text';
 import { specWords } from '../products/spec-values';
 import { durationWords, packageWords, weightWords } from '../shared/units';
 import type { ProductDocument } from '../model/document';
-import { lowestBefore, type PriceSpan } from '../pricing/lowest';
 import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
 import { shopPrice, shopStock } from '../shop/shop-price';
 import { withoutSummary } from './without-summary';
@@ -94,12 +93,8 @@ function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string
 /** Days stand before months. */
 const dayLocale = (locale: string) => (locale === 'en' ? 'en-GB' : locale);
 
-/** `spans`: what each variant cost before, for the lowest price of the last 30 days. */
-export function productView(
-  shop: ResolvedShop,
-  product: ProductDocument,
-  spans: ReadonlyMap<string, readonly PriceSpan[]> = new Map(),
-): ProductView {
+/** A product as shoppers meet it on its own page. */
+export function productView(shop: ResolvedShop, product: ProductDocument): ProductView {
   const face = product.pictures[0];
   const main = product.categoryIds[0];
   const { now } = shop;
@@ -128,7 +123,7 @@ export function productView(
       ),
       price,
       wasPrice,
-      lowestBefore: wasPrice === null ? null : (lowestBefore(spans.get(variant.id) ?? [], now) ?? null),
+      lowestBefore: wasPrice === null ? null : (shop.inputs.lowestBefore?.(variant.id) ?? null),
       unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[unit!].words },
       quantityPrices:
         pricing === 'shown'

@@ -204,6 +204,30 @@ describe('offers', () => {
     expect(await at('2027-03-03T00:00:00Z')).toEqual([2_500, null, 0, 2_500]);
   });
 
+  test('a price is never said to have been more than it was asked for in the 30 days before', async () => {
+    const days = (from: string, until: string) => ({ from: `${from}T00:00:00.000Z`, until: `${until}T00:00:00.000Z` });
+    await offer({ action: { does: 'percent', off: 4_000 }, ...days('2027-03-05', '2027-03-08') });
+    await offer({ action: { does: 'percent', off: 2_000 }, ...days('2027-03-20', '2027-03-25') });
+    await offer({ action: { does: 'percent', off: 5_000 }, ...days('2027-06-01', '2027-06-05') });
+    await live();
+    const at = async (moment: string) => {
+      now = new Date(moment);
+      const { variants } = (await (await server.raw('/shop-api/products/tern')).json()) as {
+        variants: { price: number; wasPrice: number | null; lowestBefore: number | null }[];
+      };
+      const card = (await (await server.raw('/shop-api/listing?at=all')).json()) as {
+        items: { wasPrice: number | null }[];
+      };
+      return [variants[0]!.price, variants[0]!.wasPrice, variants[0]!.lowestBefore, card.items[0]!.wasPrice];
+    };
+    expect(await at('2027-03-06T10:00:00Z')).toEqual([1_500, 2_500, 2_500, 2_500]);
+    expect(await at('2027-03-10T10:00:00Z')).toEqual([2_500, null, null, null]);
+    // It was 15.00 a fortnight before: 20.00 is nothing to be proud of.
+    expect(await at('2027-03-21T10:00:00Z')).toEqual([2_000, null, null, null]);
+    expect(await at('2027-04-01T10:00:00Z')).toEqual([2_500, null, null, null]);
+    expect(await at('2027-06-02T10:00:00Z')).toEqual([1_250, 2_500, 2_500, 2_500]);
+  });
+
   test('a code takes its offer, is used as often as it may be, and comes back with an order that is called off', async () => {
     const id = await offer({
       name: 'Light wind',

@@ -5,14 +5,14 @@ import type { Offer } from '../../core/model/offer';
 import { ordersUnder } from '../../core/orders/orders-under';
 import { offerConditions, offerDoes } from '../../core/pricing/offer-words';
 import { isRunning } from '../../core/pricing/offer-time';
-import { lowestBefore } from '../../core/pricing/lowest';
+import { lowestUntil } from '../../core/pricing/lowest';
 import { momentWords, secondsOf } from '../../core/shared/moment';
 import { metOffers, offerEffects, type EffectNote, type MetOffer } from '../../core/shop/offer-effects';
 import { faceUrl } from '../../core/storefront/card';
 import type { Catalog } from '../state/catalog';
 import { refOf } from '../state/working';
 import { countCodes, usesOfAll } from '../store/offers';
-import { readPriceSpans } from '../store/price-spans';
+import { readAsked, readPriceSpans } from '../store/price-spans';
 import { ordersBetween } from '../store/shop-orders';
 
 const YEAR_MS = 365 * 86_400_000;
@@ -128,7 +128,7 @@ export function offerPreview(catalog: Catalog, offer: Offer): OfferPreview {
       list: effect.list,
       before: effect.before,
       after: effect.after,
-      lowest: lowestBefore(spans.get(effect.variantId) ?? [], now) ?? null,
+      lowest: lowestUntil(spans.get(effect.variantId) ?? [], now, readAsked(db, effect.variantId)) ?? null,
       marginBefore: effect.marginBefore,
       marginAfter: effect.marginAfter,
       note: noteWords[effect.note],

@@ -5,7 +5,7 @@ import { priceBasket } from '../../core/pricing/basket/basket';
 import type { BasketLine, BasketRefusal, LineStep } from '../../core/pricing/basket/basket-terms';
 import { isCatalogOffer, offeredPrice, type Refusal } from '../../core/pricing/offered-price';
 import { effectivePrice, unitPrice, unitPricingWords } from '../../core/pricing/price';
-import { lowestBefore } from '../../core/pricing/lowest';
+import { lowestUntil } from '../../core/pricing/lowest';
 import { taxOfCountry } from '../../core/pricing/tax';
 import { formatMoney } from '../../core/shared/money';
 import { momentWords, secondsOf } from '../../core/shared/moment';
@@ -13,7 +13,7 @@ import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { readCode } from '../store/offers';
-import { readPriceSpans } from '../store/price-spans';
+import { readAsked, readPriceSpans } from '../store/price-spans';
 
 const pieceRefusals: Record<Refusal, string> = {
   notLower: 'not lower',
@@ -160,6 +160,6 @@ export function whyPrice(
     tax: priced!.tax,
     taxWords: tax.included ? `of which ${priced!.rate / 100} % tax` : `and ${priced!.rate / 100} % tax on top`,
     unitPrice: perUnit === null ? null : `${money(perUnit)} ${unitPricingWords[product.unitPricing!].words}`,
-    lowest: lowestBefore(spans, now) ?? null,
+    lowest: lowestUntil(spans, now, readAsked(catalog.db, variant.id)) ?? null,
   };
 }

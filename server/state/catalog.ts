@@ -120,6 +120,8 @@ export class Catalog {
     const before = shop.version;
     this.live.shop.take({ now: this.now });
     shop.take({ now: this.now });
+    // While long work holds the database, it is noted at the next look.
+    if (this.writes.isIdle) this.live.noteAsked();
     // What began or ended by the clock shows in open tabs as any change does.
     if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   }

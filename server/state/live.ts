@@ -10,6 +10,7 @@ import {
   type DocumentKey,
   type DocumentRef,
 } from '../store/editions';
+import { lowestOf, putAsked } from '../store/price-spans';
 import type { StockLevels } from './stock-levels';
 import { refOf, splitRef } from './working';
 
@@ -17,6 +18,8 @@ import { refOf, splitRef } from './working';
 export class LiveShop {
   readonly shop: ResolvedShop;
   readonly hashes = new Map<string, string>();
+  /** products of which offers made the prices, or let go of them, since that was noted last */
+  readonly turned = new Set<string>();
   edition = 0;
 
   constructor(
@@ -25,9 +28,32 @@ export class LiveShop {
     sales: (productId: string) => readonly DaySales[],
     now: number,
   ) {
-    this.shop = new ResolvedShop({ stock: (variantId) => stock.get(variantId), sales, now });
+    const lowest = lowestOf(db);
+    this.shop = new ResolvedShop({
+      stock: (variantId) => stock.get(variantId),
+      sales,
+      offered: (productId) => void this.turned.add(productId),
+      lowestBefore: (variantId) => lowest(variantId, this.shop.now),
+      now,
+    });
     this.edition = latestEdition(db);
     this.#note(readLatestRefs(db), []);
+  }
+
+  /** Notes what shoppers are asked under offers since they turned, so that it is known later what a price was. */
+  noteAsked(): void {
+    if (this.turned.size === 0) return;
+    const { shop } = this;
+    const asked = [...this.turned].flatMap((id) => {
+      const product = shop.products.get(id);
+      const isOffered = shop.offersOf(id).length > 0;
+      return (product?.variants ?? []).map((variant) => ({
+        variantId: variant.id,
+        price: isOffered ? shop.price(product!, variant).price : null,
+      }));
+    });
+    this.turned.clear();
+    putAsked(this.db, shop.now, asked);
   }
 
   /** Reads all documents of the edition. */

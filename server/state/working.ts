@@ -15,6 +15,7 @@ import type { StockLevels } from './stock-levels';
 import { readyProduct, type ReadyProduct, type ReadyProducts } from '../store/ready-products';
 import { readDocuments } from '../store/documents';
 import { readProducts, readStock, type StockRow } from '../store/products';
+import { lowestOf } from '../store/price-spans';
 import { readSales } from '../store/sales';
 
 /** Key of a document across kinds. */
@@ -61,10 +62,12 @@ export class WorkingCatalog {
     now: number,
   ) {
     this.#sales = readSales(db);
+    const lowest = lowestOf(db);
     this.shop = new ResolvedShop({
       stock: (variantId) => stock.get(variantId),
       marks: (product) => this.#marks(product),
       sales: (productId) => this.salesOf(productId),
+      lowestBefore: (variantId) => lowest(variantId, this.shop.now),
       now,
     });
   }

@@ -1,5 +1,6 @@
 import type { ProductDocument } from '../../core/model/document';
-import type { PriceSpan } from '../../core/pricing/lowest';
+import { lowestBefore, type AskedSpan, type PriceSpan } from '../../core/pricing/lowest';
+import { statement } from '../database/statements';
 import type { Db } from '../database/connection';
 
 /** Notes what the variants of these products cost from `at` (ISO) on, where that is new. */
@@ -44,4 +45,31 @@ export function readPriceSpans(db: Db, variantIds: readonly string[]): Map<strin
     else spans.set(id, [span]);
   }
   return spans;
+}
+
+/** Notes what variants are asked for under offers from `since` (seconds since 1970) on, where that is new; null for no offer. */
+export function putAsked(db: Db, since: number, asked: readonly { variantId: string; price: number | null }[]): void {
+  const put = statement(
+    db,
+    `INSERT INTO asked_price (variant_id, since, price) SELECT @variantId, @since, @price
+     WHERE (SELECT price FROM asked_price WHERE variant_id = @variantId ORDER BY since DESC LIMIT 1) IS NOT @price
+     ON CONFLICT DO UPDATE SET price = excluded.price`,
+  );
+  db.transaction(() => {
+    for (const each of asked) put.run({ ...each, since });
+  })();
+}
+
+/** What a variant was asked for under offers since when, in rising order. */
+export const readAsked = (db: Db, variantId: string): AskedSpan[] =>
+  statement(db, `SELECT since, price FROM asked_price WHERE variant_id = ? ORDER BY since`).all(
+    variantId,
+  ) as AskedSpan[];
+
+/** Answers the lowest price of the 30 days before the reduction of a variant that holds at a moment. */
+export function lowestOf(db: Db): (variantId: string, now: number) => number | undefined {
+  const sql = `SELECT since, price, sale_price AS salePrice, sale_from AS saleFrom, sale_until AS saleUntil
+    FROM price_span WHERE variant_id = ? ORDER BY since`;
+  return (variantId, now) =>
+    lowestBefore(statement(db, sql).all(variantId) as PriceSpan[], now, readAsked(db, variantId));
 }

@@ -25,7 +25,6 @@ import { productView } from '../../core/storefront/product-view';
 import { isThin } from '../../core/storefront/search-engines';
 import { relationStrips } from '../../core/storefront/relation-strips';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
-import type { PriceSpan } from '../../core/pricing/lowest';
 import type { ShopData, PageData } from '../../shop/data';
 import { listingRequest } from './listing-request';
 
@@ -56,8 +55,6 @@ export interface PageContext {
   now: number;
   /** id of the thing that shoppers met last at an address, in whichever edition */
   publishedAt: (kind: AddressedKind, slug: string) => string | undefined;
-  /** what variants cost before, for the lowest price of the last 30 days */
-  priceSpans: (variantIds: readonly string[]) => Map<string, PriceSpan[]>;
   /** drafts can be looked at in the shop window */
   showsDrafts: boolean;
 }
@@ -100,7 +97,7 @@ function productPage(context: PageContext, slug: string, query: Record<string, u
     });
   return {
     kind: 'product',
-    product: productView(shop, product, context.priceSpans(product.variants.map((variant) => variant.id))),
+    product: productView(shop, product),
     variantId: typeof query.v === 'string' ? query.v : null,
     strips: relationStrips(shop, product, now),
     ...productPageView(shop, product),

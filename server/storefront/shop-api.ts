@@ -6,19 +6,15 @@ import { refusals } from '../shared/refusals';
 import { openApi } from '../../contract/openapi';
 import { shopRoutes } from '../../contract/shop';
 import { productOnShop } from '../../core/shop/open-groups';
-import type { ProductDocument } from '../../core/model/document';
 import { listingView } from '../../core/storefront/listing-view';
 import { suggest } from '../../core/storefront/suggest';
 import { productView } from '../../core/storefront/product-view';
 import { answer } from '../http/answer';
 import { limitRequests } from '../http/limit-requests';
 import type { Catalog } from '../state/catalog';
-import { readPriceSpans } from '../store/price-spans';
 import { notFound } from '../shared/problem';
 import { ListingCache } from './listing-cache';
 import { listingRequest, placeOf } from './listing-request';
-
-const variantIdsOf = ({ variants }: ProductDocument) => variants.map(({ id }) => id);
 
 /** The public JSON of the live shop, and what describes the whole API. */
 export function shopApi(catalog: Catalog): Router {
@@ -36,7 +32,7 @@ export function shopApi(catalog: Catalog): Router {
   answer(router, shopRoutes.product, ({ params }) => {
     const product = productOnShop(live.shop, live.shop.bySlug('product', params.slug!));
     if (!product) throw notFound(refusals.noSuchProduct);
-    return productView(live.shop, product, readPriceSpans(catalog.db, variantIdsOf(product)));
+    return productView(live.shop, product);
   });
   answer(router, shopRoutes.cards, ({ query }) => {
     const slots = (query.slugs ?? '')

@@ -7,7 +7,6 @@ import { groupPath } from '../../core/shop/open-groups';
 import { renderShop, type ShopAssets } from '../../shop/render';
 import { sessionOf } from '../http/answer';
 import type { Catalog } from '../state/catalog';
-import { readPriceSpans } from '../store/price-spans';
 import { publishedAt } from '../store/redirects';
 import { ProblemError } from '../shared/problem';
 import { framed, missingPage, pageData, type PageRequest } from './page-data';
@@ -55,7 +54,6 @@ function send({ catalog, assets, originNow }: StorefrontParts, base: Base, reque
       shop: (isPreview ? catalog.working : catalog.live).shop,
       now: catalog.now,
       publishedAt: (kind, slug) => publishedAt(catalog.db, kind, slug),
-      priceSpans: (ids) => readPriceSpans(catalog.db, ids),
       showsDrafts: isPreview,
     },
     asked,

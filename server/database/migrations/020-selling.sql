@@ -17,6 +17,14 @@ CREATE INDEX offer_code_offer ON offer_code (offer_id);
 
 -- What follows is what shoppers do. It is no part of the journal: it is not undone.
 
+-- What shoppers were asked for a variant under offers, from a moment (seconds since 1970) on; null where no offer held.
+CREATE TABLE asked_price (
+  variant_id TEXT NOT NULL,
+  since INTEGER NOT NULL,
+  price INTEGER,
+  PRIMARY KEY (variant_id, since)
+) STRICT, WITHOUT ROWID;
+
 -- Pieces that shoppers took. What is left of a variant is its count less these.
 CREATE TABLE stock_taken (
   variant_id TEXT PRIMARY KEY,

@@ -20,7 +20,7 @@ export const product: SectionPart<'product', OneProductView> = {
     side,
     pictures,
     // The lowest price of 30 days is told on the product's own page.
-    product: slots.length > 0 ? productView(shop, shop.products.get(productId!)!, new Map()) : null,
+    product: slots.length > 0 ? productView(shop, shop.products.get(productId!)!) : null,
   }),
   title: (shop, { title, productId }) => title || (shop.products.get(productId ?? '')?.title ?? ''),
   goods: (shop, { productId }) => {
