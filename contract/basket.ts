@@ -52,8 +52,8 @@ export const basketRoutes = {
     open: true,
   }),
   dropCode: route({
-    method: 'DELETE',
-    path: '/shop-api/basket/codes',
+    method: 'POST',
+    path: '/shop-api/basket/codes/drop',
     summary: 'Use a code no longer',
     body: z.object({ code: z.string().max(100) }),
     answer: basketViewSchema,

@@ -45,7 +45,7 @@ const effect = z.object({
   isBad: z.boolean(),
 });
 
-export const offerPreviewSchema = z.object({
+const offerPreviewSchema = z.object({
   /** number of goods and variants that it takes in */
   goods: whole,
   variants: whole,
@@ -157,8 +157,8 @@ export const offerRoutes = {
     answer: z.object({ codes: z.array(z.string()) }),
   }),
   dropCodes: route({
-    method: 'DELETE',
-    path: '/api/offers/:id/codes',
+    method: 'POST',
+    path: '/api/offers/:id/codes/delete',
     summary: 'Delete codes',
     body: z.strictObject({ codes: z.array(z.string().max(60)).min(1).max(5_000) }),
     answer: z.object({ ok: z.literal(true) }),

@@ -20,7 +20,7 @@ export const basketPartSchema = z.strictObject({
 });
 export type BasketPart = z.infer<typeof basketPartSchema>;
 
-export const basketEntrySchema = z.strictObject({
+const basketEntrySchema = z.strictObject({
   /** of the line; what is alike has the same */
   key: z.string().min(1).max(2_000),
   productId: idSchema,

@@ -21,7 +21,7 @@ const ladderStep = z.strictObject({ from: pieces(2), off: percentOff });
  * All that an offer can do. Percentages in basis points, money in minor units. docs/adding.md says what a new one needs:
  * core/pricing/offer-actions computes it, desk/features/prices/offer-fields.tsx edits it.
  */
-export const offerActionShapes = {
+const offerActionShapes = {
   percent: z.strictObject({ does: z.literal('percent'), off: percentOff }),
   amount: z.strictObject({ does: z.literal('amount'), off: someMoney, per: z.enum(['piece', 'order']) }),
   price: z.strictObject({ does: z.literal('price'), price: someMoney }),
@@ -70,6 +70,5 @@ export type OfferActionKind = keyof typeof offerActionShapes;
 export type OfferActionOf<K extends OfferActionKind> = z.infer<(typeof offerActionShapes)[K]>;
 export type OfferAction = { [K in OfferActionKind]: OfferActionOf<K> }[OfferActionKind];
 
-export const offerActionKinds = Object.keys(offerActionShapes) as OfferActionKind[];
 const [first, ...rest] = Object.values(offerActionShapes);
 export const offerActionSchema = z.discriminatedUnion('does', [first!, ...rest]) as unknown as z.ZodType<OfferAction>;

@@ -28,10 +28,9 @@ export const orderAddressSchema = z
     const message = postcodeProblem(country, postcode);
     if (message) context.addIssue({ code: 'custom', path: ['postcode'], message });
   });
-export type OrderAddress = z.infer<typeof orderAddressSchema>;
 
 /** A line of an order, as it was when it was placed; money in minor units. */
-export const orderLineSchema = z.object({
+const orderLineSchema = z.object({
   key: z.string(),
   productId: z.string(),
   variantId: z.string(),

@@ -26,7 +26,7 @@ export interface OfferTerms {
 export type Refusal = 'notLower' | 'atFloor' | 'costUnknown';
 
 /** What one offer makes of a piece, step by step. */
-export interface PieceOffer {
+interface PieceOffer {
   offer: Offer;
   /** what the action makes of it, before floor and ending */
   made: number;

@@ -102,7 +102,7 @@ const weight: Record<EffectNote, number> = {
 };
 
 /** The goods that an offer takes in, whether it holds or not. */
-export function goodsOfOffer(shop: ResolvedShop, offer: Offer): ProductDocument[] {
+function goodsOfOffer(shop: ResolvedShop, offer: Offer): ProductDocument[] {
   const test = shop.offersNow.testOf(offer);
   return [...shop.products.values()].filter(
     (product) =>

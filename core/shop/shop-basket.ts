@@ -15,7 +15,7 @@ import type { ResolvedShop } from './resolved-shop';
 type VariantOf = ProductDocument['variants'][number];
 
 /** Something in the basket that takes stock: the thing itself, or what a bundle is made of. */
-export interface Taken {
+interface Taken {
   product: ProductDocument;
   variant: VariantOf;
   quantity: number;
@@ -37,7 +37,7 @@ export interface MetLine {
 /** Why a line cannot be had. */
 export type LineProblem = 'gone' | 'soldOut' | 'choice';
 
-export interface MetBasket {
+interface MetBasket {
   lines: MetLine[];
   gone: { entry: BasketEntry; problem: LineProblem; title: string | null }[];
 }
@@ -126,7 +126,7 @@ const isOrdered = (product: ProductDocument) => product.whenSoldOut === 'order';
  * The lines of a basket as the shop is now. Lines that take of the same stock, bundles by their parts included, share it in
  * the order in which they stand. O(lines × parts).
  */
-export function metBasket(shop: ResolvedShop, { entries }: Pick<BasketContents, 'entries'>): MetBasket {
+function metBasket(shop: ResolvedShop, { entries }: Pick<BasketContents, 'entries'>): MetBasket {
   const met: MetBasket = { lines: [], gone: [] };
   const taken = new Map<string, number>();
   for (const entry of entries) {

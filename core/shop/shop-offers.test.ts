@@ -81,7 +81,7 @@ function told(shop: ResolvedShop) {
       limit: 100,
       count: [],
       extent: [],
-    } as unknown as Parameters<typeof list>[1]);
+    });
   const order = (sort: string) => shop.index.order(sort)!.slots();
   return {
     facts: ids.map((id) => shop.facts(id)),

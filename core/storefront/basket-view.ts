@@ -12,7 +12,7 @@ import { pictureViewSchema } from './views';
 
 const whole = z.number().int();
 
-export const basketLineViewSchema = z.object({
+const basketLineViewSchema = z.object({
   key: z.string(),
   title: z.string(),
   url: z.string(),
@@ -78,7 +78,7 @@ export const basketViewSchema = z.object({
   button: z.enum(['drawer', 'basket', 'checkout']),
 });
 export type BasketView = z.infer<typeof basketViewSchema>;
-export type BasketLineView = BasketView['lines'][number];
+type BasketLineView = BasketView['lines'][number];
 
 const goneWords: Record<LineProblem, string> = {
   gone: 'This is not in the shop any more.',

@@ -4,7 +4,7 @@ import type { BasketView } from './basket-view';
 /** What a shopper typed on the checkout page, by field, as it came. */
 export type CheckoutValues = Readonly<Record<string, string>>;
 
-export interface BasketPageData {
+interface BasketPageData {
   kind: 'basket';
   basket: BasketView;
   /** what is wrong with what was sent just now; empty for nothing */

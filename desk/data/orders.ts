@@ -3,7 +3,6 @@ import { routes } from '../../contract';
 import type { AnswerOf, BodyInput } from '../../contract/route';
 import { call } from './api';
 
-export type OrdersAnswer = AnswerOf<typeof routes.orders.orders>;
 export type OrderAnswer = AnswerOf<typeof routes.orders.order>;
 
 /** Shoppers order while nothing changes in the catalog, so it is looked for again and again. */

@@ -77,7 +77,7 @@ export const contentsUnder = (
 });
 
 /** What is wrong with a form, by its fields. */
-export function formErrors(catalog: Catalog, form: CheckoutForm, basket: ShopBasket): FieldError[] {
+function formErrors(catalog: Catalog, form: CheckoutForm, basket: ShopBasket): FieldError[] {
   const errors: FieldError[] = [];
   const check = (schema: {
     safeParse: (value: unknown) => {

@@ -158,7 +158,7 @@ export interface Refund {
 }
 
 /** What so many pieces of an order cost, tax included. */
-export function refundOf(order: OrderRow, { kept }: OrderState, lines: readonly LineCount[]): number {
+function refundOf(order: OrderRow, { kept }: OrderState, lines: readonly LineCount[]): number {
   return lines.reduce((sum, { key, quantity }) => {
     const line = lineOf(order, key);
     const before = line.quantity - (kept.get(key) ?? 0);

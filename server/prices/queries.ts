@@ -24,7 +24,7 @@ const MOST_TOLD = 500;
 const MOST_ORDERS = 5_000;
 
 /** Where an offer is in its life, at `now` (seconds since 1970). */
-export function offerStatus(offer: Offer, now: number, timeZone: string): OfferStatus {
+function offerStatus(offer: Offer, now: number, timeZone: string): OfferStatus {
   if (!offer.isOn) return 'off';
   if (offer.until !== null && now >= secondsOf(offer.until)) return 'over';
   if (offer.from !== null && now < secondsOf(offer.from)) return 'coming';

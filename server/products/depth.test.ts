@@ -117,7 +117,12 @@ test('the lowest price of the 30 days before a reduction is told with it', async
   await putLive();
   now += HOUR;
   const view = (await inShop('harrier')) as ProductView;
-  expect(view.variants[0]).toMatchObject({ price: 6500, wasPrice: 7000, lowestBefore: 6000 });
+  // It was to be had for less a week ago: nothing is said of a reduction.
+  expect(view.variants[0]).toMatchObject({ price: 6500, wasPrice: null });
+  await cells((await server.call<ProductAnswer>('GET', `/api/products/${made.product.id}`)).body, { salePrice: 5500 });
+  await putLive();
+  const lower = (await inShop('harrier')) as ProductView;
+  expect(lower.variants[0]).toMatchObject({ price: 5500, wasPrice: 6000, lowestBefore: 6000 });
 });
 
 test('quantity prices, unit prices, and prices that are not told', async () => {

@@ -4,7 +4,7 @@ import { formatMoney, parseMoney } from '../../core/shared/money';
 import { useBase } from '../base';
 import { useBasketDesk } from './basket-store';
 
-export interface ChosenPart {
+interface ChosenPart {
   slotId: string;
   variantId: string;
   quantity: number;

@@ -43,7 +43,7 @@ export const basketCalls = {
   add: (entry: ToBasket) => inTurn(() => asked('POST', '/entries', entry)),
   setQuantity: (key: string, quantity: number) => inTurn(() => asked('PATCH', '/entries', { key, quantity })),
   addCode: (code: string) => inTurn(() => asked('POST', '/codes', { code })),
-  dropCode: (code: string) => inTurn(() => asked('DELETE', '/codes', { code })),
+  dropCode: (code: string) => inTurn(() => asked('POST', '/codes/drop', { code })),
   change: (fields: { note?: string; country?: string; deliveryId?: string }) =>
     inTurn(() => asked('PATCH', '', fields)),
 };

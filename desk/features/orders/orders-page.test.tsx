@@ -16,10 +16,10 @@ const asked = (text: string) =>
 
 test('an answer that is being written is kept, is sent, and then stands among the letters', async () => {
   await asked('How wide is it?');
-  const first = draw(<OrdersPage />);
+  const first = draw(<OrdersPage />, '/?part=questions');
   await userEvent.type(await screen.findByLabelText('Answer to ada@example.com'), 'Two metres');
   first.unmount();
-  draw(<OrdersPage />);
+  draw(<OrdersPage />, '/?part=questions');
   expect(await screen.findByDisplayValue('Two metres')).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'Answer' }));
   expect(await screen.findByText('All questions are answered.')).toBeTruthy();
@@ -30,7 +30,7 @@ test('an answer that is being written is kept, is sent, and then stands among th
 
 test('a question can be put away without an answer; an empty answer cannot be sent', async () => {
   await asked('Does it float?');
-  draw(<OrdersPage />);
+  draw(<OrdersPage />, '/?part=questions');
   const answer = await screen.findByRole('button', { name: 'Answer' });
   expect((answer as HTMLButtonElement).disabled).toBe(true);
   await userEvent.click(screen.getByRole('button', { name: 'No answer needed' }));

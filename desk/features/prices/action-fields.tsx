@@ -12,21 +12,13 @@ import { useFirstVariant, useSomeProduct } from './use-first-variant';
 
 const percentText = (basisPoints: number) => `${basisPoints / 100} %`;
 
-export const Percent = ({
-  label,
-  value,
-  change,
-}: {
-  label: string;
-  value: number;
-  change: (value: number) => void;
-}) => (
+const Percent = ({ label, value, change }: { label: string; value: number; change: (value: number) => void }) => (
   <MeasureField label={label} shown={percentText(value)} read={readPercent} change={(next) => change(next as number)} />
 );
-export const Amount = ({ label, value, change }: { label: string; value: number; change: (value: number) => void }) => (
+const Amount = ({ label, value, change }: { label: string; value: number; change: (value: number) => void }) => (
   <MeasureField label={label} shown={plainAmount(value)} read={readAmount} change={(next) => change(next as number)} />
 );
-export const Whole = ({ label, value, change }: { label: string; value: number; change: (value: number) => void }) => (
+const Whole = ({ label, value, change }: { label: string; value: number; change: (value: number) => void }) => (
   <MeasureField label={label} shown={String(value)} read={readWhole} change={(next) => change(next as number)} />
 );
 
