@@ -39,14 +39,14 @@ await take('goods', '/desk/goods', async (on) => {
   await on.getByRole('link', { name: 'Harrier delta 180' }).hover();
   await on.waitForTimeout(1_200);
 });
-await take('prices', '/desk/goods?q=delta', async (on) => {
-  await on.getByRole('button', { name: /^Pick all/ }).click();
-  await on.getByRole('menuitem', { name: /^These/ }).click();
-  await on.getByRole('button', { name: 'Change prices…' }).click();
-  await on.getByLabel('Change by (use a minus to lower)').fill('4');
-  await on.getByRole('button', { name: /^Rounded/ }).click();
-  await on.getByRole('option', { name: 'to end in .90', exact: true }).click();
-  await on.getByLabel('Never below cost plus').fill('60');
+await take('prices', '/desk/prices', async (on) => {
+  await on.getByRole('table', { name: 'What it does to each product' }).waitFor();
+  await on.getByTitle('Why this price').first().click();
+});
+await take('orders', '/desk/orders', async (on) => {
+  await on.getByRole('button', { name: /^part sent/ }).click();
+  await on.getByRole('row').nth(1).getByRole('link').click();
+  await on.getByRole('heading', { name: 'What happened' }).waitFor();
 });
 await take('sheet', '/desk/goods/sheet?q=delta', async (on) => {
   const cell = (row: number, column: number) => on.getByRole('row').nth(row).getByRole('gridcell').nth(column);
@@ -65,9 +65,7 @@ await take('look', '/desk/shopfront?view=look', async (on) => {
   await on.getByRole('button', { name: /^Almanac/ }).click();
   await on.waitForTimeout(1_000);
 });
-await take('search', '/desk/shopfront?view=search&q=big+red+power+kite');
 await take('exposure', '/desk/shopfront?view=exposure', (on) => on.locator('canvas').waitFor());
-await take('listings', '/desk/shopfront?view=look&part=listings');
 await take('product-layout', '/desk/shopfront?view=look&part=product', async (on) => {
   await on.getByRole('button', { name: 'the most versions' }).click();
   await on.waitForTimeout(1_000);
@@ -85,6 +83,11 @@ await take('shop-search', '/search?q=red+delta', async (on) => {
 });
 await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
+await take('checkout', '/p/skua-dual-line-foil', async (on) => {
+  await on.getByRole('button', { name: 'Add to basket' }).click();
+  await on.getByRole('dialog', { name: 'Basket' }).waitFor();
+  await on.goto(`${shop.url}/checkout`);
+});
 await page.setViewportSize({ width: 390, height: 844 });
 await take('shop-phone', '/c/single-line-kites');
 const fresh = await startShop();
