@@ -67,9 +67,18 @@ rooms['server/storefront'].push('shop');
 rooms['server/app'] = [...serverFloors, ...serverSubjects, 'shop', 'contract', ...core];
 
 /** No feature of the desk knows another: what two of them use is shared, and the app puts them together. */
-const deskFeatures = ['goods', 'groups', 'shopfront', 'bulk', 'sheet', 'history', 'review', 'orders', 'prices', 'set-up'].map(
-  (name) => `desk/features/${name}`,
-);
+const deskFeatures = [
+  'goods',
+  'groups',
+  'shopfront',
+  'bulk',
+  'sheet',
+  'history',
+  'review',
+  'orders',
+  'prices',
+  'set-up',
+].map((name) => `desk/features/${name}`);
 rooms['desk/data'] = ['contract', ...core];
 rooms['desk/shared'] = ['desk/data', ...rooms['desk/data']];
 for (const feature of deskFeatures) rooms[feature] = ['desk/shared', ...rooms['desk/shared']];

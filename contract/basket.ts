@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { basketPartSchema, quantitySchema } from '../core/model/basket';
-import { basketViewSchema } from '../core/storefront/basket-view';
+import { basketViewSchema } from '../core/storefront/basket-shapes';
 import { route } from './route';
 
 const entry = z.object({

@@ -1,5 +1,5 @@
 import type { OrderBody } from '../model/shop-order';
-import type { BasketView } from './basket-view';
+import type { BasketView } from './basket-shapes';
 
 /** What a shopper typed on the checkout page, by field, as it came. */
 export type CheckoutValues = Readonly<Record<string, string>>;

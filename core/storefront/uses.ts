@@ -15,8 +15,8 @@ const rulesOfProduct = ({ relations, bundle }: Product): Rule[] => [
 ];
 
 /**
- * Everything of the shop that names a group or a page: menu items, sections, rules of collections, of products beside others
- * and of bundles. `products` are those of the working copy. O(menu + sections + rules).
+ * Everything of the shop that names a group or a page: menu items, sections, rules of collections, of offers, of products
+ * beside others and of bundles. `products` are those of the working copy. O(menu + sections + rules).
  */
 export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Product>): Use[] {
   const { kind, id } = target;
@@ -38,6 +38,8 @@ export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Pr
   for (const collection of shop.collections.values())
     if (!(kind === 'collection' && collection.id === id) && inRule(collection.rule))
       uses.push({ in: 'collection', id: collection.id, label: collection.name });
+  for (const { id: offerId, name, goods } of shop.offers.values())
+    if (goods.how === 'rule' && inRule(goods.rule)) uses.push({ in: 'offer', id: offerId, label: name });
   for (const product of products)
     if (rulesOfProduct(product).some(inRule)) uses.push({ in: 'product', id: product.id, label: product.title });
   return uses;

@@ -12,6 +12,7 @@ const addressOf = ({ in: where, id }: Use): string =>
     page: `/shopfront?page=${id}`,
     collection: `/groups/${id}`,
     product: `/goods/${id}`,
+    offer: `/prices/${id}`,
     settings: '/shopfront?view=look',
   })[where];
 
@@ -20,6 +21,7 @@ const sorts: Record<Use['in'], string> = {
   page: 'page',
   collection: 'rule of the collection',
   product: 'rule of the product',
+  offer: 'goods of the offer',
   settings: 'look of the shop',
 };
 

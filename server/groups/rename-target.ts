@@ -10,13 +10,14 @@ import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
 import type { Rule } from '../../core/model/rule';
 import { putCollection } from '../store/groups';
+import { putOffer } from '../store/offers';
 import { putPage, writeMenu, writeSettings } from '../store/pages';
 import { updateProduct } from '../store/put-products';
 import { putViewRule, readViews } from '../store/views';
 import type { Catalog } from '../state/catalog';
 
 /**
- * Makes everything that names a group name another one instead: rules of collections, views, relations and bundles; the
+ * Makes everything that names a group name another one instead: rules of collections, offers, views, relations and bundles; the
  * menu, banners, strips and tiles; the notice, layouts and badges. Part of a change that merges the two.
  */
 export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, into: string): void {
@@ -26,6 +27,11 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
   for (const collection of shop.collections.values()) {
     const rule = inRule(collection.rule);
     if (rule !== collection.rule) putCollection(db, { ...collection, rule });
+  }
+  for (const offer of shop.offers.values()) {
+    const { goods } = offer;
+    if (goods.how === 'rule' && inRule(goods.rule) !== goods.rule)
+      putOffer(db, { ...offer, goods: { ...goods, rule: inRule(goods.rule) } });
   }
   for (const { id, rule } of readViews(db)) if (inRule(rule) !== rule) putViewRule(db, id, inRule(rule));
   for (const product of working.products.values()) {

@@ -13,7 +13,8 @@ import {
 } from '../../core/model/basket';
 import { shopBasket } from '../../core/shop/shop-basket';
 import { productOnShop } from '../../core/shop/open-groups';
-import { basketView, type BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
+import { basketView } from '../../core/storefront/basket-view';
 import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';

@@ -2,7 +2,7 @@ import { addProduct, startServer, type Answer, type Harness } from '../testing/h
 import type { OrderAnswer } from '../../contract/orders';
 import type { Offer } from '../../core/model/offer';
 import type { ProductAnswer } from '../../contract/product';
-import type { BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
 import type { CheckoutPageData, OrderPageData } from '../../core/storefront/selling-pages';
 import { cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import type { BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
 import { CloseButton } from '../ui/close-button';
 import { BasketHints, BasketLines, BasketSums } from './basket-lines';
 import { useBasketView } from './use-basket-view';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { formatMoney } from '../../core/shared/money';
-import type { BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
 import { Picture } from '../ui/picture';
 import { basketCalls, type BasketAnswer } from './basket-store';
 

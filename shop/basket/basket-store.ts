@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
 
 /** What a script puts into the basket. */
 export interface ToBasket {

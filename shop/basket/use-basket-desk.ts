@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
 import { basketCalls, piecesKept, type BasketDesk } from './basket-store';
 
 const leads = { basket: '/basket', checkout: '/checkout' };

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { BasketView } from '../../core/storefront/basket-view';
+import type { BasketView } from '../../core/storefront/basket-shapes';
 import { useReady } from '../ui/use-ready';
 import type { BasketAnswer } from './basket-store';
 

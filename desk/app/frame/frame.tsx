@@ -94,6 +94,7 @@ export function Frame() {
       { keys: 'g g', words: 'go to Goods', run: go('/goods') },
       { keys: 'g r', words: 'go to Groups', run: go('/groups') },
       { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
+      { keys: 'g p', words: 'go to Prices', run: go('/prices') },
       { keys: 'g o', words: 'go to Orders', run: go('/orders') },
       { keys: 'g l', words: 'go to the review', run: go('/review') },
       { keys: 'g h', words: 'go to the history', run: go('/history') },
