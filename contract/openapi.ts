@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { routes } from '.';
+import { allRoutes } from './all-routes';
 import { problemSchema } from './problem';
 import type { Route } from './route';
 
@@ -130,7 +130,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 /** The OpenAPI description of the whole HTTP API, made from the routes. */
 export function openApi(): object {
   const paths: Record<string, Json> = {};
-  for (const [tag, group] of Object.entries(routes))
+  for (const [tag, group] of Object.entries(allRoutes))
     for (const [name, route] of Object.entries(group) as [string, Route][]) {
       const path = route.path.replace(/:(\w+)/g, '{$1}');
       (paths[path] ??= {})[route.method.toLowerCase()] = operation(`${tag}${capital(name)}`, tag, route);
@@ -143,7 +143,7 @@ export function openApi(): object {
       description: 'What is open needs no sign-in: the live shop at /shop-api. All else is for the desk.',
     },
     servers: [{ url: '/' }],
-    tags: Object.keys(routes).map((name) => ({ name })),
+    tags: Object.keys(allRoutes).map((name) => ({ name })),
     components: {
       securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'dispona_session' } },
       parameters: {

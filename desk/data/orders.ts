@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { routes } from '../../contract';
+import { orderRoutes } from '../../contract/orders';
 import type { AnswerOf, BodyInput } from '../../contract/route';
 import { call } from './api';
 
-export type OrderAnswer = AnswerOf<typeof routes.orders.order>;
+export type OrderAnswer = AnswerOf<typeof orderRoutes.order>;
 
 /** Shoppers order while nothing changes in the catalog, so it is looked for again and again. */
 const LOOK_AGAIN_MS = 15_000;
@@ -11,7 +11,7 @@ const LOOK_AGAIN_MS = 15_000;
 export function useOrders(query: { status: string; q: string; page: string }) {
   return useQuery({
     queryKey: ['orders', query],
-    queryFn: ({ signal }) => call(routes.orders.orders, { query, signal }),
+    queryFn: ({ signal }) => call(orderRoutes.orders, { query, signal }),
     refetchInterval: LOOK_AGAIN_MS,
     placeholderData: (before) => before,
   });
@@ -20,7 +20,7 @@ export function useOrders(query: { status: string; q: string; page: string }) {
 const orderKey = (id: string) => ['orders', 'one', id];
 
 export function useOrder(id: string) {
-  return useQuery({ queryKey: orderKey(id), queryFn: () => call(routes.orders.order, { params: { id } }) });
+  return useQuery({ queryKey: orderKey(id), queryFn: () => call(orderRoutes.order, { params: { id } }) });
 }
 
 /** What can be done to an order; each answers the order as it is since. */
@@ -33,21 +33,21 @@ export function useOrderSteps(id: string) {
   };
   const params = { id };
   return {
-    paid: useMutation({ mutationFn: () => call(routes.orders.paid, { params, body: {} }), onSuccess }),
+    paid: useMutation({ mutationFn: () => call(orderRoutes.paid, { params, body: {} }), onSuccess }),
     sent: useMutation({
-      mutationFn: (body: BodyInput<typeof routes.orders.sent>) => call(routes.orders.sent, { params, body }),
+      mutationFn: (body: BodyInput<typeof orderRoutes.sent>) => call(orderRoutes.sent, { params, body }),
       onSuccess,
     }),
     refund: useMutation({
-      mutationFn: (body: BodyInput<typeof routes.orders.refund>) => call(routes.orders.refund, { params, body }),
+      mutationFn: (body: BodyInput<typeof orderRoutes.refund>) => call(orderRoutes.refund, { params, body }),
       onSuccess,
     }),
     cancel: useMutation({
-      mutationFn: (reason: string) => call(routes.orders.cancel, { params, body: { reason } }),
+      mutationFn: (reason: string) => call(orderRoutes.cancel, { params, body: { reason } }),
       onSuccess,
     }),
     note: useMutation({
-      mutationFn: (text: string) => call(routes.orders.note, { params, body: { text } }),
+      mutationFn: (text: string) => call(orderRoutes.note, { params, body: { text } }),
       onSuccess,
     }),
   };

@@ -105,7 +105,7 @@ export function Header({ data }: Props) {
         <SearchBox
           base={base}
           initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''}
-          className={`max-sm:order-last max-sm:w-full ${head.search}`}
+          className={`max-sm:order-last max-sm:basis-full ${head.search}`}
         />
         <BasketLink base={base} />
       </div>

@@ -1,5 +1,5 @@
 import { useCallback, useDeferredValue } from 'react';
-import { routes } from '../../../contract';
+import { offerRoutes } from '../../../contract/offers';
 import type { Offer } from '../../../core/model/offer';
 import { offerDoes } from '../../../core/pricing/offer-words';
 import { call } from '../../data/api';
@@ -65,7 +65,7 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
   const shown = useCallback((key: string): unknown => offer[key as keyof Offer], [offer]);
   const save = useAutosave(shown, 0, {
     save: async ({ values }) => ({
-      saved: (await call(routes.offers.changeOffer, { params: { id: offer.id }, body: values })).offer,
+      saved: (await call(offerRoutes.changeOffer, { params: { id: offer.id }, body: values })).offer,
     }),
     keyOf: (path) => String(path[0]),
   });

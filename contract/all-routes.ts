@@ -1,0 +1,7 @@
+import { basketRoutes } from './basket';
+import { offerRoutes } from './offers';
+import { orderRoutes } from './orders';
+import { routes } from './index';
+
+/** Every call of the HTTP API. */
+export const allRoutes = { ...routes, offers: offerRoutes, orders: orderRoutes, basket: basketRoutes };
