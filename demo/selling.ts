@@ -10,7 +10,7 @@ import { localOfMoment, momentFromLocal } from '../core/shared/moment';
 import { variantName } from '../core/products/variants';
 import { placeOrder } from '../server/orders/checkout';
 import { cancel, markPaid, markSent, refund } from '../server/orders/order-steps';
-import { shopBasket } from '../core/shop/shop-basket';
+import { checkoutOf, seenOf } from '../core/orders/order-of-basket';
 import { newId } from '../server/shared/ids';
 import type { Catalog } from '../server/state/catalog';
 import { addCode, putOffer } from '../server/store/offers';
@@ -322,7 +322,7 @@ export function placeOrders(catalog: Catalog, ids: Ids, userId: string): void {
     });
     const contents: BasketContents = { ...emptyBasket, entries, country };
     const shopper = { codes: new Map<string, string>(), isFirstOrder: null, usesLeft: () => Infinity };
-    const { price, delivery } = shopBasket(catalog.live.shop, contents, shopper, { paymentId });
+    const { basket } = checkoutOf(catalog.live.shop, contents, shopper, [], paymentId);
     return placeOrder(
       catalog,
       contents,
@@ -336,11 +336,11 @@ export function placeOrders(catalog: Catalog, ids: Ids, userId: string): void {
         city,
         country,
         note: '',
-        deliveryId: delivery?.option.id ?? '',
+        deliveryId: basket.delivery?.option.id ?? '',
         paymentId,
         agrees: true,
         attempt: `demo${newId('order')}`,
-        seenTotal: price.total,
+        seen: seenOf(basket),
       },
       origin,
     );

@@ -29,6 +29,9 @@ export const orderAddressSchema = z
     if (message) context.addIssue({ code: 'custom', path: ['postcode'], message });
   });
 
+export type OrderContact = z.infer<typeof orderContactSchema>;
+export type OrderAddress = z.infer<typeof orderAddressSchema>;
+
 /** A line of an order, as it was when it was placed; money in minor units. */
 const orderLineSchema = z.object({
   key: z.string(),

@@ -27,8 +27,9 @@ export function orderState(body: Pick<OrderBody, 'lines' | 'total'>, events: rea
   const sentLines = body.lines.filter(({ isSent }) => isSent);
   const unsent = countsOf(sentLines, events, 'sent');
   const kept = countsOf(body.lines, events, 'refunded');
-  // What was taken back before it was sent need not be sent any more.
-  for (const [key, left] of unsent) unsent.set(key, Math.max(0, Math.min(left, kept.get(key)!)));
+  // Of pieces that are taken back, those that were not sent yet come first: they need not be sent any more.
+  for (const { key, quantity } of sentLines)
+    unsent.set(key, Math.max(0, unsent.get(key)! - (quantity - kept.get(key)!)));
   const refunded = events.reduce((sum, event) => (event.what === 'refunded' ? sum + event.amount : sum), 0);
   const isPaid = events.some(({ what }) => what === 'paid');
   const isCancelled = events.some(({ what }) => what === 'cancelled');
@@ -50,10 +51,30 @@ export function orderState(body: Pick<OrderBody, 'lines' | 'total'>, events: rea
 }
 
 /** What some pieces of a line cost: their part of its total, so that all of them together cost all of it. */
-export function costOf(line: Pick<OrderLine, 'total' | 'quantity'>, quantity: number, before = 0): number {
+function costOf(line: Pick<OrderLine, 'total' | 'quantity'>, quantity: number, before = 0): number {
   const upTo = (pieces: number) => Math.round((line.total * pieces) / line.quantity);
   return upTo(before + quantity) - upTo(before);
 }
+
+/** What pieces of an order cost, tax included: what is paid back for them. `kept` is what can still be taken back. */
+export function costOfPieces(
+  { lines, taxIncluded }: Pick<OrderBody, 'lines' | 'taxIncluded'>,
+  kept: ReadonlyMap<string, number>,
+  counts: readonly { key: string; quantity: number }[],
+): number {
+  return counts.reduce((sum, { key, quantity }) => {
+    const line = lines.find((each) => each.key === key);
+    if (!line) return sum;
+    const before = line.quantity - (kept.get(key) ?? 0);
+    const tax = taxIncluded ? 0 : costOf({ total: line.tax, quantity: line.quantity }, quantity, before);
+    return sum + costOf(line, quantity, before) + tax;
+  }, 0);
+}
+
+/** The products of which an order moves stock or sales. */
+export const productsOf = ({ lines }: Pick<OrderBody, 'lines'>): string[] => [
+  ...new Set(lines.flatMap(({ productId, takes }) => [productId, ...takes.map((each) => each.productId)])),
+];
 
 export const statusWords: Readonly<Record<OrderStatus, string>> = {
   new: 'not paid',

@@ -23,8 +23,8 @@ const deliveryWords: Record<DeliveryRefusal, string> = {
   tooLarge: 'This is too large for it',
 };
 
-/** "2 × Standard line 30 m" */
-function partWords({ parts, product }: MetLine): string[] {
+/** What a bundle is made of: "2 × Standard line 30 m"; nothing for other products. */
+export function partWords({ parts, product }: Pick<MetLine, 'parts' | 'product'>): string[] {
   if (product.kind !== 'bundle') return [];
   return parts.map((part) => {
     const name = variantName(part.product.options, part.variant);

@@ -24,6 +24,8 @@ export interface CheckoutPageData {
   /** what is wrong, by field; under "" what belongs to none */
   problems: Readonly<Record<string, string>>;
   attempt: string;
+  /** sent back with the order, so that nothing is ordered that was not seen */
+  seen: string;
 }
 
 export interface OrderPageData {

@@ -55,8 +55,6 @@ export function viewOf(catalog: Catalog, contents: BasketContents): BasketView {
   });
 }
 
-const piecesOf = ({ entries }: BasketContents) => entries.reduce((sum, { quantity }) => sum + quantity, 0);
-
 /** Stores a basket, with the prices that its shopper sees now, and lets the browser keep its secret. */
 export function keepBasket(
   catalog: Catalog,
@@ -75,7 +73,8 @@ export function keepBasket(
   writeBasket(catalog.db, basketHash(own), kept, new Date(catalog.now * 1_000).toISOString());
   const cookie = { path: '/', sameSite: 'lax', secure: isSecure, maxAge: KEPT_MS } as const;
   response.cookie(BASKET_COOKIE, own, { ...cookie, httpOnly: true });
-  response.cookie(PIECES_COOKIE, String(piecesOf(kept)), cookie);
+  const pieces = lines.reduce((sum, { line }) => sum + line.quantity, 0);
+  response.cookie(PIECES_COOKIE, String(pieces), cookie);
   return kept;
 }
 
@@ -107,10 +106,9 @@ export function withEntry(
   if (!before && contents.entries.length >= MOST_LINES)
     throw invalidField(['variant'], refusals.basketFull(MOST_LINES));
   const entry: BasketEntry = { ...base, key, quantity: all };
-  const others = contents.entries.filter((each) => each !== before);
   const next = {
     ...contents,
-    entries: before ? contents.entries.map((each) => (each === before ? entry : each)) : [...others, entry],
+    entries: before ? contents.entries.map((each) => (each === before ? entry : each)) : [...contents.entries, entry],
   };
   const met = shopBasket(shop, next, { codes: new Map(), isFirstOrder: null, usesLeft: () => Infinity });
   const gone = met.gone.find((each) => each.entry.key === key);
@@ -152,7 +150,7 @@ export function withCode(catalog: Catalog, contents: BasketContents, typed: stri
   return { ...contents, codes: [...contents.codes, code] };
 }
 
-/** One basket made of two: what both have is added up. */
+/** One basket made of two: of what both have, the larger number, since the same basket may be opened twice. */
 export function merged(a: BasketContents, b: BasketContents): BasketContents {
   const entries = new Map(a.entries.map((entry) => [entry.key, entry]));
   for (const entry of b.entries) {

@@ -4,7 +4,8 @@ import { countryName } from '../../core/model/countries';
 import { groupedCode } from '../../core/orders/codes';
 import { statusWords } from '../../core/orders/order-state';
 import { basketView } from '../../core/storefront/basket-view';
-import { shopBasket } from '../../core/shop/shop-basket';
+import { checkoutOf, needsAddress, seenOf } from '../../core/orders/order-of-basket';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import type { CheckoutValues, OrderPageData } from '../../core/storefront/selling-pages';
 import { limitRequests } from '../http/limit-requests';
 import { notFound, ProblemError } from '../shared/problem';
@@ -15,7 +16,7 @@ import { noteFetched, readDownload, readDownloads, readEvents, readOrder, type O
 import { filePath } from '../media/file-store';
 import { basketOf, keepBasket } from './baskets';
 import type { SellingParts } from './basket-routes';
-import { afterOrder, contentsUnder, paymentsFor, placeOrder, type CheckoutForm } from './checkout';
+import { afterOrder, contentsUnder, placeOrder, type CheckoutForm } from './checkout';
 import { invoiceHtml } from './invoice';
 import { invoicePdf } from './invoice-pdf';
 import { markDeclined, markPaid, stateOf } from './order-steps';
@@ -51,7 +52,7 @@ function formOf(values: CheckoutValues, body: Record<string, unknown>): Checkout
     >),
     agrees: value('agrees') !== '',
     attempt: /^[\w-]{16,64}$/.test(textOf(body.attempt)) ? textOf(body.attempt) : randomBytes(18).toString('base64url'),
-    seenTotal: Number(textOf(body.seenTotal) || NaN),
+    seen: textOf(body.seen),
   };
 }
 
@@ -60,6 +61,10 @@ const dayWords = ({ live }: Catalog, at: string) =>
     dateStyle: 'long',
     timeZone: live.shop.settings.timeZone,
   }).format(new Date(at));
+
+/** Until a shopper chooses, the first way to pay that is offered is taken. */
+const firstPayment = ({ settings }: ResolvedShop) =>
+  settings.selling.payments.find(({ isOn, kind }) => isOn && kind !== 'onCollection')?.id ?? '';
 
 /** The page of an order, for its shopper. */
 function orderPage(catalog: Catalog, row: OrderRow, isNew: boolean): OrderPageData {
@@ -131,17 +136,16 @@ export function checkoutApi(parts: SellingParts): Router {
     const whole = contentsUnder(contents, { country: values.country ?? '', deliveryId: values.deliveryId ?? '' });
     const email = values.email?.includes('@') ? values.email.trim().toLowerCase() : null;
     const { shopper, ...beside } = typedCodes(catalog, whole, email);
-    const draft = shopBasket(shop, whole, shopper);
-    const payments = paymentsFor(catalog, draft);
-    const payment = payments.find(({ id }) => id === values.paymentId) ?? payments[0];
-    const basket = shopBasket(shop, whole, shopper, { paymentId: payment?.id });
+    const checkout = checkoutOf(shop, whole, shopper, beside.cards, values.paymentId ?? firstPayment(shop));
+    const { basket, payments, payment } = checkout;
     show(
       request,
       response,
       {
         kind: 'checkout',
         basket: basketView(shop, basket, { note: whole.note, removed: null, ...beside }),
-        needsAddress: basket.needsDelivery && basket.delivery?.option.isCollected !== true,
+        needsAddress: needsAddress(basket),
+        seen: seenOf(basket),
         payments: payments.map(({ id, name, words, fee }) => ({ id, name, words, fee, chosen: id === payment?.id })),
         terms: shop.settings.selling.terms,
         values: {

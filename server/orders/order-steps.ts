@@ -1,4 +1,5 @@
-import { costOf, orderState, type OrderState } from '../../core/orders/order-state';
+import { backToCards } from '../../core/orders/back-to-cards';
+import { costOfPieces, orderState, productsOf, type OrderState } from '../../core/orders/order-state';
 import type { OrderEvent, OrderLine } from '../../core/model/shop-order';
 import { formatMoney } from '../../core/shared/money';
 import { invalidField, notFound, ProblemError } from '../shared/problem';
@@ -48,13 +49,9 @@ function step({ catalog }: Step, id: string, work: (order: OrderRow, state: Orde
       return readOrder(catalog.db, 'id', id)!;
     })
     .immediate();
-  catalog.takeUpOrders(productsOf(order));
+  catalog.takeUpOrders(productsOf(order.body));
   return order;
 }
-
-const productsOf = ({ body }: OrderRow) => [
-  ...new Set(body.lines.flatMap(({ productId, takes }) => [productId, ...takes.map((each) => each.productId)])),
-];
 
 export function markPaid(by: Step, id: string, how: string): OrderRow {
   return step(by, id, (order, { isPaid, status }) => {
@@ -106,28 +103,22 @@ export function markSent(
 }
 
 /** Puts pieces back into stock, and out of what was sold. */
-function restock({ db }: Catalog, order: OrderRow, lines: readonly LineCount[]): void {
+function restock({ db, now }: Catalog, order: OrderRow, lines: readonly LineCount[]): void {
+  const at = new Date(now * 1_000).toISOString();
   const day = Math.floor(Date.parse(order.at) / 1_000 / DAY) * DAY;
   for (const { key, quantity } of lines) {
     const line = lineOf(order, key);
-    for (const taken of line.takes) takeStock(db, taken, -taken.quantity * quantity);
+    for (const taken of line.takes) takeStock(db, taken, -taken.quantity * quantity, { orderId: order.id, at });
     dropSale(db, line.productId, { day, pieces: quantity });
   }
 }
 
-/** Pays money back onto the gift cards that paid, the last first; answers how much of it. */
-function backToCards({ db, now }: Catalog, order: OrderRow, amount: number, before: number): number {
-  const onCards = order.body.giftCards.reduce((sum, card) => sum + card.amount, 0);
-  // Money goes back the way it came: what was paid otherwise first.
-  let left = Math.min(amount, Math.max(0, before + amount - (order.body.total - onCards)), onCards);
-  const given = left;
+/** Puts money back onto the gift cards that paid, as much of it as is theirs; answers how much that is. */
+function payCardsBack({ db, now }: Catalog, order: OrderRow, before: number, amount: number): number {
   const at = new Date(now * 1_000).toISOString();
-  for (const { code, amount: paid } of [...order.body.giftCards].reverse()) {
-    const part = Math.min(left, paid);
-    if (part > 0) moveGiftCard(db, code, order.id, at, part);
-    left -= part;
-  }
-  return given;
+  const back = backToCards(order.body, before, amount);
+  for (const each of back) moveGiftCard(db, each.code, order.id, at, each.amount);
+  return back.reduce((sum, each) => sum + each.amount, 0);
 }
 
 /** What was bought cannot be used any more: its downloads end, and its gift cards are switched off. */
@@ -157,18 +148,6 @@ export interface Refund {
   reason: string;
 }
 
-/** What so many pieces of an order cost, tax included. */
-function refundOf(order: OrderRow, { kept }: OrderState, lines: readonly LineCount[]): number {
-  return lines.reduce((sum, { key, quantity }) => {
-    const line = lineOf(order, key);
-    const before = line.quantity - (kept.get(key) ?? 0);
-    const cost = costOf(line, quantity, before);
-    return (
-      sum + cost + (order.body.taxIncluded ? 0 : costOf({ total: line.tax, quantity: line.quantity }, quantity, before))
-    );
-  }, 0);
-}
-
 /** Pays some of an order back, for pieces that come back or for nothing but goodwill. */
 export function refund(by: Step, id: string, { lines, amount, restocked, reason }: Refund): OrderRow {
   return step(by, id, (order, state) => {
@@ -177,10 +156,10 @@ export function refund(by: Step, id: string, { lines, amount, restocked, reason 
     if (!lines.every(({ key, quantity }) => (state.kept.get(key) ?? 0) >= quantity))
       throw invalidField(['lines'], refusals.cannotSend);
     const { total, currency, locale } = order.body;
-    const back = amount ?? refundOf(order, state, lines);
+    const back = amount ?? costOfPieces(order.body, state.kept, lines);
     const most = total - state.refunded;
     if (back > most) throw invalidField(['amount'], refusals.tooMuchBack(formatMoney(most, currency, locale)));
-    const toGiftCards = backToCards(by.catalog, order, back, state.refunded);
+    const toGiftCards = payCardsBack(by.catalog, order, state.refunded, back);
     if (restocked) restock(by.catalog, order, lines);
     takeAway(by.catalog, order, lines);
     note(by.catalog, order, { what: 'refunded', amount: back, toGiftCards, lines, restocked, reason }, by.userId);
@@ -194,7 +173,7 @@ export function cancel(by: Step, id: string, reason: string): OrderRow {
     if (state.isPaid || state.status === 'cancelled') throw refused(refusals.orderEnded);
     const lines = order.body.lines.map(({ key, quantity }) => ({ key, quantity }));
     restock(by.catalog, order, lines);
-    backToCards(by.catalog, order, order.body.total, 0);
+    payCardsBack(by.catalog, order, 0, order.body.total);
     dropUses(by.catalog.db, order.id);
     note(by.catalog, order, { what: 'cancelled', reason }, by.userId);
     writeLetter(by.catalog, order, by.origin, 'cancelled', reason);

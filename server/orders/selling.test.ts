@@ -62,7 +62,7 @@ function shopper() {
   const add = (quantity = 1, product = tern) =>
     api('POST', '/entries', { slug: product.slug, variant: product.variants[0]!.id, quantity });
   const order = async (fields: Record<string, string> = {}) => {
-    const { attempt, basket, payments } = await page<CheckoutPageData>('/checkout');
+    const { attempt, basket, payments, seen: looked } = await page<CheckoutPageData>('/checkout');
     return form('/checkout', {
       email: 'ada@example.com',
       name: 'Ada Vane',
@@ -71,7 +71,7 @@ function shopper() {
       city: 'Yerseke',
       country: 'NL',
       attempt,
-      seenTotal: String(basket.total),
+      seen: looked,
       deliveryId: basket.delivery.find(({ chosen }) => chosen)?.id ?? '',
       paymentId: payments[0]?.id ?? '',
       ...fields,
@@ -328,6 +328,18 @@ describe('orders', () => {
     expect(await stockOf()).toBe(3);
   });
 
+  test('what was seen once more after a change can be ordered', async () => {
+    const ada = shopper();
+    await ada.add(4);
+    const { seen: before } = await ada.page<CheckoutPageData>('/checkout');
+    await edit(tern, { stock: 2 });
+    const refused = await ada.order({ seen: before });
+    expect([refused.status, (await problemOf(refused))['']]).toEqual([409, expect.stringMatching(/changed while you/)]);
+    // The page shows two pieces now, and two are ordered.
+    expect((await ada.order()).status).toBe(303);
+    expect((await orderNo()).body.lines[0]!.quantity).toBe(2);
+  });
+
   test('of fifty who want the last piece at once one gets it, and the others are told', async () => {
     await edit(tern, { stock: 1 });
     const many = Array.from({ length: 50 }, shopper);
@@ -462,3 +474,24 @@ function copyOf(folder: string): string {
   cpSync(folder, copy, { recursive: true, filter: (path) => !path.endsWith('dispona.lock') });
   return copy;
 }
+
+test('the ledger of stock tells what was left at each step: counted, sold, and come back', async () => {
+  const ada = shopper();
+  await ada.add(2);
+  now = new Date('2027-03-01T11:00:00Z');
+  await ada.order();
+  now = new Date('2027-03-01T12:00:00Z');
+  await edit(tern, { stock: 10 });
+  now = new Date('2027-03-01T13:00:00Z');
+  await does((await orderNo()).id, 'cancel', { reason: '' });
+  const { body } = await server.call<{ movements: { words: string; before: number; after: number }[] }>(
+    'GET',
+    `/api/products/${tern.id}/stock`,
+  );
+  expect(body.movements.slice(0, 3)).toMatchObject([
+    { words: 'Back from order 1001', before: 10, after: 12 },
+    { before: 3, after: 10 },
+    { words: 'Order 1001', before: 5, after: 3 },
+  ]);
+  expect(await stockOf()).toBe(12);
+});

@@ -13,6 +13,7 @@ import {
 import { Journal, type Actor } from '../database/journal';
 import { readAllStock } from '../store/products';
 import type { MessageQueue } from '../jobs/message-queue';
+import { isDiskFull } from '../folder/failure';
 import { lockFolder } from '../folder/lock';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
@@ -121,9 +122,18 @@ export class Catalog {
     this.live.shop.take({ now: this.now });
     shop.take({ now: this.now });
     // While long work holds the database, it is noted at the next look.
-    if (this.writes.isIdle) this.live.noteAsked();
+    if (this.writes.isIdle) this.#noteAsked();
     // What began or ended by the clock shows in open tabs as any change does.
     if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
+  }
+
+  /** Prices that offers ask are noted beside the work: on a full disk shoppers are answered all the same, and it waits. */
+  #noteAsked(): void {
+    try {
+      this.live.noteAsked();
+    } catch (error) {
+      if (!isDiskFull(error)) throw error;
+    }
   }
 
   /**

@@ -52,8 +52,8 @@ export class LiveShop {
         price: isOffered ? shop.price(product!, variant).price : null,
       }));
     });
-    this.turned.clear();
     putAsked(this.db, shop.now, asked);
+    this.turned.clear();
   }
 
   /** Reads all documents of the edition. */

@@ -50,7 +50,7 @@ export class WorkingCatalog {
   /** refs of documents that differ from the live edition */
   readonly changed = new Set<string>();
   readonly shop: ResolvedShop;
-  #sales: ReadonlyMap<string, readonly DaySales[]>;
+  #sales: Map<string, readonly DaySales[]>;
   readonly #hashes = new Map<string, string>();
   /** products that no change touched since they were put live, and that were not compared yet */
   readonly #unverified = new Set<string>();
@@ -78,21 +78,19 @@ export class WorkingCatalog {
   }
 
   /** Takes what was sold from here on; the products concerned are to be refreshed. */
-  takeUpSales(sales: ReadonlyMap<string, readonly DaySales[]>): void {
+  takeUpSales(sales: Map<string, readonly DaySales[]>): void {
     this.#sales = sales;
   }
 
   /** Reads stock and sales of products again, after shoppers moved them. Answers the products. */
   takeUpMoves(productIds: readonly string[]): string[] {
     this.#restock(productIds);
-    const sales = new Map(this.#sales);
     const sold = readSales(this.db, productIds);
     for (const id of productIds) {
       const days = sold.get(id);
-      if (days) sales.set(id, days);
-      else sales.delete(id);
+      if (days) this.#sales.set(id, days);
+      else this.#sales.delete(id);
     }
-    this.#sales = sales;
     for (const product of readProducts(this.db, productIds)) this.products.set(product.id, product);
     this.shop.take({ refreshed: productIds });
     return [...productIds];

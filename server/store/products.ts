@@ -194,6 +194,10 @@ export function readStock(db: Db, productIds: readonly string[]): StockRow[] {
   return statement(db, sql).all(JSON.stringify(productIds)) as StockRow[];
 }
 
+/** What the seller counted of the variants of a product, what shoppers took since included. */
+export const readCounts = (db: Db, productId: string): Pick<StockRow, 'variantId' | 'count'>[] =>
+  statement(db, `SELECT variant_id AS variantId, count FROM stock WHERE product_id = ?`).all(productId) as StockRow[];
+
 /** Pieces left of all variants. */
 export function readAllStock(db: Db): Iterable<StockRow> {
   const rows = db.prepare(stockRows).iterate();

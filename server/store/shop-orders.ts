@@ -111,16 +111,41 @@ export function ordersBetween(db: Db, from: string, until: string): OrderRow[] {
     .map(read);
 }
 
-/** Notes that shoppers took pieces of a variant, or gave them back where `pieces` is below zero. */
+/** Notes that an order took pieces of a variant, or gave them back where `pieces` is below zero. */
 export function takeStock(
   db: Db,
   { productId, variantId }: { productId: string; variantId: string },
   pieces: number,
+  { orderId, at }: { orderId: string; at: string },
 ): void {
   db.prepare(
     `INSERT INTO stock_taken (variant_id, product_id, pieces) VALUES (?, ?, ?)
      ON CONFLICT DO UPDATE SET pieces = pieces + excluded.pieces`,
   ).run(variantId, productId, pieces);
+  db.prepare(`INSERT INTO stock_move (product_id, variant_id, at, pieces, order_id) VALUES (?, ?, ?, ?, ?)`).run(
+    productId,
+    variantId,
+    at,
+    pieces,
+    orderId,
+  );
+}
+
+/** What orders took of a product, the first first. */
+export interface StockMove {
+  variantId: string;
+  at: string;
+  pieces: number;
+  /** number of the order */
+  number: number;
+}
+export function readMoves(db: Db, productId: string): StockMove[] {
+  return db
+    .prepare(
+      `SELECT variant_id AS variantId, stock_move.at, pieces, number
+       FROM stock_move JOIN shop_order ON shop_order.id = order_id WHERE product_id = ? ORDER BY stock_move.id`,
+    )
+    .all(productId) as StockMove[];
 }
 
 export interface DownloadRow {

@@ -152,7 +152,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
         }}
       >
         <input type="hidden" name="attempt" value={page.attempt} />
-        <input type="hidden" name="seenTotal" value={basket.total} />
+        <input type="hidden" name="seen" value={page.seen} />
         <div className="min-w-0">
           <Part title="Contact">
             <div className="grid gap-4 sm:grid-cols-2">

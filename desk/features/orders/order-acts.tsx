@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { costOfPieces } from '../../../core/orders/order-state';
 import { formatMoney, plainAmount } from '../../../core/shared/money';
 import { CallError, wordsOf } from '../../data/api';
 import { useOrderSteps, type OrderAnswer } from '../../data/orders';
@@ -89,10 +90,7 @@ function Refund({ order, close }: FormProps) {
   const [problem, setProblem] = useState<string | undefined>();
   const read = amount.trim() === '' ? { value: null } : readAmount(amount);
   const money = (minor: number) => formatMoney(minor, order.body.currency);
-  const cost = lines.reduce((sum, { key, quantity }) => {
-    const line = order.body.lines.find((each) => each.key === key)!;
-    return sum + Math.round(((line.total + (order.body.taxIncluded ? 0 : line.tax)) * quantity) / line.quantity);
-  }, 0);
+  const cost = costOfPieces(order.body, new Map(Object.entries(order.kept)), lines);
   return (
     <form
       className="flex flex-col gap-3"

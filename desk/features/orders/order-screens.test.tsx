@@ -41,7 +41,7 @@ function order(name: string) {
       paymentId: usualSelling.payments[0]!.id,
       agrees: true,
       attempt: `attempt-of-${name}-000000`,
-      seenTotal: 5_595,
+      seen: '5595.2.1',
     },
     'https://shop.example',
   );

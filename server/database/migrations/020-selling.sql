@@ -33,6 +33,17 @@ CREATE TABLE stock_taken (
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX stock_taken_product ON stock_taken (product_id);
 
+-- The same one by one: which order took pieces, or gave them back where they are below zero.
+CREATE TABLE stock_move (
+  id INTEGER PRIMARY KEY,
+  product_id TEXT NOT NULL,
+  variant_id TEXT NOT NULL,
+  at TEXT NOT NULL,
+  pieces INTEGER NOT NULL,
+  order_id TEXT NOT NULL
+) STRICT;
+CREATE INDEX stock_move_product ON stock_move (product_id);
+
 -- Baskets by a secret that the shopper's browser keeps; what is in them, as JSON.
 CREATE TABLE basket (
   token_hash TEXT PRIMARY KEY,
