@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { offerSchema, someOfferSchema } from '../core/model/offer';
 import { route } from './route';
+import { wasOf } from './was';
 
 const whole = z.number().int();
 const offerStatus = z.enum(['running', 'coming', 'over', 'off', 'paused']);
@@ -61,6 +62,7 @@ const offerPreviewSchema = z.object({
       revenueAfter: whole,
       marginBefore: whole.nullable(),
       marginAfter: whole.nullable(),
+      needed: whole.nullable(),
       /** share that comes off the goods of the touched orders: how many orders by each five per cent */
       distribution: z.array(whole),
     })
@@ -107,7 +109,7 @@ export const offerRoutes = {
     method: 'PATCH',
     path: '/api/offers/:id',
     summary: 'Change some of an offer',
-    body: someOfferSchema,
+    body: someOfferSchema.extend({ was: wasOf(someOfferSchema.shape) }),
     answer: z.object({ offer: storedOffer }),
   }),
   deleteOffer: route({

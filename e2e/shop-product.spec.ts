@@ -179,6 +179,7 @@ test('who waits for something sold out is written to when it is back; a question
 
   await stock(await enter(page, shop), 'Fulmar kite', ids, 4);
   await page.goto(`${shop.url}/desk/orders`);
+  await page.getByRole('tab', { name: 'Questions 1' }).click();
   await hands.add(page.getByLabel('Answer to bo@example.com'), 'Three metres.');
   await page.reload();
   await expect(page.getByLabel('Answer to bo@example.com')).toHaveValue('Three metres.');

@@ -102,3 +102,25 @@ export const newOffer = (id: string, name: string): Offer => ({
   uses: null,
   usesPerShopper: null,
 });
+
+/** What the fields of an offer are called inside a sentence: "the floor was changed". */
+export const offerWords: Readonly<Record<Exclude<keyof Offer, 'id'>, string>> = {
+  name: 'name',
+  isOn: 'switch',
+  goods: 'choice of goods',
+  action: 'what it gives',
+  from: 'first day',
+  until: 'last day',
+  weekdays: 'weekdays',
+  hours: 'hours',
+  subtotal: 'smallest sum',
+  pieces: 'number of pieces',
+  needsCode: 'choice of a code',
+  countries: 'countries',
+  firstOrder: 'choice of first orders',
+  priority: 'priority',
+  stacks: 'choice of other offers',
+  floor: 'floor',
+  uses: 'number of uses',
+  usesPerShopper: 'uses of each shopper',
+};

@@ -15,6 +15,8 @@ export interface OrdersUnder {
   /** without tax and cost; null while the cost of nothing is known */
   marginBefore: number | null;
   marginAfter: number | null;
+  /** so many more orders of the same sort would leave the same margin; null where that cannot be told */
+  needed: number | null;
   /** number of touched orders by what would have come off their goods: below 5 %, below 10 % and so on */
   distribution: number[];
 }
@@ -61,6 +63,7 @@ export function ordersUnder(shop: ResolvedShop, offer: Offer, orders: readonly O
     revenueAfter: 0,
     marginBefore: null,
     marginAfter: null,
+    needed: null,
     distribution: Array.from({ length: PARTS }, () => 0),
   };
   for (const { lines, country } of orders) {
@@ -93,5 +96,8 @@ export function ordersUnder(shop: ResolvedShop, offer: Offer, orders: readonly O
     const part = Math.min(PARTS - 1, Math.floor(((before - price.goods) / before) * PARTS));
     sums.distribution[part]!++;
   }
+  const { marginBefore, marginAfter } = sums;
+  if (marginBefore !== null && marginAfter !== null && marginAfter > 0)
+    sums.needed = Math.ceil(((marginBefore - marginAfter) * orders.length) / marginAfter);
   return sums;
 }

@@ -44,8 +44,8 @@ export function useOfferWrites() {
       onSuccess,
     }),
     change: useMutation({
-      mutationFn: ({ id, fields }: { id: string; fields: Partial<Offer> }) =>
-        call(offerRoutes.changeOffer, { params: { id }, body: fields }),
+      mutationFn: ({ id, fields, was }: { id: string; fields: Partial<Offer>; was: Partial<Offer> }) =>
+        call(offerRoutes.changeOffer, { params: { id }, body: { ...fields, was } }),
       onSuccess,
     }),
     remove: useMutation({

@@ -255,6 +255,18 @@ describe('offers', () => {
     expect((await ada.order()).status).toBe(303);
   });
 
+  test('two tabs that change the same of an offer: the second is told, and loses nothing', async () => {
+    const id = await offer({ priority: 10 });
+    const change = (fields: Partial<Offer>, was: Partial<Offer>) =>
+      server.call<{ offer: Offer }>('PATCH', `/api/offers/${id}`, { ...fields, was });
+    expect((await change({ priority: 20 }, { priority: 10 })).status).toBe(200);
+    expect((await change({ priority: 30 }, { priority: 10 })).status).toBe(409);
+    expect((await change({ name: 'Another' }, { name: 'Offer' })).body.offer).toMatchObject({
+      name: 'Another',
+      priority: 20,
+    });
+  });
+
   test('many codes are made at once, all different, and what is wrong is said at its field', async () => {
     const id = await offer({ action: { does: 'percent', off: 1_000 }, needsCode: true });
     const { body } = await server.call<{ codes: string[] }>('POST', `/api/offers/${id}/codes`, {

@@ -1,4 +1,4 @@
-import { newOffer, offerSchema, type Offer } from '../../core/model/offer';
+import { newOffer, offerSchema, offerWords, type Offer } from '../../core/model/offer';
 import { plainCode } from '../../core/model/basket';
 import type { BodyOf } from '../../contract/route';
 import type { offerRoutes } from '../../contract/offers';
@@ -8,6 +8,7 @@ import { newId } from '../shared/ids';
 import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
+import { mergedFields } from '../state/merged-fields';
 import { addCode, deleteCodes, deleteOffer, putOffer } from '../store/offers';
 
 export function offerOrRefuse({ working }: Catalog, id: string): Offer {
@@ -28,8 +29,15 @@ export function makeOffer(catalog: Catalog, user: string, { name, like }: BodyOf
   return id;
 }
 
-export function changeOffer(catalog: Catalog, user: string, id: string, fields: Partial<Offer>): Offer {
-  const offer = changedOffer(offerOrRefuse(catalog, id), fields);
+/** Changes some of an offer; refuses where somebody else changed the same meanwhile. */
+export function changeOffer(
+  catalog: Catalog,
+  user: string,
+  id: string,
+  { was, ...fields }: BodyOf<typeof offerRoutes.changeOffer>,
+): Offer {
+  const before = offerOrRefuse(catalog, id);
+  const offer = changedOffer(before, mergedFields(before, fields, was, offerWords));
   catalog.journal.change({ did: 'offerChanged', name: offer.name }, catalog.actor(user), () =>
     putOffer(catalog.db, offer),
   );

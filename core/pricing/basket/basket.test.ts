@@ -60,6 +60,15 @@ describe('what comes off', () => {
     });
   });
 
+  test('what costs nothing to get may be given away, for a plain nothing', () => {
+    expect(basket([line('a', 1, 1, { cost: 0 })], [offer({ does: 'costPlus', plus: 0 }, { pieces: 1 })])).toMatchObject(
+      {
+        lines: [{ total: 0 }],
+        goods: 0,
+      },
+    );
+  });
+
   test('the cheapest or the dearest of some is reduced', () => {
     const lines = [line('a', 1_000), line('b', 400)];
     expect(totals(basket(lines, [offer({ does: 'oneOf', of: 2, which: 'cheapest', off: 5_000 })]))).toEqual([

@@ -51,6 +51,24 @@ function usePieces(most: Readonly<Record<string, number>>, start: (left: number)
   return { lines, fields, isRight: keys.every((key) => problemOf(key) === undefined) };
 }
 
+interface EndsProps {
+  words: string;
+  leave?: string;
+  look?: 'main' | 'danger';
+  close: () => void;
+  isOff: boolean;
+}
+
+/** How a form ends: left as it is, or done. */
+const Ends = ({ words, leave = 'Not now', look = 'main', close, isOff }: EndsProps) => (
+  <div className="flex justify-end gap-2">
+    <Button onClick={close}>{leave}</Button>
+    <Button type="submit" look={look} disabled={isOff}>
+      {words}
+    </Button>
+  </div>
+);
+
 function Parcel({ order, close }: FormProps) {
   const { sent } = useOrderSteps(order.id);
   const { lines, fields, isRight } = usePieces(order.unsent, (left) => left);
@@ -71,12 +89,7 @@ function Parcel({ order, close }: FormProps) {
         onChange={({ target }) => setTracking(target.value)}
       />
       <p className="text-xs text-ink-2">The shopper gets a mail. What is not in this parcel stays to be sent.</p>
-      <div className="flex justify-end gap-2">
-        <Button onClick={close}>Not now</Button>
-        <Button type="submit" look="main" disabled={!isRight || lines.length === 0 || sent.isPending}>
-          Send the parcel
-        </Button>
-      </div>
+      <Ends words="Send the parcel" close={close} isOff={!isRight || lines.length === 0 || sent.isPending} />
     </form>
   );
 }
@@ -128,16 +141,11 @@ function Refund({ order, close }: FormProps) {
         value={reason}
         onChange={({ target }) => setReason(target.value)}
       />
-      <div className="flex justify-end gap-2">
-        <Button onClick={close}>Not now</Button>
-        <Button
-          type="submit"
-          look="main"
-          disabled={!isRight || 'problem' in read || (lines.length === 0 && read.value === null) || refund.isPending}
-        >
-          Pay it back
-        </Button>
-      </div>
+      <Ends
+        words="Pay it back"
+        close={close}
+        isOff={!isRight || 'problem' in read || (lines.length === 0 && read.value === null) || refund.isPending}
+      />
     </form>
   );
 }
@@ -162,12 +170,7 @@ function Cancel({ order, close }: FormProps) {
         value={reason}
         onChange={({ target }) => setReason(target.value)}
       />
-      <div className="flex justify-end gap-2">
-        <Button onClick={close}>Keep it</Button>
-        <Button type="submit" look="danger" disabled={cancel.isPending}>
-          Cancel the order
-        </Button>
-      </div>
+      <Ends words="Cancel the order" look="danger" leave="Keep it" close={close} isOff={cancel.isPending} />
     </form>
   );
 }

@@ -11,9 +11,6 @@ export function OfferPast({ past, currency }: { past: Past; currency: string }) 
   const money = (amount: number) => formatMoney(amount, currency);
   const lost = past.revenueBefore - past.revenueAfter;
   const margin = past.marginBefore !== null && past.marginAfter !== null ? past.marginBefore - past.marginAfter : null;
-  // So many more orders of the same sort have to come for the same to be left.
-  const each = past.touched > 0 && past.marginAfter !== null ? past.marginAfter / past.orders : 0;
-  const needed = margin !== null && each > 0 ? Math.ceil(margin / each) : null;
   return (
     <section
       aria-label="Last year’s orders under it"
@@ -29,11 +26,12 @@ export function OfferPast({ past, currency }: { past: Past; currency: string }) 
           </span>
         </p>
       </div>
-      {needed !== null && needed > 0 && (
+      {past.needed !== null && past.needed > 0 && (
         <div>
           <p className="text-ink-2">To earn the same</p>
           <p className="font-display text-xl font-bold">
-            +{needed} orders <span className="font-sans text-xs font-semibold text-ink-2">like those of last year</span>
+            +{past.needed} orders{' '}
+            <span className="font-sans text-xs font-semibold text-ink-2">like those of last year</span>
           </p>
         </div>
       )}

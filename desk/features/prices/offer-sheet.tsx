@@ -7,6 +7,7 @@ import { useOfferPreview, useOfferWrites, type OfferRow } from '../../data/offer
 import { useAutosave, useField, useProgress, useText } from '../../shared/autosave/use-autosave';
 import { valueAt } from '../../shared/autosave/step';
 import { Button } from '../../shared/ui/button';
+import { Clashes } from '../../shared/ui/clashes';
 import { useConfirm } from '../../shared/ui/confirm';
 import { SaveStateWords } from '../../shared/ui/save-state';
 import { SwingTag } from '../../shared/ui/swing-tag';
@@ -64,8 +65,8 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
   const [ask, dialog] = useConfirm();
   const shown = useCallback((key: string): unknown => offer[key as keyof Offer], [offer]);
   const save = useAutosave(shown, 0, {
-    save: async ({ values }) => ({
-      saved: (await call(offerRoutes.changeOffer, { params: { id: offer.id }, body: values })).offer,
+    save: async ({ values, was }) => ({
+      saved: (await call(offerRoutes.changeOffer, { params: { id: offer.id }, body: { ...values, was } })).offer,
     }),
     keyOf: (path) => String(path[0]),
   });
@@ -105,6 +106,7 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
           {!row.isLive && <SwingTag look="marigold">not live yet</SwingTag>}
           <SaveStateWords save={save} />
         </div>
+        <Clashes save={save} />
         {name.error && (
           <p role="alert" className="text-rose-ink">
             {name.error}

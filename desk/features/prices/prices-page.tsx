@@ -28,6 +28,11 @@ export function PricesPage() {
     offers.find(({ offer }) => offer.id === id) ?? offers.find(({ status }) => status === 'running') ?? offers[0];
   const count = (status: string) => offers.filter((each) => each.status === status).length;
   const open = (offerId: string) => void navigate(`/prices/${offerId}`);
+  /** what stands of its days, so that what another tab changed is not lost */
+  const daysOf = (offerId: string) => {
+    const { from = null, until = null } = offers.find(({ offer }) => offer.id === offerId)?.offer ?? {};
+    return { from, until };
+  };
   const isTax = params.get('part') === 'tax';
   const make = () =>
     void add
@@ -68,7 +73,7 @@ export function PricesPage() {
               open={open}
               move={(offerId, span) =>
                 change.mutate(
-                  { id: offerId, fields: span },
+                  { id: offerId, fields: span, was: daysOf(offerId) },
                   { onError: (failure) => void toast.error(wordsOf(failure)) },
                 )
               }
