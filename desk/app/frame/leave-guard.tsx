@@ -33,13 +33,21 @@ export function LeaveGuard() {
   useEffect(() => {
     if (!isBlocked) return setAsking(false);
     let isOver = false;
+    // A late answer may still come while the question stands: then nothing is left to ask.
+    const stop = unsaved.subscribe(() => {
+      if (isOver || unsaved.isAny()) return;
+      isOver = true;
+      blocker.proceed();
+    });
     void everythingSaved().then((isSaved) => {
       if (isOver) return;
-      if (isSaved) blocker.proceed();
-      else setAsking(true);
+      if (!isSaved) return setAsking(true);
+      isOver = true;
+      blocker.proceed();
     });
     return () => {
       isOver = true;
+      stop();
     };
     // One question for each time that somebody wants to leave.
     // eslint-disable-next-line react-hooks/exhaustive-deps
