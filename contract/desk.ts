@@ -197,6 +197,7 @@ export const deskRoutes = {
     answer: z.object({
       changes: z.number().int(),
       edition: z.number().int(),
+      timeZone: z.string(),
       undo: changeRowSchema.nullable(),
       redo: changeRowSchema.nullable(),
     }),

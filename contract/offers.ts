@@ -78,6 +78,26 @@ const priceTrace = z.object({
   taxWords: z.string(),
   unitPrice: z.string().nullable(),
   lowest: whole.nullable(),
+  /** all that was asked for together; null where it is one product alone */
+  basket: z
+    .object({
+      lines: z.array(z.object({ title: z.string(), quantity: whole, total: whole })),
+      /** what each offer takes off goods, or gives */
+      used: z.array(z.object({ name: z.string(), off: whole })),
+      total: whole,
+    })
+    .nullable(),
+});
+
+const pieceCount = z
+  .number({ error: 'Type how many.' })
+  .int('Type a whole number.')
+  .min(1, 'At least one.')
+  .max(999, 'At most 999.');
+const someOfVariant = z.strictObject({
+  productId: z.string().max(60),
+  variantId: z.string().max(60),
+  quantity: pieceCount,
 });
 
 export const offerRoutes = {
@@ -169,14 +189,9 @@ export const offerRoutes = {
     method: 'POST',
     path: '/api/prices/why',
     summary: 'How the price of a variant comes about: for so many, in a country, at a moment, with a code',
-    body: z.strictObject({
-      variantId: z.string().max(60),
-      productId: z.string().max(60),
-      quantity: z
-        .number({ error: 'Type how many.' })
-        .int('Type a whole number.')
-        .min(1, 'At least one.')
-        .max(999, 'At most 999.'),
+    body: someOfVariant.extend({
+      /** what is in the basket with it */
+      beside: z.array(someOfVariant).max(20, 'At most 20 others.').default([]),
       country: z
         .string()
         .regex(/^[A-Z]{2}$/)
@@ -186,5 +201,16 @@ export const offerRoutes = {
     }),
     answer: priceTrace,
     waits: false,
+  }),
+  priceHistory: route({
+    method: 'GET',
+    path: '/api/prices/history',
+    summary: 'What a variant cost in the last twelve months, and the editions that changed it',
+    query: z.object({ variant: z.string().max(60) }),
+    answer: z.object({
+      steps: z.array(z.object({ at: z.string(), price: whole, list: whole })),
+      editions: z.array(z.object({ at: z.string(), number: whole, label: z.string() })),
+      now: z.string(),
+    }),
   }),
 };

@@ -43,6 +43,9 @@ export const kindParts: Record<ProductKind, KindParts> = {
   bundle: { name: 'bundle', offered: 'A bundle', ...nothing, slots: true, options: false },
 };
 
+/** Something of it is brought to the shopper. */
+export const isSent = ({ kind }: Pick<Product, 'kind'>): boolean => kind === 'physical' || kind === 'bundle';
+
 /** Fields of parts of which something holds, as they are when they are empty. */
 const emptied = (fields: Fields, holds: (part: NonNullable<Field['part']>) => boolean): Record<string, unknown> =>
   Object.fromEntries(

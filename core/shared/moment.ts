@@ -33,7 +33,9 @@ export function momentWords(moment: string, timeZone: string): string {
 
 /** The last day before a moment, as people of a time zone read it: "2 May". */
 export function lastDayBefore(moment: string, timeZone: string, locale: string): string {
-  return new Intl.DateTimeFormat(locale, { timeZone, day: 'numeric', month: 'long' }).format(Date.parse(moment) - 1);
+  // Days stand before months.
+  const days = locale === 'en' ? 'en-GB' : locale;
+  return new Intl.DateTimeFormat(days, { timeZone, day: 'numeric', month: 'long' }).format(Date.parse(moment) - 1);
 }
 
 /** Minutes by which the clocks of a time zone are ahead of UTC at a moment (ms since 1970). */

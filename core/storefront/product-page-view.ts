@@ -2,6 +2,7 @@ import type { ProductDocument } from '../model/document';
 import { canonicalJson } from '../shared/canonical-json';
 import { ownLayoutOf, productLayoutOf } from '../model/product-layout';
 import { usualProductLayout, type ProductLayout } from '../model/product-parts';
+import { isSent } from '../products/kinds';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
 /** How the page of a product is laid out, and what it says of every product. */
@@ -22,8 +23,7 @@ export function productPageView(shop: ResolvedShop, product: ProductDocument): P
   const { productPage } = shop.settings;
   const layout = productLayoutOf(productPage, product);
   const { deliveryWords, returnWords, trust } = productPage;
-  const isSent = product.kind === 'physical' || product.kind === 'bundle';
-  const promises = { delivery: isSent ? deliveryWords : '', returns: isSent ? returnWords : '' };
+  const promises = { delivery: isSent(product) ? deliveryWords : '', returns: isSent(product) ? returnWords : '' };
   return {
     ...(canonicalJson(layout) !== usualText && { layout }),
     ...((promises.delivery || promises.returns) && { promises }),

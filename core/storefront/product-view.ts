@@ -8,6 +8,7 @@ import { durationWords, packageWords, weightWords } from '../shared/units';
 import type { ProductDocument } from '../model/document';
 import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
 import { shopPrice, shopStock } from '../shop/shop-price';
+import { toldOffers } from './told-offers';
 import { withoutSummary } from './without-summary';
 import { bundleView } from './bundle-view';
 import { FEW, pictureView, pricingOf } from './card';
@@ -90,9 +91,6 @@ function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string
   return parts.length > 0 ? `Each can be fetched ${parts.join(', ')}.` : '';
 }
 
-/** Days stand before months. */
-const dayLocale = (locale: string) => (locale === 'en' ? 'en-GB' : locale);
-
 /** A product as shoppers meet it on its own page. */
 export function productView(shop: ResolvedShop, product: ProductDocument): ProductView {
   const face = product.pictures[0];
@@ -169,11 +167,12 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
       }),
     })),
     variants,
+    offers: pricing === 'shown' ? toldOffers(shop, product) : [],
     ...(product.ownValue && pricing === 'shown' && { ownValue: product.ownValue }),
     pricing,
     quantityPrices: product.quantityPrices,
     saleUntil,
-    saleLastDay: saleUntil && lastDayBefore(saleUntil, shop.settings.timeZone, dayLocale(shop.settings.locale)),
+    saleLastDay: saleUntil && lastDayBefore(saleUntil, shop.settings.timeZone, shop.settings.locale),
     orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
     specs: specTable(shop, product),
     delivery: deliveryFacts(product, shop.settings.currency),

@@ -200,6 +200,8 @@ export const productViewSchema = z.object({
     }),
   ),
   variants: z.array(variantViewSchema),
+  /** what the basket gives for it: "3 for the price of 2", and on which terms */
+  offers: z.array(z.object({ name: z.string(), gives: z.string(), terms: z.string() })),
   /** amounts are 0 unless this is "shown" */
   /** of a gift card: the shopper may choose a value between these, minor units */
   ownValue: z.object({ from: whole, upTo: whole }).optional(),

@@ -35,6 +35,13 @@ export function useWhyPrice(asked: WhyPriceAsked | null) {
   });
 }
 
+export function usePriceHistory(variant: string) {
+  return useQuery({
+    queryKey: ['offers', 'history', variant],
+    queryFn: ({ signal }) => call(offerRoutes.priceHistory, { query: { variant }, signal }),
+  });
+}
+
 export function useOfferWrites() {
   const client = useQueryClient();
   const onSuccess = () => client.invalidateQueries({ queryKey: ['offers'] });

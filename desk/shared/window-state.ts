@@ -10,6 +10,9 @@ export interface WindowState {
   /** why shoppers cannot see what is shown */
   unseen: string | null;
   setUnseen: (words: string | null) => void;
+  /** the shop is shown as it will be at this moment (UTC); null for now */
+  moment: string | null;
+  setMoment: (moment: string | null) => void;
   /** what is on screen is the shop itself */
   setTaken: (isTaken: boolean) => void;
 }
@@ -21,8 +24,14 @@ export const WindowContext = createContext<WindowState>({
   setNote: () => undefined,
   unseen: null,
   setUnseen: () => undefined,
+  moment: null,
+  setMoment: () => undefined,
   setTaken: () => undefined,
 });
+
+/** Where the shop window shows the shop, at a moment to come or now. */
+export const previewBase = (moment: string | null): string =>
+  moment === null ? '/preview' : `/preview/on/${moment.slice(0, 'yyyy-mm-ddThh:mm'.length)}Z`;
 
 /** No shop window beside this: it shows the shop itself. */
 export function useWindowTaken(): void {

@@ -21,6 +21,7 @@ export function historyApi(catalog: Catalog): Router {
   answer(router, deskRoutes.status, ({ user }) => ({
     changes: catalog.working.changed.size,
     edition: catalog.live.edition,
+    timeZone: catalog.working.shop.settings.timeZone,
     undo: nextOf(catalog, 'undo', user),
     redo: nextOf(catalog, 'redo', user),
   }));

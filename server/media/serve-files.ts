@@ -1,4 +1,4 @@
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { refusals } from '../shared/refusals';
 import type { ProductFile } from '../../core/model/product-file';
 import { statusAt } from '../../core/products/status';
@@ -25,8 +25,8 @@ export function serveFiles(catalog: Catalog): Router {
   const router = Router();
   const fileOf = (product: Pick<ProductDocument, 'files'> | undefined, id: string) =>
     product?.files.find((file) => file.id === id);
-  const serve = (base: '' | '/preview') =>
-    router.get(`${base}/files/:product/:file`, (request, response) => {
+  const serve = (base: '' | '/preview', day = '') =>
+    router.get(`${base}${day}/files/:product/:file`, (request: Request<{ product: string; file: string }>, response) => {
       const { shop } = (base === '' ? catalog.live : catalog.working) as { shop: typeof catalog.live.shop };
       const product = shop.products.get(request.params.product);
       const file = fileOf(product, request.params.file);
@@ -37,5 +37,6 @@ export function serveFiles(catalog: Catalog): Router {
     });
   serve('');
   serve('/preview');
+  serve('/preview', '/on/:moment');
   return router;
 }

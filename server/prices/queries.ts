@@ -5,6 +5,7 @@ import type { Offer } from '../../core/model/offer';
 import { ordersUnder } from '../../core/orders/orders-under';
 import { offerConditions, offerDoes } from '../../core/pricing/offer-words';
 import { isRunning } from '../../core/pricing/offer-time';
+import { priceHistory } from '../../core/pricing/price-history';
 import { lowestUntil } from '../../core/pricing/lowest';
 import { momentWords, secondsOf } from '../../core/shared/moment';
 import { metOffers, offerEffects, type EffectNote, type MetOffer } from '../../core/shop/offer-effects';
@@ -12,6 +13,7 @@ import { faceUrl } from '../../core/storefront/card';
 import type { Catalog } from '../state/catalog';
 import { refOf } from '../state/working';
 import { countCodes, usesOfAll } from '../store/offers';
+import { listEditions } from '../store/editions';
 import { readAsked, readPriceSpans } from '../store/price-spans';
 import { ordersBetween } from '../store/shop-orders';
 
@@ -20,6 +22,8 @@ const YEAR_MS = 365 * 86_400_000;
 const MOST_MET = 5_000;
 /** So many goods of an offer are told one by one. */
 const MOST_TOLD = 500;
+/** So many of the last editions are looked through for those that changed a price. */
+const MOST_EDITIONS = 2_000;
 /** So many of the last orders are priced again. */
 const MOST_ORDERS = 5_000;
 
@@ -99,6 +103,24 @@ const winsWords = ({ wins, offer }: MetOffer): string =>
       : wins === 'both'
         ? 'both come off, one after the other'
         : 'shoppers get whichever is better for them';
+
+/** What a variant cost in the last year, with the editions that changed it. */
+export function priceHistoryAnswer({ db, now }: Catalog, variantId: string): AnswerOf<typeof offerRoutes.priceHistory> {
+  const spans = readPriceSpans(db, [variantId]).get(variantId) ?? [];
+  const from = now - YEAR_MS / 1_000;
+  const at = (seconds: number) => new Date(seconds * 1_000).toISOString();
+  const since = new Set(spans.map((span) => span.since));
+  const editions = listEditions(db, MOST_EDITIONS).flatMap(({ number, label, at: madeAt }) => {
+    const seconds = Math.floor(secondsOf(madeAt));
+    return seconds >= from && since.has(seconds) ? [{ number, label, at: madeAt }] : [];
+  });
+  const steps = priceHistory(spans, readAsked(db, variantId), from, now);
+  return {
+    steps: steps.map(({ at: seconds, price, list }) => ({ at: at(seconds), price, list })),
+    editions: editions.reverse(),
+    now: at(now),
+  };
+}
 
 /** What an offer would do if it were as it is given here. */
 export function offerPreview(catalog: Catalog, offer: Offer): OfferPreview {

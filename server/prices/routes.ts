@@ -4,7 +4,7 @@ import { answer } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { readCodes } from '../store/offers';
 import { changedOffer, changeOffer, makeCodes, makeOffer, offerOrRefuse, removeCodes, removeOffer } from './commands';
-import { offerPreview, offersAnswer } from './queries';
+import { offerPreview, offersAnswer, priceHistoryAnswer } from './queries';
 import { whyPrice } from './why-price';
 
 const ok = { ok: true as const };
@@ -40,6 +40,7 @@ export function pricesApi(catalog: Catalog): Router {
     removeCodes(catalog, user, params.id!, body.codes);
     return ok;
   });
+  answer(router, offerRoutes.priceHistory, ({ query }) => priceHistoryAnswer(catalog, query.variant));
   answer(router, offerRoutes.whyPrice, ({ body }) => whyPrice(catalog, body));
   return router;
 }

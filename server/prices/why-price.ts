@@ -1,12 +1,16 @@
 import type { AnswerOf, BodyOf } from '../../contract/route';
 import type { offerRoutes } from '../../contract/offers';
 import { plainCode } from '../../core/model/basket';
+import type { ProductDocument } from '../../core/model/document';
 import { priceBasket } from '../../core/pricing/basket/basket';
 import type { BasketLine, BasketRefusal, LineStep } from '../../core/pricing/basket/basket-terms';
 import { isCatalogOffer, offeredPrice, type Refusal } from '../../core/pricing/offered-price';
 import { effectivePrice, unitPrice, unitPricingWords } from '../../core/pricing/price';
 import { lowestUntil } from '../../core/pricing/lowest';
 import { taxOfCountry } from '../../core/pricing/tax';
+import { variantName } from '../../core/products/variants';
+import type { ProductFacts } from '../../core/rules/facts';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { formatMoney } from '../../core/shared/money';
 import { momentWords, secondsOf } from '../../core/shared/moment';
 import { invalidField, notFound } from '../shared/problem';
@@ -41,31 +45,29 @@ function basketRefusal(refusal: BasketRefusal, money: (amount: number) => string
   }
 }
 
-/** How the price of a variant comes about, step by step, at any moment and under any terms that a seller asks for. */
-export function whyPrice(
-  catalog: Catalog,
-  asked: BodyOf<typeof offerRoutes.whyPrice>,
-): AnswerOf<typeof offerRoutes.whyPrice> {
-  const { shop } = catalog.working;
-  const { settings } = shop;
-  const product = shop.products.get(asked.productId);
-  const variant = product?.variants.find(({ id }) => id === asked.variantId);
+interface AskedLine {
+  line: BasketLine;
+  product: ProductDocument;
+  variant: ProductDocument['variants'][number];
+  /** before offers */
+  before: ProductFacts;
+}
+
+function askedLine(
+  shop: ResolvedShop,
+  { productId, variantId, quantity }: { productId: string; variantId: string; quantity: number },
+  now: number,
+  place: number,
+): AskedLine {
+  const product = shop.products.get(productId);
+  const variant = product?.variants.find(({ id }) => id === variantId);
   if (!product || !variant) throw notFound(refusals.noSuchVariant);
-  const now = asked.at === null ? shop.now : secondsOf(asked.at);
-  const country = asked.country ?? settings.selling.country;
-  const money = (amount: number) => formatMoney(amount, settings.currency, settings.locale);
-  const typed = plainCode(asked.code);
-  const code = typed === '' ? undefined : readCode(catalog.db, typed);
-  if (typed !== '' && !code) throw invalidField(['code'], 'There is no such code.');
-  const running = shop.offersNow.at(now);
-  const before = shop.factsAt(product, now);
   const { price: sale, wasPrice } = effectivePrice(product, variant, now);
-  const tax = taxOfCountry(settings, country, now);
   const line: BasketLine = {
-    key: 'line',
-    productId: product.id,
-    variantId: variant.id,
-    quantity: asked.quantity,
+    key: String(place),
+    productId,
+    variantId,
+    quantity,
     list: variant.price,
     sale: wasPrice === null ? null : sale,
     saleUntil: product.saleUntil,
@@ -74,10 +76,31 @@ export function whyPrice(
     taxClass: product.taxClass,
     isGiftCard: product.kind === 'giftCard',
   };
+  return { line, product, variant, before: shop.factsAt(product, now) };
+}
+
+/** How the price of a variant comes about, step by step, at any moment and under any terms that a seller asks for. */
+export function whyPrice(
+  catalog: Catalog,
+  asked: BodyOf<typeof offerRoutes.whyPrice>,
+): AnswerOf<typeof offerRoutes.whyPrice> {
+  const { shop } = catalog.working;
+  const { settings } = shop;
+  const now = asked.at === null ? shop.now : secondsOf(asked.at);
+  const country = asked.country ?? settings.selling.country;
+  const money = (amount: number) => formatMoney(amount, settings.currency, settings.locale);
+  const typed = plainCode(asked.code);
+  const code = typed === '' ? undefined : readCode(catalog.db, typed);
+  if (typed !== '' && !code) throw invalidField(['code'], 'There is no such code.');
+  const running = shop.offersNow.at(now);
+  const tax = taxOfCountry(settings, country, now);
+  const all = [asked, ...asked.beside].map((each, i) => askedLine(shop, each, now, i));
+  const [{ line, product, variant, before }] = all as [AskedLine, ...AskedLine[]];
+  const factsOf = new Map(all.map((each) => [each.line.key, each.before]));
   const price = priceBasket({
-    lines: [line],
+    lines: all.map((each) => each.line),
     offers: running.offers,
-    takes: (offer) => running.takes(offer, before),
+    takes: (offer, { key }) => running.takes(offer, factsOf.get(key)!),
     codes: new Map(code ? [[code.offerId, typed]] : []),
     country,
     isFirstOrder: null,
@@ -123,6 +146,7 @@ export function whyPrice(
   const spans = readPriceSpans(catalog.db, [variant.id]).get(variant.id) ?? [];
   const perUnit = unitPrice(each, variant.content, product.unitPricing);
   const isSaleSeen = priced!.steps.some(({ what }) => what === 'sale');
+  const { wasPrice } = effectivePrice(product, variant, now);
   const saleEnds = variant.salePrice !== null && !isSaleSeen;
   return {
     steps: [
@@ -161,5 +185,17 @@ export function whyPrice(
     taxWords: tax.included ? `of which ${priced!.rate / 100} % tax` : `and ${priced!.rate / 100} % tax on top`,
     unitPrice: perUnit === null ? null : `${money(perUnit)} ${unitPricingWords[product.unitPricing!].words}`,
     lowest: lowestUntil(spans, now, readAsked(catalog.db, variant.id)) ?? null,
+    basket:
+      all.length === 1
+        ? null
+        : {
+            lines: all.map((each, i) => ({
+              title: [each.product.title, variantName(each.product.options, each.variant)].filter(Boolean).join(', '),
+              quantity: each.line.quantity,
+              total: price.lines[i]!.total,
+            })),
+            used: price.used.map(({ name, off }) => ({ name, off })),
+            total: price.total,
+          },
   };
 }

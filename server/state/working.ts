@@ -51,6 +51,7 @@ export class WorkingCatalog {
   readonly changed = new Set<string>();
   readonly shop: ResolvedShop;
   #sales: Map<string, readonly DaySales[]>;
+  #later: { moment: number; version: number; shop: ResolvedShop } | undefined;
   readonly #hashes = new Map<string, string>();
   /** products that no change touched since they were put live, and that were not compared yet */
   readonly #unverified = new Set<string>();
@@ -62,14 +63,36 @@ export class WorkingCatalog {
     now: number,
   ) {
     this.#sales = readSales(db);
-    const lowest = lowestOf(db);
-    this.shop = new ResolvedShop({
-      stock: (variantId) => stock.get(variantId),
+    this.shop = this.#shopAt(now);
+  }
+
+  #shopAt(now: number): ResolvedShop {
+    const lowest = lowestOf(this.db);
+    const shop: ResolvedShop = new ResolvedShop({
+      stock: (variantId) => this.stock.get(variantId),
       marks: (product) => this.#marks(product),
       sales: (productId) => this.salesOf(productId),
-      lowestBefore: (variantId) => lowest(variantId, this.shop.now),
+      lowestBefore: (variantId) => lowest(variantId, shop.now),
       now,
     });
+    return shop;
+  }
+
+  /**
+   * The shop as it will be at a moment to come (seconds since 1970) if nothing is changed until then: a copy, kept while the
+   * same moment is asked for and nothing changes. A moment that has passed is now.
+   */
+  later(moment: number): ResolvedShop {
+    const { shop } = this;
+    if (moment <= shop.now) return shop;
+    let later = this.#later;
+    if (later?.moment !== moment || later.version !== shop.version) {
+      const copy = this.#shopAt(shop.now);
+      copy.copyFrom(shop);
+      copy.take({ now: moment });
+      this.#later = later = { moment, version: shop.version, shop: copy };
+    }
+    return later.shop;
   }
 
   /** What was sold of a product, by day, the last day first; the ledger knows of deleted ones too. */

@@ -4,11 +4,12 @@ import { problemTypes, type Problem } from '../../contract/problem';
 import type { SellingPage } from '../../core/storefront/selling-pages';
 import { suggest } from '../../core/storefront/suggest';
 import { groupPath } from '../../core/shop/open-groups';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { renderShop, type ShopAssets } from '../../shop/render';
 import { sessionOf } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { publishedAt } from '../store/redirects';
-import { ProblemError } from '../shared/problem';
+import { notFound, ProblemError } from '../shared/problem';
 import { framed, missingPage, pageData, type PageRequest } from './page-data';
 
 export interface StorefrontParts {
@@ -18,14 +19,23 @@ export interface StorefrontParts {
   originNow: () => string;
 }
 
-type Base = '' | '/preview';
+/** Where the working copy is shown, and where it is shown as it will be at a moment to come. */
+const PREVIEWS = ['/preview', '/preview/on/:moment'];
+
+/** The shop that an address of the preview shows, and what stands before its path. */
+function previewOf({ working }: Catalog, moment: string | undefined): { shop: ResolvedShop; base: string } {
+  if (moment === undefined) return { shop: working.shop, base: '/preview' };
+  const at = Date.parse(moment);
+  if (Number.isNaN(at)) throw notFound(refusals.nothingHere);
+  return { shop: working.later(Math.floor(at / 1_000)), base: `/preview/on/${moment}` };
+}
 
 function wantsJson(request: Request): boolean {
   return request.accepts(['text/html', 'application/json']) === 'application/json';
 }
 
 /** The address without the base; a part that cannot be read as a path is left as it is. */
-function requestOf(request: Request, base: Base, origin: string): PageRequest {
+function requestOf(request: Request, base: string, origin: string): PageRequest {
   const url = request.originalUrl.slice(base.length) || '/';
   return {
     path: decodeURIComponent(url.split('?')[0]!),
@@ -41,18 +51,21 @@ function forward(response: Response, to: string): void {
   response.set('Cache-Control', 'no-cache').redirect(301, to);
 }
 
-function send({ catalog, assets, originNow }: StorefrontParts, base: Base, request: Request, response: Response): void {
+function send({ catalog, assets, originNow }: StorefrontParts, request: Request, response: Response): void {
+  const isPreview = request.path === '/preview' || request.path.startsWith('/preview/');
+  const { shop, base } = isPreview
+    ? previewOf(catalog, request.params.moment as string | undefined)
+    : { shop: catalog.live.shop, base: '' };
   const asked = requestOf(request, base, originNow());
   const search = asked.url.includes('?') ? asked.url.slice(asked.url.indexOf('?')) : '';
-  const isPreview = base !== '';
   if (asked.path.length > 1 && asked.path.endsWith('/')) {
     const path = asked.url.split('?')[0]!.replace(/\/+$/, '');
     return forward(response, base + path + search);
   }
   const found = pageData(
     {
-      shop: (isPreview ? catalog.working : catalog.live).shop,
-      now: catalog.now,
+      shop,
+      now: Math.max(catalog.now, shop.now),
       publishedAt: (kind, slug) => publishedAt(catalog.db, kind, slug),
       showsDrafts: isPreview,
     },
@@ -75,15 +88,21 @@ export function storefront(parts: StorefrontParts): Router {
       throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
     next();
   };
-  router.get('/preview/suggest', signedIn, ({ query }, response) => {
-    const { catalog } = parts;
-    response.set('Cache-Control', 'no-store');
-    response.json(suggest(catalog.working.shop, String(query.q ?? '').slice(0, 400), catalog.now));
-  });
-  router.get(['/preview', ...paths.map((path) => `/preview${path}`)], signedIn, (request, response) =>
-    send(parts, '/preview', request, response),
+  router.get(
+    PREVIEWS.map((base) => `${base}/suggest`),
+    signedIn,
+    ({ query, params }: Request<{ moment?: string }>, response) => {
+      const { shop } = previewOf(parts.catalog, params.moment);
+      response.set('Cache-Control', 'no-store');
+      response.json(suggest(shop, String(query.q ?? '').slice(0, 400), shop.now));
+    },
   );
-  router.get(paths, (request, response) => send(parts, '', request, response));
+  router.get(
+    PREVIEWS.flatMap((base) => [base, ...paths.map((path) => base + path)]),
+    signedIn,
+    (request, response) => send(parts, request, response),
+  );
+  router.get(paths, (request, response) => send(parts, request, response));
   return router;
 }
 

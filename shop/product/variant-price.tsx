@@ -1,5 +1,6 @@
 import { formatMoney } from '../../core/shared/money';
 import type { ProductView, VariantView } from '../../core/storefront/views';
+import { Tag } from 'lucide-react';
 import { Price, UnitPrice, untoldPrice } from '../ui/price';
 
 /** All that is told about the price of the chosen variant. */
@@ -25,6 +26,19 @@ export function VariantPrice({ product, variant }: { product: ProductView; varia
         <p className="mt-1 text-xs text-ink-soft">
           Lowest price of the 30 days before: {formatMoney(variant.lowestBefore, currency)}
         </p>
+      )}
+      {product.offers.length > 0 && (
+        <ul className="mt-3 flex flex-col gap-1.5" aria-label="Offers">
+          {product.offers.map(({ name, gives, terms }) => (
+            <li key={name} className="flex items-start gap-2 text-sm text-ink">
+              <Tag size={16} className="mt-0.5 shrink-0 text-sea" aria-hidden="true" />
+              <span className="min-w-0 break-words">
+                <span className="font-semibold">{name}</span>: {gives}
+                {terms && <span className="text-ink-soft">, {terms}</span>}
+              </span>
+            </li>
+          ))}
+        </ul>
       )}
       {variant.quantityPrices.length > 0 && (
         <ul className="mt-3 flex flex-wrap gap-2" aria-label="Prices by quantity">

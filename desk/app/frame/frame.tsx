@@ -61,10 +61,11 @@ export function Frame() {
   const [path, setPath] = useState('/');
   const [note, setNote] = useState<string | null>(null);
   const [unseen, setUnseen] = useState<string | null>(null);
+  const [moment, setMoment] = useState<string | null>(null);
   const [isTaken, setTaken] = useState(false);
   const windowState = useMemo(
-    () => ({ path, setPath, note, setNote, unseen, setUnseen, setTaken }),
-    [path, note, unseen],
+    () => ({ path, setPath, note, setNote, unseen, setUnseen, moment, setMoment, setTaken }),
+    [path, note, unseen, moment],
   );
   const areDragged = useGoodsAreDragged();
   useLiveUpdates();

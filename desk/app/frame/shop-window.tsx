@@ -1,11 +1,13 @@
 import clsx from 'clsx';
-import { ExternalLink, Monitor, PanelRightClose, Smartphone } from 'lucide-react';
+import { CalendarClock, ExternalLink, Monitor, PanelRightClose, Smartphone } from 'lucide-react';
 import { useContext, useEffect, useRef, useState } from 'react';
 import { READY, REDRAW, type TypedMessage } from '../../../contract/shop-window';
 import { typedDrafts } from '../../shared/ui/typed-drafts';
 import { onShopChanged } from '../../data/live-updates';
 import { useStatus } from '../../data/session';
-import { WindowContext } from '../../shared/window-state';
+import { Button } from '../../shared/ui/button';
+import { MomentField } from '../../shared/ui/moment-field';
+import { previewBase, WindowContext } from '../../shared/window-state';
 
 const WIDTHS = { wide: 1280, phone: 390 };
 const LIMITS = { min: 280, max: 820, usual: 340 };
@@ -20,8 +22,10 @@ interface Props {
 
 /** The real storefront beside the work, from the working copy, as wide as a desk or a phone. */
 export function ShopWindow({ putAway, isAlone = false }: Props) {
-  const { path, note, unseen } = useContext(WindowContext);
-  const changes = useStatus().data?.changes ?? 0;
+  const { path, note, unseen, moment, setMoment } = useContext(WindowContext);
+  const { changes = 0, timeZone = 'UTC' } = useStatus().data ?? {};
+  const [isDayOpen, setDayOpen] = useState(false);
+  const address = previewBase(moment) + path;
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
   const [paneWidth, setPaneWidth] = useState(() => stored('dispona.window', LIMITS.usual));
@@ -30,9 +34,8 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
 
   useEffect(() => {
     const target = frame.current?.contentWindow;
-    const wanted = `/preview${path}`;
-    if (target && target.location.pathname + target.location.search !== wanted) target.location.replace(wanted);
-  }, [path]);
+    if (target && target.location.pathname + target.location.search !== address) target.location.replace(address);
+  }, [address]);
 
   useEffect(() => {
     const send = (message: TypedMessage | typeof REDRAW) =>
@@ -111,8 +114,21 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
         </h2>
         {button('wide', 'Wide', <Monitor size={13} aria-hidden="true" />)}
         {button('phone', 'Phone', <Smartphone size={13} aria-hidden="true" />)}
+        <button
+          type="button"
+          aria-expanded={isDayOpen || moment !== null}
+          title="Show the shop on another day"
+          onClick={() => {
+            setMoment(null);
+            setDayOpen(!isDayOpen && moment === null);
+          }}
+          className="rounded-md p-1 text-ink-2 hover:text-ink aria-expanded:bg-sheet aria-expanded:text-ink"
+        >
+          <CalendarClock size={14} aria-hidden="true" />
+          <span className="sr-only">Show the shop on another day</span>
+        </button>
         <a
-          href={`/preview${path}`}
+          href={address}
           target="_blank"
           rel="noreferrer"
           title="Open in a tab"
@@ -133,6 +149,25 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
           </button>
         )}
       </div>
+      {(isDayOpen || moment !== null) && (
+        <div className="mx-3 mb-2 flex flex-wrap items-end gap-2">
+          <MomentField
+            label="As it will be on"
+            value={moment}
+            timeZone={timeZone}
+            change={setMoment}
+            error={moment !== null && Date.parse(moment) < Date.now() ? 'Choose a day to come.' : undefined}
+          />
+          <Button
+            onClick={() => {
+              setMoment(null);
+              setDayOpen(false);
+            }}
+          >
+            Back to now
+          </Button>
+        </div>
+      )}
       {unseen && (
         <p role="status" className="mx-3 mb-2 rounded-lg bg-marigold-soft px-3 py-1.5 font-semibold text-marigold-ink">
           {unseen}
@@ -142,7 +177,7 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
         <iframe
           ref={frame}
           title="The shop as shoppers will see it"
-          src={`/preview${path}`}
+          src={address}
           className={clsx('origin-top-left border-0 bg-white', scale === 1 && 'mx-auto block')}
           style={{ width: WIDTHS[device], height: height / scale, transform: `scale(${scale})` }}
         />

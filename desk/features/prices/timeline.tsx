@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { OfferRow, OffersAnswer } from '../../data/offers';
+import { ShownDay } from './shown-day';
 import { monthsIn, placeOf, rangeAround, shifted, type Grip, type Span } from './timeline-span';
 
 const DAY_MS = 86_400_000;
@@ -159,6 +160,7 @@ export function Timeline({ answer, current, open, move }: Props) {
       >
         today
       </span>
+      <ShownDay range={range} now={now} timeZone={answer.timeZone} />
       <ul className="relative max-h-[17.5rem] overflow-y-auto">
         {answer.offers.map((row) => (
           <li key={row.offer.id} className="relative h-8 border-b border-hair">
