@@ -266,12 +266,13 @@ export class ResolvedShop {
    * moment passes. A clock that was ahead and is put right turns the shop back, at the cost of a look at each product.
    */
   #passTime(now: number): void {
+    // What holds is worked out when it is asked for: here it is, before the clock moves on.
+    const { until, speaksOfTime } = this.offersNow.running;
     if (now < this.now) return this.#turnBack(now);
     if (now === this.now) return;
     const before = this.now;
     this.now = now;
     const isTaxOther = taxMoments(this.settings).some((at) => at !== null && isBetween(at, before, now));
-    const { until, speaksOfTime } = this.offersNow.running;
     const turnsOffers = until <= now || (speaksOfTime && hourOf(before) !== hourOf(now));
     const held = turnsOffers ? this.offersNow.turn() : undefined;
     if (isTaxOther) this.#rebuild();
@@ -381,6 +382,7 @@ export class ResolvedShop {
     into(this.#numbers, other.#numbers);
     this.now = other.now;
     this.#startOver(other.index.copy(this.#source));
+    this.offersNow.begin();
     this.version++;
   }
 

@@ -74,6 +74,11 @@ export class ShopOffers {
     return (before) => test(before, hour);
   }
 
+  /** Works out what holds now, so that later it is known what held before. */
+  begin(): void {
+    this.#running = this.at(this.shop.now);
+  }
+
   /** To be called when offers, what their rules name, or the moment of the shop changed. Answers what held before. */
   turn(): Running {
     const before = this.#running ?? nobody;
@@ -118,13 +123,13 @@ export class ShopOffers {
     return { offers, catalog, takes, of, turned, until, speaksOfTime };
   }
 
-  /** The fields of the shop, with collections as they are before offers: the index knows only what is after them. */
   /** Those of some offers that are not among others as they are. */
   static without(some: readonly Offer[], others: readonly Offer[]): Set<Offer> {
     const kept = new Set(others);
     return new Set(some.filter((offer) => !kept.has(offer)));
   }
 
+  /** The fields of the shop, with collections as they are before offers: the index knows only what is after them. */
   #fieldsBefore(now: number): FieldRegistry {
     const { fields, collections } = this.shop;
     const field = fields.get(COLLECTION_FIELD)!;

@@ -7,6 +7,8 @@ import { call } from './api';
 export type OffersAnswer = AnswerOf<typeof offerRoutes.offers>;
 export type OfferRow = OffersAnswer['offers'][number];
 export type OfferPreview = AnswerOf<typeof offerRoutes.previewOffer>;
+export type PriceHistoryAnswer = AnswerOf<typeof offerRoutes.priceHistory>;
+export type WhyPrice = AnswerOf<typeof offerRoutes.whyPrice>;
 export type WhyPriceAsked = BodyInput<typeof offerRoutes.whyPrice>;
 
 export function useOffers() {

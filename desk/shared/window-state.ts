@@ -17,7 +17,8 @@ export interface WindowState {
   setTaken: (isTaken: boolean) => void;
 }
 
-export const WindowContext = createContext<WindowState>({
+/** Where no shop window is beside. */
+export const noWindow: WindowState = {
   path: '/',
   setPath: () => undefined,
   note: null,
@@ -27,7 +28,9 @@ export const WindowContext = createContext<WindowState>({
   moment: null,
   setMoment: () => undefined,
   setTaken: () => undefined,
-});
+};
+
+export const WindowContext = createContext<WindowState>(noWindow);
 
 /** Where the shop window shows the shop, at a moment to come or now. */
 export const previewBase = (moment: string | null): string =>

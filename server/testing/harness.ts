@@ -100,8 +100,11 @@ export async function addProduct(harness: Harness, title: string, price = 1000):
 }
 
 /** A server whose shop has these goods live, by title and price; with their ids in that order. */
-export async function startShop(goods: Readonly<Record<string, number>>): Promise<Harness & { ids: string[] }> {
-  const server = await startServer();
+export async function startShop(
+  goods: Readonly<Record<string, number>>,
+  clock?: () => Date,
+): Promise<Harness & { ids: string[] }> {
+  const server = await startServer(undefined, clock);
   const ids: string[] = [];
   for (const [title, price] of Object.entries(goods)) ids.push((await addProduct(server, title, price)).product.id);
   return { ...server, ids };

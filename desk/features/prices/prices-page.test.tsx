@@ -3,9 +3,13 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Offer } from '../../../core/model/offer';
 import { startShop } from '../../../server/testing/harness';
+import { noWindow, WindowContext } from '../../shared/window-state';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
 import { PricesPage } from './prices-page';
+
+// There is no canvas here: what a chart shows stands in a table beside it too.
+jest.mock('./history-chart', () => ({ __esModule: true, default: () => null }));
 
 const server = onServer(async () => {
   const made = await startShop({ Tern: 2_000, Wren: 1_000 });
@@ -98,6 +102,40 @@ test('a price says how it came about, and which offers do nothing to it', async 
   await waitFor(() =>
     expect(screen.getByRole('list', { name: 'Steps of the price' }).textContent).toMatch(/off 3 pieces/),
   );
+});
+
+test('a basket of several goods is tried, and what a price was so far stands in a table', async () => {
+  await made({ name: 'Pair', action: { does: 'setPrice', pieces: 2, price: 2_500 } });
+  draw(<PricesPage />);
+  await userEvent.click((await screen.findAllByTitle('Why this price'))[0]!);
+  const list = await screen.findByRole('table', { hidden: true, name: '' });
+  expect(within(list).getByRole('row', { name: /€20\.00 €20\.00|€10\.00 €10\.00/, hidden: true })).toBeTruthy();
+  await userEvent.type(screen.getByRole('combobox', { name: 'Something else in the basket' }), 'Tern');
+  await userEvent.click(await screen.findByRole('option', { name: /Tern/ }));
+  const whole = await screen.findByRole('region', { name: 'The whole basket' });
+  await userEvent.clear(await screen.findByLabelText(/^Pieces of/));
+  await userEvent.type(screen.getByLabelText(/^Pieces of/), '3');
+  await waitFor(() => expect(whole.textContent).toMatch(/3 × .*Pair/));
+  await userEvent.click(screen.getByRole('button', { name: /^Take .* out$/ }));
+  await waitFor(() => expect(screen.queryByRole('region', { name: 'The whole basket' })).toBeNull());
+});
+
+test('the day that the shop window shows is chosen along time by keys', async () => {
+  await made({});
+  const moments: (string | null)[] = [];
+  draw(
+    <WindowContext value={{ ...noWindow, setMoment: (moment) => void moments.push(moment) }}>
+      <PricesPage />
+    </WindowContext>,
+  );
+  const day = await screen.findByRole('slider', { name: 'Day shown in the shop window' });
+  expect(day.getAttribute('aria-valuetext')).toBe('today');
+  day.focus();
+  await userEvent.keyboard('{PageDown}{ArrowLeft}{Home}');
+  const ahead = moments.map((moment) =>
+    moment === null ? 0 : Math.round((Date.parse(moment) - Date.now()) / 86_400_000),
+  );
+  expect(ahead).toEqual([7, 0, 0]);
 });
 
 test('tax of another country, and the floor of all offers, are typed and kept', async () => {

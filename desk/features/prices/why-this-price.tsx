@@ -8,7 +8,9 @@ import { TextField } from '../../shared/ui/field';
 import { MomentField } from '../../shared/ui/moment-field';
 import { Select } from '../../shared/ui/select';
 import { wordsOf } from '../../data/api';
-import { useSomeProduct } from './use-first-variant';
+import { BesideList, TriedBasket, type Beside } from './beside';
+import { PriceHistory } from './price-history';
+import { useFirstVariant, useSomeProduct } from './use-first-variant';
 
 export interface Asked {
   productId: string;
@@ -29,13 +31,15 @@ export function WhyThisPrice({ asked, ask, currency, timeZone, country }: Props)
   const [at, setAt] = useState<string | null>(null);
   const [code, setCode] = useState('');
   const [where, setWhere] = useState(country);
+  const [beside, setBeside] = useState<Beside[]>([]);
+  const firstVariant = useFirstVariant();
   const { data: product } = useSomeProduct(asked?.productId);
   const variants = product?.product.variants ?? [];
   const variant = variants.find(({ id }) => id === asked?.variantId) ?? variants[0];
   const pieces = /^\d{1,3}$/.test(quantity.trim()) ? Number(quantity) : NaN;
   const { data, error } = useWhyPrice(
     asked && variant && pieces >= 1
-      ? { productId: asked.productId, variantId: variant.id, quantity: pieces, country: where, at, code }
+      ? { productId: asked.productId, variantId: variant.id, quantity: pieces, beside, country: where, at, code }
       : null,
   );
   const money = (amount: number) => formatMoney(amount, currency);
@@ -120,6 +124,8 @@ export function WhyThisPrice({ asked, ask, currency, timeZone, country }: Props)
                   .filter(Boolean)
                   .join(' · ')}
               </p>
+              <BesideList beside={beside} change={setBeside} firstVariant={firstVariant} />
+              {data.basket && <TriedBasket basket={data.basket} currency={currency} />}
               {data.refused.length > 0 && (
                 <>
                   <p className="mt-3 text-xs font-semibold text-ink-2">Offers that do nothing here</p>
@@ -133,6 +139,7 @@ export function WhyThisPrice({ asked, ask, currency, timeZone, country }: Props)
                   </ul>
                 </>
               )}
+              <PriceHistory variantId={variant.id} currency={currency} timeZone={timeZone} />
             </>
           )}
         </>

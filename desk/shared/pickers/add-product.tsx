@@ -8,10 +8,11 @@ interface Props {
   /** ids that are not offered (any more) */
   taken: readonly string[];
   add: (id: string, title: string) => void;
+  label?: string;
 }
 
 /** Finds products by what is typed. */
-export function AddProduct({ taken, add }: Props) {
+export function AddProduct({ taken, add, label = 'Add a product' }: Props) {
   const [typed, setTyped] = useState('');
   const { data } = useQuery({
     queryKey: ['goods', 'pick', typed],
@@ -20,7 +21,7 @@ export function AddProduct({ taken, add }: Props) {
   });
   return (
     <Choose
-      label="Add a product"
+      label={label}
       onType={setTyped}
       choices={(data?.rows ?? [])
         .filter(({ id }) => !taken.includes(id))

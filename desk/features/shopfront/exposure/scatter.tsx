@@ -1,14 +1,11 @@
 import { ScatterChart } from 'echarts/charts';
-import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register } from 'echarts/core';
-import { CanvasRenderer } from 'echarts/renderers';
-import { useEffect, useRef, useState } from 'react';
+import { use as register } from 'echarts/core';
+import { useEffect } from 'react';
+import { colour, deskAxis, deskChart, useChart } from '../../../shared/ui/chart';
 import { shareWords } from '../../../shared/ui/share';
 import { middles, type Beside, type Good } from './corners';
 
-register([ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, CanvasRenderer]);
-
-const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
+register([ScatterChart]);
 
 interface Props {
   goods: readonly Good[];
@@ -18,30 +15,18 @@ interface Props {
 
 /** Each product as a point: how often it is seen from left to right, and upwards what it is set beside. */
 export default function Scatter({ goods, beside, open }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const [chart, setChart] = useState<ReturnType<typeof init>>();
-  useEffect(() => {
-    const made = init(box.current);
-    setChart(made);
-    const observer = new ResizeObserver(() => made.resize());
-    observer.observe(box.current!);
-    return () => {
-      observer.disconnect();
-      made.dispose();
-    };
-  }, []);
+  const { box, chart } = useChart();
   useEffect(() => {
     if (!chart) return;
     const { seen, high } = middles(goods, beside);
-    const [ink, line, petrol] = [colour('ink-2'), colour('line'), colour('petrol')];
+    const [ink, petrol] = [colour('ink-2'), colour('petrol')];
+    const axis = deskAxis();
     const upwards = (value: number) => (beside === 'margin' ? `${value} %` : String(value));
     const shown = goods.filter((good) => good[beside] !== null);
     const scale = beside === 'margin' ? 100 : 1;
-    const axis = { axisLabel: { color: ink }, axisLine: { lineStyle: { color: line } }, splitLine: { show: false } };
     chart.setOption(
       {
-        animation: false,
-        textStyle: { fontFamily: getComputedStyle(document.body).fontFamily, fontSize: 12 },
+        ...deskChart(12),
         grid: { left: 56, right: 24, top: 28, bottom: 44 },
         xAxis: {
           ...axis,
