@@ -32,7 +32,7 @@ const BUILDS = 5;
 const MIXED = 5_000;
 const NOW = Date.UTC(2026, 0, 1) / 1000;
 
-function shopOf(catalog: ScaledCatalog): ResolvedShop {
+export function shopOf(catalog: ScaledCatalog): ResolvedShop {
   const stock = new Map(
     catalog.products.flatMap((product) => product.variants.map((variant) => [variant.id, variant.stock] as const)),
   );

@@ -45,6 +45,7 @@ import { drawPicture, type PictureSpec, type SceneName } from './pictures/scene'
 import { flying, type ShapeName } from './pictures/shapes';
 import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
+import { putPastEditions } from './past-prices';
 import { placeOrders, putOffers, putPastOrders, selling, tax } from './selling';
 import { putStorefront, type PageMedia } from './storefront';
 import { cards, contact, iconSvg, productPage } from './settings';
@@ -355,7 +356,13 @@ function describe(product: DemoProduct): string {
  * Fills an empty catalog with Lark & Line: categories, goods with pictures, collections, pages, a menu and a first
  * edition, then a few changes that are not live yet and some deliberate loose ends. Does nothing to a shop that exists.
  */
-export async function seedDemo(catalog: Catalog, say: (line: string) => void, withPictures = true): Promise<void> {
+export async function seedDemo(
+  catalog: Catalog,
+  say: (line: string) => void,
+  withPictures = true,
+  /** sets the clock of the catalog back by so many days; without it the shop has no past */
+  turnTo?: (daysAgo: number) => void,
+): Promise<void> {
   if (!needsSetup(catalog.db)) {
     say('There is a shop already; it stays as it is.');
     return;
@@ -502,7 +509,8 @@ export async function seedDemo(catalog: Catalog, say: (line: string) => void, wi
   catalog.journal.change(written('Made the offers'), catalog.actor(userId), () => putOffers(catalog, sellingIds, now));
   addLegalPages(catalog, userId, { pages: [...legalKeys] });
   for (const step of ['tax', 'look']) putSkipped(db, step, true);
-  catalog.putLive('Opened the shop', userId);
+  if (turnTo) putPastEditions(catalog, userId, turnTo);
+  else catalog.putLive('Opened the shop', userId);
   putPastOrders(catalog, sales);
   placeOrders(catalog, sellingIds, userId);
 

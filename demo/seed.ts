@@ -7,6 +7,7 @@ import { seedDemo } from './seed-demo';
 
 const DATABASE = 'dispona.sqlite';
 const LOCK = 'dispona.lock';
+const DAY_MS = 86_400_000;
 
 /** Is there a shop in the folder that somebody has set up? */
 function holdsShop(folder: string): boolean {
@@ -28,9 +29,18 @@ async function seed(folder: string): Promise<void> {
   const making = join(folder, 'seeding');
   rmSync(making, { recursive: true, force: true });
   mkdirSync(making, { recursive: true });
-  const catalog = new Catalog(making);
+  let back = 0;
+  const catalog = new Catalog(making, () => new Date(Date.now() - back));
   try {
-    await seedDemo(catalog, (line) => console.log(line));
+    await seedDemo(
+      catalog,
+      (line) => console.log(line),
+      true,
+      (daysAgo) => {
+        back = daysAgo * DAY_MS;
+        catalog.passTime();
+      },
+    );
     catalog.db.pragma('wal_checkpoint(TRUNCATE)');
   } finally {
     catalog.close();

@@ -40,6 +40,8 @@ test('delivery needs both sentences, a domain a name, a look anything of one’s
   expect(done({ settings: { productPage: { ...productPage, deliveryWords: 'Soon', returnWords: 'Gladly' } } })).toEqual(
     ['delivery'],
   );
+  const { selling } = emptySettings;
+  expect(done({ settings: { selling: { ...selling, payments: [] } } })).toEqual(['selling']);
   expect(done({ settings: { domain: 'kites.example' } })).toEqual(['domain']);
   expect(done({ settings: { look: { ...look, corners: 'square' } } })).toEqual(['look']);
 });
@@ -51,5 +53,5 @@ test('it is live with an edition, and open once it is live and not closed', () =
 });
 
 test('only what can be left as it is, is', () => {
-  expect(done({ skipped: [...setUpKeys] })).toEqual(['tax', 'look', 'domain']);
+  expect(done({ skipped: [...setUpKeys] })).toEqual(['tax', 'selling', 'look', 'domain']);
 });

@@ -42,6 +42,7 @@ const isDone: { [Key in SetUpKey]: (facts: SetUpFacts) => boolean } = {
     (['taxRate', 'reducedTaxRate', 'taxIncluded'] as const).some((key) => settings[key] !== emptySettings[key]),
   delivery: ({ shop: { settings } }) =>
     settings.productPage.deliveryWords !== '' && settings.productPage.returnWords !== '',
+  selling: ({ shop: { settings } }) => canonicalJson(settings.selling) !== canonicalJson(emptySettings.selling),
   category: (facts) => ownProduct(facts, ({ categoryIds }) => categoryIds.length > 0) !== undefined,
   menu: ({ shop }) =>
     menuLinks(shop).some((link) => {

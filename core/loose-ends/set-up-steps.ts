@@ -33,6 +33,11 @@ export const setUpSteps = {
     title: 'Say how you deliver and take returns',
     why: 'Two sentences that stand on every product and in the legal pages.',
   },
+  selling: {
+    title: 'Check what delivery costs and how people pay',
+    why: 'One way of each is there to begin with.',
+    canSkip: true,
+  },
   category: {
     title: 'Make a category and put goods into it',
     why: 'That is how shoppers find their way.',

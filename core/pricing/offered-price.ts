@@ -62,8 +62,11 @@ export function lowestUnder({ floor }: Pick<Offer, 'floor'>, cost: number | null
 
 /** What one offer makes of a price. Never below its floor, and never above the price that it is made from. */
 export function tryOffer(offer: Offer, price: number, cost: number | null, terms: OfferTerms): TriedOffer {
-  const asked = (net: number) => floorPrice(net, 0, terms.taxRate, terms.taxIncluded);
-  const made = pieceUnder(offer.action, { price, cost, asked });
+  const made = pieceUnder(offer.action, {
+    price,
+    cost,
+    asked: (net) => floorPrice(net, 0, terms.taxRate, terms.taxIncluded),
+  });
   if (made === null) return { offer, refused: 'costUnknown' };
   if (made >= price) return { offer, refused: 'notLower' };
   const lowest = lowestUnder(offer, cost, terms);

@@ -40,7 +40,7 @@ function basketRefusal(refusal: BasketRefusal, money: (amount: number) => string
         nothingOff: 'takes nothing off',
         atFloor: 'the price is at its floor already',
         better: 'another price is better',
-        noDelivery: 'delivery is free already',
+        noDelivery: 'is about delivery',
       }[refusal.why];
   }
 }

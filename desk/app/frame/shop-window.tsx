@@ -72,7 +72,7 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
       type="button"
       aria-pressed={device === kind}
       onClick={() => setDevice(kind)}
-      className="flex items-center gap-1 rounded-md px-1.5 py-0.5 text-ink-2 hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
+      className="flex items-center gap-1 rounded-md px-1 py-0.5 text-ink-2 hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
     >
       {icon}
       {words}
@@ -105,7 +105,7 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
           }}
         />
       )}
-      <div className="flex h-11 items-center gap-2 px-3">
+      <div className="flex h-11 items-center gap-0.5 px-3">
         <h2
           className="mr-auto min-w-0 truncate font-semibold"
           title={changes > 0 ? 'As shoppers will see it with the next edition' : 'As shoppers see it'}

@@ -31,7 +31,7 @@ export default function HistoryChart({ history: { steps, editions, now }, curren
         type: 'value',
         min: Math.floor((lowest * 0.9) / 100) * 100,
         splitNumber: 3,
-        axisLabel: { color: colour('ink-2'), formatter: money },
+        axisLabel: { color: colour('ink-2'), formatter: money, showMinLabel: false },
       },
       tooltip: {
         trigger: 'axis',

@@ -16,6 +16,7 @@ const places: Readonly<Record<SetUpKey, string>> = {
   price: '/goods',
   tax: '/shopfront?view=settings',
   delivery: '/shopfront?view=look&part=product',
+  selling: '/orders?part=selling',
   category: '/groups',
   menu: '/shopfront?view=menu',
   home: '/shopfront',
