@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { basketPartSchema, quantitySchema } from '../core/model/basket';
+import { MAX_STRIP } from '../core/model/sections/strip';
+import { productCardSchema } from '../core/storefront/views';
 import { basketViewSchema } from '../core/storefront/basket-shapes';
 import { route } from './route';
 
@@ -25,6 +27,14 @@ export const basketRoutes = {
     path: '/shop-api/basket',
     summary: 'The basket of this browser, with prices and stock of now',
     answer: basketViewSchema,
+    open: true,
+  }),
+  goesWith: route({
+    method: 'GET',
+    path: '/shop-api/basket/goes-with',
+    summary: 'Cards of what goes with the basket of this browser; at most 48',
+    query: z.object({ count: z.coerce.number().int().min(1).max(MAX_STRIP).default(4) }),
+    answer: z.object({ items: z.array(productCardSchema) }),
     open: true,
   }),
   add: route({

@@ -165,6 +165,7 @@ export function putStorefront(db: Db, home: Page, ids: Ids, media: PageMedia): v
           { words: 'My father flew it until it was dark. We had to call him for supper twice.', who: 'Ines', stars: 5 },
         ],
       }),
+      section('strip', { title: '', source: { kind: 'goesWithBasket' }, count: 4, shape: 'row' }),
       section('strip', { title: '', source: { kind: 'recentlySeen' }, count: 4, shape: 'row' }),
       section('subscribe', {
         ground: 'tint',

@@ -3,6 +3,8 @@ import { z } from 'zod';
 import { addToBasketSchema, basketRoutes } from '../../contract/basket';
 import { MOST_PIECES, type BasketContents } from '../../core/model/basket';
 import { parseMoney } from '../../core/shared/money';
+import { cardOf } from '../../core/storefront/card';
+import { goesWithAll } from '../../core/storefront/goes-with-basket';
 import type { SellingPage } from '../../core/storefront/selling-pages';
 import { answer, parse } from '../http/answer';
 import { limitRequests } from '../http/limit-requests';
@@ -58,6 +60,11 @@ export function basketApi({ catalog, isSecure, originNow, show }: SellingParts):
     return viewOf(catalog, keepBasket(catalog, { response, isSecure }, token, work(contents)));
   };
   answer(router, basketRoutes.basket, ({ request }) => viewOf(catalog, basketOf(catalog, request).contents));
+  answer(router, basketRoutes.goesWith, ({ request, query }) => {
+    const { shop } = catalog.live;
+    const ids = basketOf(catalog, request).contents.entries.map(({ productId }) => productId);
+    return { items: goesWithAll(shop, ids, query.count).map((slot) => cardOf(shop, slot)) };
+  });
   answer(
     router,
     basketRoutes.add,

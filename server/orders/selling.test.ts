@@ -132,6 +132,33 @@ describe('the basket', () => {
     expect((await ada.api('PATCH', '/entries', { key, quantity: 2 })).body).toMatchObject({ count: 2, removed: null });
   });
 
+  test('knows what goes with it: with most of it first, nothing that is in it, sold out or not in the shop', async () => {
+    const [line, reel, tail, gone] = await Promise.all(
+      ['Line', 'Reel', 'Tail', 'Gone'].map(async (title) => (await addProduct(server, title, 500)).product),
+    );
+    const wren = (await addProduct(server, 'Wren', 900)).product;
+    const goesWith = async (product: ProductAnswer['product'], ids: string[]) =>
+      server.call('PATCH', `/api/products/${product.id}`, {
+        seen,
+        fields: { goesWith: { how: 'picked', ids } },
+      });
+    await goesWith(tern, [line!.id, tail!.id, gone!.id, wren.id]);
+    await goesWith(wren, [reel!.id, tail!.id]);
+    await edit(gone!, { stock: 0 });
+    await live();
+    const ada = shopper();
+    const found = async (query = '') => {
+      const answer = await ada.ask(`/shop-api/basket/goes-with${query}`);
+      return ((await answer.json()) as { items: { title: string }[] }).items.map(({ title }) => title);
+    };
+    expect(await found()).toEqual([]);
+    await ada.add(1);
+    await ada.add(1, wren);
+    expect(await found()).toEqual(['Tail', 'Line', 'Reel']);
+    expect(await found('?count=1')).toEqual(['Tail']);
+    expect((await ada.ask('/shop-api/basket/goes-with?count=900')).status).toBe(422);
+  });
+
   test('works with plain forms alone, and joins the basket of another device', async () => {
     const ada = shopper();
     const added = await ada.form('/basket/add', { slug: tern.slug, variant: tern.variants[0]!.id, quantity: '2' });

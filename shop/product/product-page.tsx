@@ -4,7 +4,7 @@ import type { RelationStrip } from '../../core/storefront/relation-strips';
 import type { ProductView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import type { BodyProps } from '../parts';
-import { useNoteSeen, useSeenCards } from '../seen';
+import { useNoteSeen, useOwnCards } from '../own-cards';
 import { CardGrid } from '../ui/card-grid';
 import { contained } from '../ui/contained';
 import { Crumbs } from '../ui/crumbs';
@@ -107,7 +107,7 @@ function Product({ product, variantId, strips, done, layout, promises, trust }: 
 
 /** What this shopper looked at before, but for what stands on the page already. */
 function SeenLately({ besides }: { besides: readonly string[] }) {
-  const seen = useSeenCards(true, SEEN + besides.length);
+  const seen = useOwnCards('recentlySeen', SEEN + besides.length);
   const cards = seen.filter(({ id }) => !besides.includes(id)).slice(0, SEEN);
   if (cards.length === 0) return null;
   return <CardGrid id="seen-lately" title="Seen recently" cards={cards} />;

@@ -12,15 +12,23 @@ const MAX_POOL = 200;
 
 const productIds = z.array(idSchema).max(MOST_PLACED, `At most ${MOST_PLACED} goods.`);
 
+/** What only the browser of a shopper can know: such a strip is filled there. */
+const ownSources = ['recentlySeen', 'goesWithBasket'] as const;
+export type OwnSource = (typeof ownSources)[number];
+
 /** Where the goods of a strip come from. */
 const stripSourceSchema = z.union([
   groupTargetSchema,
   z.object({ kind: z.literal('rule'), rule: ruleSchema }),
   z.object({ kind: z.literal('picked'), ids: productIds }),
-  z.object({ kind: z.enum(['featured', 'newest', 'onSale', 'recentlySeen']) }),
+  z.object({ kind: z.enum(['featured', 'newest', 'onSale', ...ownSources]) }),
   z.object({ kind: z.literal('bestSold'), days: z.literal([7, 30, 60, 90, 365]) }),
 ]);
 export type StripSource = z.infer<typeof stripSourceSchema>;
+
+/** What fills a strip in the browser; null for one that is the same for everybody. */
+export const ownSourceOf = (source: StripSource | null): OwnSource | null =>
+  ownSources.find((own) => own === source?.kind) ?? null;
 
 export const strip = sectionType(
   'strip',

@@ -95,6 +95,7 @@ test('sources: a rule, a group, featured, newest, on sale, best sold', () => {
   // Of these only the one whose name ends with 3 was never sold.
   expect(of({ kind: 'bestSold', days: 30 }).sort()).toEqual(['p_1', 'p_2']);
   expect(of({ kind: 'recentlySeen' })).toEqual([]);
+  expect(of({ kind: 'goesWithBasket' })).toEqual([]);
   put(made, 'collection', 'k_1', { ...made.collections.get('k_1')!, status: 'off' });
   expect(of({ kind: 'collection', id: 'k_1' })).toEqual([]);
 });

@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useRef } from 'react';
 import { useBase } from '../../base';
 import { ProductCard } from '../../ui/product-card';
-import { useSeenCards } from '../../seen';
+import { useOwnCards } from '../../own-cards';
 import { Words } from '../../ui/words';
 import { wideCards, wideColumns } from './columns';
 import type { SectionProps } from './section-props';
@@ -14,8 +14,8 @@ const round =
 export function Strip({ section, at, isFirst }: SectionProps<'strip'>) {
   const base = useBase();
   const row = useRef<HTMLUListElement>(null);
-  const seen = useSeenCards(section.own !== null, section.count);
-  const items = section.own ? seen : section.items;
+  const own = useOwnCards(section.own, section.count);
+  const items = section.own ? own : section.items;
   if (items.length === 0 && !section.emptyWords) return null;
   const isRow = section.shape === 'row';
   const isCentred = section.align === 'centre';

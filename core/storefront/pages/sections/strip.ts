@@ -4,7 +4,7 @@ import { isOpen, type GroupRef } from '../../../shop/open-groups';
 import type { ResolvedShop } from '../../../shop/resolved-shop';
 import { FEATURED_FIRST, NEWEST_FIRST, orderName, type Order } from '../../../model/order';
 import { cardParts } from '../../../model/card-choices';
-import type { StripSource } from '../../../model/sections/strip';
+import { ownSourceOf, type OwnSource, type StripSource } from '../../../model/sections/strip';
 import type { SectionOf } from '../../../model/sections/sections';
 import { membersOf } from '../../../rules/members';
 import { sentenceOf } from '../../../rules/text/sentence';
@@ -29,8 +29,8 @@ interface StripView extends Pick<Strip, 'columns' | 'phoneColumns' | 'shape' | '
   total: number;
   more: string | null;
   moreWords: string;
-  /** filled in the browser, from what this shopper has seen */
-  own: 'recentlySeen' | null;
+  /** filled in the browser, from what this shopper has seen or put into the basket */
+  own: OwnSource | null;
   count: number;
 }
 
@@ -42,6 +42,7 @@ const names: Record<Exclude<StripSource['kind'], GroupRef['kind']>, string> = {
   bestSold: 'Best sold',
   onSale: 'On sale',
   recentlySeen: 'Seen lately',
+  goesWithBasket: 'Goes with your basket',
 };
 
 const asGroup = (source: StripSource | null): GroupRef | undefined =>
@@ -90,6 +91,7 @@ function sourceOf(shop: ResolvedShop, source: StripSource, now: number): { set: 
       return { set, order: arranged(shop, set, { pins: [], order: soldOrder(source.days) }) };
     }
     case 'recentlySeen':
+    case 'goesWithBasket':
       return { set: new Bitset(shop.listed.size), order: 'featured' };
     default: {
       const at = { kind: source.kind, id: source.id };
@@ -185,7 +187,7 @@ function warningsOf(shop: ResolvedShop, section: Strip, { slots }: SectionGoods)
   const warnings: string[] = [];
   if (!source) return ['Choose what this strip shows.'];
   const group = asGroup(source);
-  if (source.kind === 'recentlySeen') return [];
+  if (ownSourceOf(source)) return [];
   if (group && isShut(shop, group))
     warnings.push(`Its ${group.kind} is not on the shop now: shoppers do not see this strip.`);
   else if (slots.length === 0)
@@ -227,6 +229,8 @@ function sourceWords(shop: ResolvedShop, source: StripSource | null): string {
       return 'goods on sale';
     case 'recentlySeen':
       return 'what each shopper saw lately';
+    case 'goesWithBasket':
+      return 'what goes with each shopper’s basket';
     default:
       return `${source!.kind} ${targetName(shop, asGroup(source)!) ?? 'that was deleted'}`;
   }
@@ -248,7 +252,7 @@ export const strip: SectionPart<'strip', StripView> = {
       total,
       more: (section.more && group && targetLink(shop, group)?.url) || null,
       moreWords: section.moreWords,
-      own: source?.kind === 'recentlySeen' ? source.kind : null,
+      own: ownSourceOf(source),
       ...{ columns, phoneColumns, shape, fewer, without, emptyWords, count },
     };
   },
@@ -264,10 +268,9 @@ export const strip: SectionPart<'strip', StripView> = {
     faces: goods.slots,
     shown: goods.slots.length,
     available: goods.total,
-    says:
-      section.source?.kind === 'recentlySeen'
-        ? 'each shopper’s own'
-        : `${goods.slots.length} of ${goods.total}, ${sourceWords(shop, section.source)}`,
+    says: ownSourceOf(section.source)
+      ? 'each shopper’s own'
+      : `${goods.slots.length} of ${goods.total}, ${sourceWords(shop, section.source)}`,
     warnings: warningsOf(shop, section, goods),
   }),
   fields: (shop, section) => [

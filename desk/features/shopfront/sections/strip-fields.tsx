@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { cardParts, usualCardLook, type CardPart } from '../../../../core/model/card-choices';
 import { namedOrders, orderName } from '../../../../core/model/order';
 import { EMPTY_RULE } from '../../../../core/model/rule';
-import { MAX_STRIP, type StripSource } from '../../../../core/model/sections/strip';
+import { MAX_STRIP, ownSourceOf, type StripSource } from '../../../../core/model/sections/strip';
 import type { SectionOf } from '../../../../core/model/sections/sections';
 import { useSettings } from '../../../data/shopfront';
 import { RuleField } from '../../../shared/rules/rule-field';
@@ -28,6 +28,7 @@ const sorts = [
   { value: 'bestSold', label: 'best sold' },
   { value: 'onSale', label: 'goods on sale' },
   { value: 'recentlySeen', label: 'what each shopper saw lately' },
+  { value: 'goesWithBasket', label: 'what goes with the basket' },
 ] as const;
 type Sort = (typeof sorts)[number]['value'];
 
@@ -168,7 +169,7 @@ export function StripFields(props: SectionFieldsProps<'strip'>) {
   const { section, note, errors, change } = props;
   const { source } = section;
   const [isMore, setMore] = useState(false);
-  const isOwn = source?.kind === 'recentlySeen';
+  const isOwn = ownSourceOf(source) !== null;
   return (
     <>
       <SectionTitle
