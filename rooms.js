@@ -20,6 +20,7 @@ const core = [
   'core/exposure',
   'core/publishing',
   'core/bulk',
+  'core/exchange',
   'core/history',
   'core/loose-ends',
   'core/writing',

@@ -60,8 +60,11 @@ export function lowestUnder({ floor }: Pick<Offer, 'floor'>, cost: number | null
   return above === null || cost === null ? 0 : floorPrice(cost, above, terms.taxRate, terms.taxIncluded);
 }
 
-/** What one offer makes of a price. Never below its floor, and never above the price that it is made from. */
-export function tryOffer(offer: Offer, price: number, cost: number | null, terms: OfferTerms): TriedOffer {
+/**
+ * What one offer makes of a price. Never below its floor or `atLeast`, the floor of offers that made the price, and never above
+ * the price that it is made from.
+ */
+export function tryOffer(offer: Offer, price: number, cost: number | null, terms: OfferTerms, atLeast = 0): TriedOffer {
   const made = pieceUnder(offer.action, {
     price,
     cost,
@@ -69,7 +72,7 @@ export function tryOffer(offer: Offer, price: number, cost: number | null, terms
   });
   if (made === null) return { offer, refused: 'costUnknown' };
   if (made >= price) return { offer, refused: 'notLower' };
-  const lowest = lowestUnder(offer, cost, terms);
+  const lowest = Math.max(atLeast, lowestUnder(offer, cost, terms));
   if (lowest >= price) return { offer, refused: 'atFloor' };
   const held = Math.max(made, lowest);
   const { rounding } = terms;
@@ -84,6 +87,8 @@ export interface OfferedPrice {
   price: number;
   /** the offers that made the price, in the order in which they did; none when sale or list price is better */
   used: PieceOffer[];
+  /** the highest floor of these: nothing may take the price below it */
+  lowest: number;
   /** every offer that was looked at, the used ones too */
   tried: TriedOffer[];
 }
@@ -95,15 +100,17 @@ export interface OfferedPrice {
  */
 export function offeredPrice({ list, sale, cost }: Piece, offers: readonly Offer[], terms: OfferTerms): OfferedPrice {
   let price = sale ?? list;
+  let lowest = 0;
   const chain: PieceOffer[] = [];
   const tried: TriedOffer[] = [];
   for (const offer of offers) {
     if (!offer.stacks) continue;
-    const one = tryOffer(offer, price, cost, terms);
+    const one = tryOffer(offer, price, cost, terms, lowest);
     tried.push(one);
     if ('refused' in one) continue;
     chain.push(one);
     price = one.price;
+    lowest = Math.max(lowest, lowestUnder(offer, cost, terms));
   }
   let used = chain;
   for (const offer of offers) {
@@ -113,6 +120,7 @@ export function offeredPrice({ list, sale, cost }: Piece, offers: readonly Offer
     if ('refused' in one || one.price >= price) continue;
     used = [one];
     price = one.price;
+    lowest = lowestUnder(offer, cost, terms);
   }
-  return { price, used, tried };
+  return { price, used, lowest, tried };
 }

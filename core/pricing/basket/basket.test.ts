@@ -117,6 +117,17 @@ describe('what comes off', () => {
     });
   });
 
+  test('the floor of an offer holds while it is part of the price, whatever comes off after it', () => {
+    const lines = [line('a', 1_000, 1, { cost: 500 })];
+    const careful = offer({ does: 'percent', off: 2_000 }, { stacks: true, pieces: 1, floor: 2_000, priority: 20 });
+    const bold = offer({ does: 'percent', off: 5_000 }, { stacks: true, pieces: 1, floor: 0 });
+    // Cost and tax are 605; a fifth above that is 726.
+    expect(totals(basket(lines, [careful, bold]))).toEqual([726]);
+    expect(totals(basket(lines, [bold]))).toEqual([605]);
+    const shown = offer({ does: 'percent', off: 2_000 }, { stacks: true, floor: 2_000, priority: 20 });
+    expect(totals(basket(lines, [shown, bold]))).toEqual([726]);
+  });
+
   test('two offers that do not stack each take their own goods', () => {
     const onA = offer({ does: 'percent', off: 2_000 }, { goods: { how: 'picked', ids: ['p_a'] }, subtotal: 0 });
     const onB = offer({ does: 'percent', off: 1_000 }, { goods: { how: 'picked', ids: ['p_b'] }, subtotal: 0 });

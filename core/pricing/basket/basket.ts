@@ -23,6 +23,8 @@ interface Line {
   unit: number;
   steps: LineStep[];
   terms: OfferTerms;
+  /** the floor of the offers in its single price, for one piece */
+  lowest: number;
   total: number;
   reductions: LineReduction[];
 }
@@ -35,7 +37,7 @@ function pricedAlone(line: BasketLine, { offers, takes, terms, tax }: BasketInpu
   const sale = line.sale === null ? null : asked(line.sale);
   const steps: LineStep[] = [{ what: 'list', amount: list }];
   const taking = line.isGiftCard ? [] : offers.filter((offer) => isCatalogOffer(offer) && takes(offer, line));
-  const { price, used } = offeredPrice({ list, sale, cost: line.cost }, taking, own);
+  const { price, used, lowest } = offeredPrice({ list, sale, cost: line.cost }, taking, own);
   const isAlone = used.length === 1 && !used[0]!.offer.stacks;
   if (sale !== null && sale < list && !isAlone) steps.push({ what: 'sale', amount: sale, until: line.saleUntil });
   for (const { offer, made, heldAt, price: amount } of used)
@@ -43,27 +45,37 @@ function pricedAlone(line: BasketLine, { offers, takes, terms, tax }: BasketInpu
   const tier = line.quantityPrices.findLast(({ from }) => line.quantity >= from);
   const unit = tier ? lessPercent(price, tier.off) : price;
   if (tier) steps.push({ what: 'quantity', amount: unit, from: tier.from, off: tier.off });
-  return { line, list, unit, steps, terms: own, total: unit * line.quantity, reductions: [] };
+  return { line, list, unit, steps, terms: own, lowest, total: unit * line.quantity, reductions: [] };
 }
 
-/** What a line may not fall below under an offer. */
-const lowestTotal = ({ line, terms }: Line, offer: Offer) => lowestUnder(offer, line.cost, terms) * line.quantity;
+/** What a piece of a line may not fall below under an offer. */
+const lowestPiece = ({ line, terms }: Line, offer: Offer) => lowestUnder(offer, line.cost, terms);
+
+/** From what an offer begins with a line. */
+interface Start {
+  piece: number;
+  total: number;
+  /** what offers before it promised not to fall below, for one piece */
+  lowest: number;
+}
 
 /** Totals of lines under an offer, from prices of one piece; each stays above its floor, and never rises. */
-function under(offer: Offer, lines: readonly Line[], from: (line: Line) => { piece: number; total: number }): number[] {
+function under(offer: Offer, lines: readonly Line[], from: (line: Line) => Start): number[] {
   const { action } = offer;
   const starts = lines.map(from);
+  const lowestTotal = (line: Line, i: number) =>
+    Math.max(lowestPiece(line, offer), starts[i]!.lowest) * line.line.quantity;
   if (pricesPieces(action))
     return lines.map(({ line, terms }, i) => {
-      const { piece, total } = starts[i]!;
+      const { piece, total, lowest } = starts[i]!;
       // What came off before was not off each piece alike: the offer takes the same part of what is left.
-      const tried = tryOffer(offer, piece, line.cost, terms);
+      const tried = tryOffer(offer, piece, line.cost, terms, lowest);
       if ('refused' in tried) return total;
       const off = total === piece * line.quantity ? (piece - tried.price) * line.quantity : 0;
       const part = off > 0 ? off : Math.round((total * (piece - tried.price)) / piece);
-      return Math.max(total - part, Math.min(total, lowestTotal(lines[i]!, offer)));
+      return Math.max(total - part, Math.min(total, lowestTotal(lines[i]!, i)));
     });
-  const room = lines.map((line, i) => Math.max(0, starts[i]!.total - lowestTotal(line, offer)));
+  const room = lines.map((line, i) => Math.max(0, starts[i]!.total - lowestTotal(line, i)));
   const runs = starts.map(({ piece }, i) => ({ price: piece, quantity: lines[i]!.line.quantity }));
   const less = basketUnder(action, runs).map((off, i) => Math.min(off, room[i]!));
   // What one line had no room for comes off the others, where the sum was promised.
@@ -114,25 +126,32 @@ function refusal(
 function stacked(stacking: readonly Setting[], free: ReadonlySet<Line>) {
   const totals = new Map([...free].map((line) => [line, line.total]));
   const reductions = new Map([...free].map((line) => [line, [] as LineReduction[]]));
+  const lowest = new Map([...free].map((line) => [line, line.lowest]));
   for (const { offer, lines } of stacking) {
     const some = lines.filter((line) => free.has(line));
     const now = under(offer, some, (line) => {
       const total = totals.get(line)!;
-      return { piece: Math.round(total / line.line.quantity), total };
+      return { piece: Math.round(total / line.line.quantity), total, lowest: lowest.get(line)! };
     });
     some.forEach((line, i) => {
       const off = totals.get(line)! - now[i]!;
-      if (off > 0) reductions.get(line)!.push({ offerId: offer.id, name: offer.name, off });
+      if (off > 0) {
+        reductions.get(line)!.push({ offerId: offer.id, name: offer.name, off });
+        lowest.set(line, Math.max(lowest.get(line)!, lowestPiece(line, offer)));
+      }
       totals.set(line, now[i]!);
     });
   }
   return { totals, reductions };
 }
 
+/** An offer that does not stack begins with the list price. */
+const fromList = ({ list, line }: Line): Start => ({ piece: list, total: list * line.quantity, lowest: 0 });
+
 /** What an offer that does not stack makes of the lines that are free, from their list prices alone. */
 function alone({ offer, lines }: Setting, free: ReadonlySet<Line>) {
   const some = lines.filter((line) => free.has(line));
-  const totals = under(offer, some, (line) => ({ piece: line.list, total: line.list * line.line.quantity }));
+  const totals = under(offer, some, fromList);
   return some.map((line, i) => ({ line, total: totals[i]! }));
 }
 
@@ -261,7 +280,7 @@ export function priceBasket(input: BasketInput): BasketPrice {
 
 function whyNothing(offer: Offer, lines: readonly Line[]): 'nothingOff' | 'atFloor' | 'better' {
   const whole = lines.map((line) => line.list * line.line.quantity);
-  const own = under(offer, lines, (line) => ({ piece: line.list, total: line.list * line.line.quantity }));
+  const own = under(offer, lines, fromList);
   if (own.some((total, i) => total < whole[i]!)) return 'better';
-  return lines.some((line) => lowestTotal(line, offer) >= line.list * line.line.quantity) ? 'atFloor' : 'nothingOff';
+  return lines.some((line) => lowestPiece(line, offer) >= line.list) ? 'atFloor' : 'nothingOff';
 }

@@ -1,0 +1,101 @@
+import type { Product, Variant } from '../model/product';
+import { parseMoney } from '../shared/money';
+
+/** What one cell of a file holds. */
+export type Cell = string | number | boolean | null;
+
+/** What a cell means, or what is wrong with it in plain words. */
+export type Reading = { value: unknown } | { problem: string };
+
+/** What names stand for in the shop. A file tells things by name that a product holds by id. */
+export interface ExchangeNames {
+  brand: NameList;
+  tag: NameList;
+  /** by path: "Kites > Deltas" */
+  category: NameList;
+  specSheet: NameList;
+}
+
+export interface NameList {
+  nameOf: (id: string) => string;
+  /** undefined where there is none, and none is to be made */
+  idOf: (name: string) => string | undefined;
+}
+
+/** How the cells of a file are read. */
+export interface ReadTerms {
+  decimal: '.' | ',';
+  timeZone: string;
+  names: ExchangeNames;
+  /** makes text that came from elsewhere safe to show */
+  cleanHtml: (html: string) => string;
+}
+
+export interface WriteTerms {
+  timeZone: string;
+  names: ExchangeNames;
+}
+
+export type CellType = 'text' | 'number' | 'money' | 'yesNo';
+
+/** A column that goods have in files: how it is written there, and how it is read. */
+export interface ExchangeColumn {
+  key: string;
+  /** its heading in files that Dispona writes */
+  label: string;
+  /** what belongs into it, for whoever fills the file in */
+  explains: string;
+  /** how others call it, in several languages */
+  aliases: readonly string[];
+  of: 'product' | 'variant';
+  type: CellType;
+  write: (product: Product, variant: Variant | undefined, terms: WriteTerms) => Cell;
+  /** `text` is trimmed */
+  read: (text: string, terms: ReadTerms) => Reading;
+  /** the field that it fills; none for columns that say which option or attribute is meant, and for addresses */
+  field?: keyof Product | keyof Variant;
+}
+
+/** Several things in one cell stand with this between them. */
+export const BETWEEN = '; ';
+export const PATH_BETWEEN = ' > ';
+
+/** The things in a cell that holds several. */
+export const partsOf = (text: string): string[] =>
+  text
+    .split(/[;|\n]/)
+    .map((part) => part.trim())
+    .filter(Boolean);
+
+const YES = new Set(['yes', 'y', 'true', '1', 'x', 'ja', 'j', 'wahr', 'oui', 'vrai', 'si', 'sí', 'on']);
+const NO = new Set(['no', 'n', 'false', '0', '', 'nein', 'falsch', 'non', 'faux', 'off', '-']);
+
+/** Yes or no, as people of several languages and programs write it. */
+export function readYesNo(text: string): Reading {
+  const word = text.toLowerCase();
+  if (YES.has(word)) return { value: true };
+  return NO.has(word) ? { value: false } : { problem: 'This has to be yes or no.' };
+}
+
+/** A number with the decimal mark of the file, as other readings expect it: "1.234,5" → "1234.5". */
+export function plainNumber(text: string, decimal: ReadTerms['decimal']): string {
+  const bare = text.replace(/[\s\u00a0'’]/g, '');
+  return decimal === ',' ? bare.replace(/\./g, '').replace(',', '.') : bare.replace(/,/g, '');
+}
+
+/** An amount in minor units, whatever currency stands beside it; nothing where the cell is empty. */
+export function readAmount(text: string, { decimal }: ReadTerms): Reading {
+  if (text === '') return { value: null };
+  const bare = plainNumber(text.replace(/[^\d.,\s\u00a0'’-]/g, ''), decimal);
+  // Files of other programs tell more decimals than there are.
+  const isLong = /^-?\d+\.\d{3,}$/.test(bare);
+  const minor = isLong ? Math.round(Number(bare) * 100) : parseMoney(bare);
+  return minor === undefined || !/\d/.test(text) ? { problem: `“${text}” is not an amount.` } : { value: minor };
+}
+
+/** A whole number; nothing where the cell is empty. */
+export function readWhole(text: string, { decimal }: ReadTerms): Reading {
+  if (text === '') return { value: null };
+  const number = Number(plainNumber(text, decimal));
+  return Number.isSafeInteger(number) ? { value: number } : { problem: `“${text}” is not a whole number.` };
+}

@@ -1,0 +1,91 @@
+import type { Product, Variant } from '../model/product';
+import { nameIdentity } from '../shared/same-name';
+
+/** A table as a file holds it: all cells as text. */
+export interface FileTable {
+  head: readonly string[];
+  rows: readonly (readonly string[])[];
+}
+
+/** By what rows are found again in the shop. */
+export const matchings = ['sku', 'barcode', 'slug', 'title'] as const;
+export type Matching = (typeof matchings)[number];
+
+/** A product of the shop that a row speaks of, and its variant where the row tells which. */
+export interface Found {
+  product: Product;
+  variant?: Variant;
+}
+
+/** The rows of one product. */
+export interface RowGroup {
+  rows: number[];
+  /** as it is in the shop; absent where it is new */
+  product?: Product;
+  /** variants that rows were found by */
+  variants: Map<number, Variant>;
+  /** why the rows cannot be taken for a product */
+  problem?: string;
+}
+
+interface Terms {
+  /** the text of a cell, by the key of its column; '' where there is none */
+  cell: (row: number, key: string) => string;
+  find: (by: Matching, text: string) => Found | undefined;
+  match: Matching;
+  isLeftOut: (row: number) => boolean;
+}
+
+const keyOfMatching: Record<Matching, string> = {
+  sku: 'variant sku',
+  barcode: 'variant barcode',
+  slug: 'slug',
+  title: 'title',
+};
+
+/**
+ * Puts the rows of each product together, in the order of the file: by what they are found by in the shop, by their address, by
+ * their title, or because a row without either stands below. O(rows).
+ */
+export function groupRows({ rows }: FileTable, { cell, find, match, isLeftOut }: Terms): RowGroup[] {
+  const groups: RowGroup[] = [];
+  const byProduct = new Map<string, RowGroup>();
+  const byText = new Map<string, RowGroup>();
+  let above: RowGroup | undefined;
+  rows.forEach((_, row) => {
+    if (isLeftOut(row)) return;
+    const [slug, title, wanted] = [cell(row, 'slug'), cell(row, 'title'), cell(row, keyOfMatching[match])];
+    const found = wanted === '' ? undefined : find(match, wanted);
+    const text = slug ? `s ${slug}` : title ? `t ${nameIdentity(title)}` : '';
+    let group = (found && byProduct.get(found.product.id)) ?? byText.get(text);
+    // Rows of one text that were found in two products are two products.
+    if (group && found && group.product && group.product.id !== found.product.id) group = undefined;
+    if (!group && !found && text === '') group = above;
+    if (!group) {
+      group = { rows: [], variants: new Map() };
+      groups.push(group);
+      if (!found && text === '')
+        group.problem =
+          wanted === ''
+            ? 'This row tells no title.'
+            : `Nothing in the shop has “${wanted}”, and the row tells no title.`;
+    }
+    if (found) {
+      group.product ??= found.product;
+      delete group.problem;
+      byProduct.set(found.product.id, group);
+      if (found.variant) group.variants.set(row, found.variant);
+    }
+    if (text !== '' && !byText.has(text)) byText.set(text, group);
+    group.rows.push(row);
+    above = group;
+  });
+  // Who was not found by the number that was asked for may still be known by its address.
+  for (const group of groups)
+    if (!group.product) {
+      const slug = cell(group.rows[0]!, 'slug');
+      const known = slug === '' ? undefined : find('slug', slug);
+      if (known && !byProduct.has(known.product.id)) group.product = known.product;
+    }
+  return groups;
+}
