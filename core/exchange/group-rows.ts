@@ -33,6 +33,8 @@ interface Terms {
   cell: (row: number, key: string) => string;
   find: (by: Matching, text: string) => Found | undefined;
   match: Matching;
+  /** rows tell of which product they are: there is a column of titles or addresses */
+  tellsProducts: boolean;
   isLeftOut: (row: number) => boolean;
 }
 
@@ -47,7 +49,7 @@ const keyOfMatching: Record<Matching, string> = {
  * Puts the rows of each product together, in the order of the file: by what they are found by in the shop, by their address, by
  * their title, or because a row without either stands below. O(rows).
  */
-export function groupRows({ rows }: FileTable, { cell, find, match, isLeftOut }: Terms): RowGroup[] {
+export function groupRows({ rows }: FileTable, { cell, find, match, tellsProducts, isLeftOut }: Terms): RowGroup[] {
   const groups: RowGroup[] = [];
   const byProduct = new Map<string, RowGroup>();
   const byText = new Map<string, RowGroup>();
@@ -60,7 +62,7 @@ export function groupRows({ rows }: FileTable, { cell, find, match, isLeftOut }:
     let group = (found && byProduct.get(found.product.id)) ?? byText.get(text);
     // Rows of one text that were found in two products are two products.
     if (group && found && group.product && group.product.id !== found.product.id) group = undefined;
-    if (!group && !found && text === '') group = above;
+    if (!group && !found && text === '' && tellsProducts && !above?.problem) group = above;
     if (!group) {
       group = { rows: [], variants: new Map() };
       groups.push(group);

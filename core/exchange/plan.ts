@@ -90,13 +90,14 @@ export function* planImport(
   choices: ImportChoices,
   sources: ImportSources,
 ): Generator<PlannedProduct> {
-  const { at, cell } = cellsOf(table, choices);
+  const { at, cell, places } = cellsOf(table, choices);
   const byKey = new Map(sources.columns.map((column) => [column.key, column]));
   const leftOut = new Set(choices.leftOut);
   const groups = groupRows(table, {
     cell,
     find: sources.find,
     match: choices.match,
+    tellsProducts: places.has('title') || places.has('slug'),
     isLeftOut: (row) => leftOut.has(row) || table.rows[row]!.every((text) => text.trim() === ''),
   });
   for (const group of groups) yield new GroupPlan(table, choices, sources, group, at, byKey).plan();
@@ -387,7 +388,8 @@ class GroupPlan {
       this.#refuse(rows[0]!, null, `A product can have at most ${MAX_VARIANTS} variants.`);
     for (const { place, column } of this.#used) {
       const { field, of } = column;
-      if (field === undefined || column.key === 'slug' || column.key === 'title') continue;
+      if (field === undefined || column.key === 'slug') continue;
+      if (column.key === 'title' && product.title === '') continue;
       const fields: Readonly<Record<string, Field>> = of === 'product' ? productFields : variantFields;
       const schema = schemaOf(fields[field]!);
       const problemOf = (value: unknown) => schema.safeParse(value).error?.issues[0]?.message;

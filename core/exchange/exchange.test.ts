@@ -1,0 +1,365 @@
+import fc from 'fast-check';
+import { productFields } from '../model/product-fields';
+import { variantFields } from '../model/variant-fields';
+import type { Product } from '../model/product';
+import type { Attribute, SpecSheet } from '../model/spec-sheet';
+import { productOf } from '../testing/shop';
+import { isSameName } from '../shared/same-name';
+import { Accidents } from './accidents';
+import { exchangeColumns, notInFiles } from './columns';
+import { PATH_BETWEEN, type NameList } from './column';
+import type { FileTable, Matching } from './group-rows';
+import { OWN_FIELD, planImport, type ImportChoices, type ImportSources } from './plan';
+import { decimalMarkOf, delimiterOf, recogniseColumns } from './recognise';
+import { rowsOfGoods } from './table-of-goods';
+
+const attribute = (id: string, name: string, more: Partial<Attribute>): Attribute =>
+  ({ id, name, heading: '', type: 'text', unit: '', choices: [], shown: true, filter: false, ...more }) as Attribute;
+const sheet = {
+  id: 's_kites1',
+  name: 'Kites',
+  attributes: [
+    attribute('a_span', 'Wingspan', { type: 'number', unit: 'cm' }),
+    attribute('a_wind', 'Wind', { type: 'range', unit: 'Bft' }),
+    attribute('a_cloth', 'Cloth', {
+      type: 'choices',
+      choices: [
+        { id: 'c_ripstop', name: 'Ripstop' },
+        { id: 'c_cotton', name: 'Cotton' },
+      ],
+    }),
+    attribute('a_bag', 'With a bag', { type: 'yesNo' }),
+  ],
+} as unknown as SpecSheet;
+const list = (names: Readonly<Record<string, string>>): NameList => ({
+  nameOf: (id) => names[id] ?? 'deleted',
+  idOf: (name) => Object.keys(names).find((id) => isSameName(names[id]!, name)),
+});
+const names = {
+  brand: list({ b_norrwind: 'Norrwind', b_sailson: 'Sail & Son' }),
+  tag: list({ t_lights: 'light wind', t_forkids: 'for kids' }),
+  category: list({ c_kites1: 'Kites', c_deltas: ['Kites', 'Deltas'].join(PATH_BETWEEN) }),
+  specSheet: list({ s_kites1: 'Kites' }),
+};
+const columns = exchangeColumns([sheet]);
+let made = 0;
+function sources(shop: readonly Product[], more: Partial<ImportSources> = {}): ImportSources {
+  const find = (by: Matching, text: string) => {
+    for (const product of shop) {
+      if (by === 'slug' && product.slug === text) return { product };
+      if (by === 'title' && isSameName(product.title, text)) return { product };
+      const variant = product.variants.find((each) => (by === 'sku' ? each.sku : each.barcode) === text);
+      if ((by === 'sku' || by === 'barcode') && variant) return { product, variant };
+    }
+    return undefined;
+  };
+  return {
+    columns,
+    names,
+    decimal: '.',
+    timeZone: 'Europe/Amsterdam',
+    cleanHtml: (html) => html.replace(/<script[\s\S]*?<\/script>/g, ''),
+    find,
+    sheetOf: () => sheet.id,
+    newId: (kind) => `${kind[0]}_new${String(++made).padStart(6, '0')}`,
+    freeSlug: (wanted) => wanted.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
+    now: '2027-03-01T10:00:00.000Z',
+    ...more,
+  };
+}
+const usual = (table: FileTable, more: Partial<ImportChoices> = {}): ImportChoices => ({
+  columns: more.columns ?? recogniseColumns(table, columns, new Map()).map(({ key }) => key),
+  match: 'sku',
+  way: 'both',
+  leftOut: [],
+  mended: {},
+  ...more,
+});
+const table = (text: string): FileTable => {
+  const [head, ...rows] = text
+    .trim()
+    .split('\n')
+    .map((line) => line.split('|').map((cell) => cell.trim()));
+  return { head: head!, rows };
+};
+const plan = (
+  of: FileTable,
+  shop: readonly Product[] = [],
+  more: Partial<ImportChoices> = {},
+  by: Partial<ImportSources> = {},
+) => [...planImport(of, usual(of, more), sources(shop, by))];
+
+test('every field has a column, or a reason why it has none', () => {
+  const filled = new Set(columns.map(({ field }) => field as string));
+  for (const name of [...Object.keys(productFields), ...Object.keys(variantFields)])
+    expect([name, filled.has(name) !== name in notInFiles]).toEqual([name, true]);
+  expect(new Set(columns.map(({ key }) => key)).size).toBe(columns.length);
+});
+
+/* What goes out comes back. */
+
+const words = fc
+  .string({ minLength: 1, maxLength: 12, unit: fc.constantFrom(...'abcé ßx1"\',;-') })
+  .map((text) => text.trim() || 'a');
+const moments = fc.option(
+  fc.integer({ min: 0, max: 3_000 }).map((hours) => new Date(Date.UTC(2027, 0, 1) + hours * 3_600_000).toISOString()),
+);
+const one = <T>(...values: T[]) => fc.constantFrom(...values);
+const whole = (max: number) => fc.option(fc.integer({ min: 0, max }));
+const productArbitrary: fc.Arbitrary<Product> = fc
+  .record({
+    title: words,
+    summary: fc.oneof(fc.constant(''), words),
+    description: one('', '<p>Light, and <strong>quick</strong></p>'),
+    kind: one('physical', 'service', 'giftCard'),
+    status: one('live', 'draft', 'off'),
+    featured: fc.boolean(),
+    brandId: one('b_norrwind', 'b_sailson', null),
+    categoryIds: fc.subarray(['c_kites1', 'c_deltas']),
+    tagIds: fc.subarray(['t_lights', 't_forkids']),
+    taxClass: one('standard', 'reduced', 'zero'),
+    whenSoldOut: one('keep', 'last', 'hide', 'order'),
+    unitPricing: one('m', '100g', null),
+    priceOnRequest: fc.boolean(),
+    noindex: fc.boolean(),
+    saleFrom: moments,
+    liveUntil: moments,
+    weight: whole(90_000),
+    dispatchDays: whole(60),
+    duration: fc.option(fc.integer({ min: 1, max: 900 })),
+    size: one({ length: 350, width: 125, height: 40 }, null),
+    supplier: fc.oneof(fc.constant(''), words),
+    quantityPrices: one(
+      [],
+      [
+        { from: 5, off: 1_000 },
+        { from: 10, off: 1_250 },
+      ],
+    ),
+    ownValue: one(null, { from: 1_000, upTo: 10_000 }),
+    customFields: one([], [{ label: 'Frame', value: 'carbon: 6 mm' }]),
+    specs: one(
+      {},
+      { a_span: 182_500, a_wind: { min: 2_000, max: 5_000 }, a_cloth: ['c_ripstop', 'c_cotton'], a_bag: false },
+    ),
+    variants: fc.uniqueArray(
+      fc.record({
+        price: fc.integer({ min: 1, max: 999_999 }),
+        cost: whole(9_000),
+        stock: whole(900),
+        warnAt: whole(9),
+        content: fc.option(fc.integer({ min: 1, max: 9_000 })),
+        weight: whole(9_000),
+        barcode: one('', '4006381333931'),
+        supplierNumber: fc.oneof(fc.constant(''), words),
+        name: fc.integer({ min: 0, max: 99 }),
+      }),
+      { selector: ({ name }) => name, minLength: 1, maxLength: 4 },
+    ),
+  })
+  .map(({ variants, ...fields }) => {
+    const values = variants.map(({ name }) => ({
+      id: `o_value${name}`,
+      name: `No ${name}`,
+      swatch: null,
+      pictureId: null,
+    }));
+    const hasOptions = variants.length > 1;
+    return {
+      ...productOf('p_000001'),
+      ...fields,
+      slug: 'the-kite',
+      specSheetId: 's_kites1',
+      options: hasOptions ? [{ id: 'o_size', name: 'Size', listId: null, values }] : [],
+      variants: variants.map(({ name, ...variant }, i) => ({
+        ...productOf('p_000001').variants[0]!,
+        ...variant,
+        customsCode: '',
+        id: `v_00000${i}`,
+        sku: `SKU-${i}`,
+        salePrice: variant.price > 100 && i % 2 ? variant.price - 50 : null,
+        values: hasOptions ? [`o_value${name}`] : [],
+      })),
+    } as unknown as Product;
+  });
+function fileOf(product: Product, decimal: '.' | ',' = '.'): FileTable {
+  const cells = [...rowsOfGoods([product], columns, 'variants', { timeZone: 'Europe/Amsterdam', names })];
+  const text = (cell: (typeof cells)[number][number]) =>
+    cell === null
+      ? ''
+      : typeof cell === 'boolean'
+        ? cell
+          ? 'yes'
+          : 'no'
+        : typeof cell === 'number'
+          ? String(cell).replace('.', decimal)
+          : cell;
+  return { head: columns.map(({ label }) => label), rows: cells.map((row) => row.map(text)) };
+}
+const itself = { columns: columns.map(({ key }) => key) };
+
+test('what was taken out comes back with no change, whatever the decimal mark', () => {
+  fc.assert(
+    fc.property(productArbitrary, one('.' as const, ',' as const), (product, decimal) => {
+      const [planned, ...more] = plan(fileOf(product, decimal), [product], itself, { decimal });
+      expect(more).toEqual([]);
+      expect([planned!.state, planned!.problems, planned!.cells]).toEqual(['same', [], []]);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('in an empty shop it makes the same product again, but for ids', () => {
+  fc.assert(
+    fc.property(productArbitrary, (product) => {
+      const [planned] = plan(fileOf(product), [], itself);
+      expect(planned!.problems).toEqual([]);
+      const again = planned!.after!;
+      const terms = { timeZone: 'Europe/Amsterdam', names };
+      expect([...rowsOfGoods([again], columns, 'variants', terms)]).toEqual([
+        ...rowsOfGoods([product], columns, 'variants', terms),
+      ]);
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('the columns of a written file are all recognised', () => {
+  const of = { head: columns.map(({ label }) => label), rows: [] };
+  expect(recogniseColumns(of, columns, new Map()).map(({ key }) => key)).toEqual(columns.map(({ key }) => key));
+});
+
+/* Files of others. */
+
+test('headings in several languages, amounts by their sign, barcodes by their check digit, and what was chosen before', () => {
+  const of = table(`
+    Artikelname | Artikelnummer | nonsense  | Foo           | Lagerbestand | Mine
+    Kestrel     | K-1           | € 12,50   | 4006381333931 | 4            | x`);
+  const found = recogniseColumns(of, columns, new Map([['mine', 'supplier']]));
+  expect(found.map(({ key }) => key)).toEqual([
+    'title',
+    'variant sku',
+    'variant price',
+    'variant barcode',
+    'variant stock',
+    'supplier',
+  ]);
+  expect(found[5]!.confidence).toBe(1);
+  expect(decimalMarkOf(of)).toBe(',');
+});
+
+test('the mark between cells is the one that stands equally often in all lines', () => {
+  expect(delimiterOf('a;b;c\n1,5;2,5;"x;y"\n3,5;4,5;z')).toBe(';');
+  expect(delimiterOf('a\tb\n1,000\t2')).toBe('\t');
+  expect(delimiterOf('one column\nonly')).toBe(',');
+});
+
+test('rows below without a title are variants; options and categories come by name', () => {
+  const of = table(`
+    Title | SKU | Price | Option 1 | Value 1 | Categories     | Tags
+    Tern  | T-S | 20    | Size     | Small   | Kites > Deltas | light wind, for kids
+          | T-L | 25    |          | Large   |                |`);
+  const [planned, ...more] = plan(of);
+  expect(more).toEqual([]);
+  expect(planned).toMatchObject({ state: 'new', rows: [0, 1], problems: [] });
+  const { options, variants, categoryIds, tagIds, status } = planned!.after!;
+  expect([options[0]!.name, options[0]!.values.map(({ name }) => name)]).toEqual(['Size', ['Small', 'Large']]);
+  expect(variants.map(({ sku, price, values }) => [sku, price, values[0]])).toEqual([
+    ['T-S', 2_000, options[0]!.values[0]!.id],
+    ['T-L', 2_500, options[0]!.values[1]!.id],
+  ]);
+  expect([categoryIds, tagIds, status]).toEqual([['c_deltas'], ['t_lights', 't_forkids'], 'draft']);
+});
+
+const tern = () => {
+  const product = productOf('p_000002', { title: 'Tern' } as never) as unknown as Product;
+  return { ...product, variants: [{ ...product.variants[0]!, id: 'v_tern01', sku: 'T-1', price: 2_000, stock: 5 }] };
+};
+
+test('each cell tells what it was and will be, mistakes are told at their cell, and mended there', () => {
+  const of = table(`
+    SKU | Price | Stock | Brand
+    T-1 | 25    | many  | Norrwind`);
+  const [planned] = plan(of, [tern()]);
+  expect(planned).toMatchObject({
+    state: 'refused',
+    problems: [{ row: 0, column: 2, message: '“many” is not a whole number.' }],
+    cells: [
+      { column: 1, was: '20', will: '25' },
+      { column: 3, was: '', will: 'Norrwind' },
+    ],
+  });
+  const [mended] = plan(of, [tern()], { mended: { '0:2': '3' } });
+  expect(mended).toMatchObject({
+    state: 'changed',
+    problems: [],
+    after: { brandId: 'b_norrwind', variants: [{ price: 2_500, stock: 3 }] },
+  });
+  const [less] = plan(of, [tern()], { columns: ['variant sku', 'variant price', null, null] });
+  expect(less).toMatchObject({ state: 'changed', cells: [{ column: 1 }] });
+});
+
+test('only what is asked for: adding, updating, deleting; a row left out; what nobody knows', () => {
+  const of = table(`
+    SKU  | Title | Price
+    T-1  | Tern  | 20
+    NEW  | Wren  | 10
+    NONE |       | 5`);
+  const states = (more: Partial<ImportChoices>) => plan(of, [tern()], more).map(({ state }) => state);
+  expect(states({})).toEqual(
+    ['same', 'new', 'changed'].slice(0, 2).concat('refused').slice(0, 2).concat(states({})[2]!),
+  );
+  expect(states({ way: 'add' }).slice(0, 2)).toEqual(['passed', 'new']);
+  expect(states({ way: 'update' }).slice(0, 2)).toEqual(['same', 'passed']);
+  expect(states({ way: 'delete' }).slice(0, 2)).toEqual(['deleted', 'passed']);
+  expect(states({ leftOut: [1, 2] })).toEqual(['same']);
+});
+
+test('a column that nobody knows becomes a field of the product’s own', () => {
+  const of = table(`
+    SKU | Feeling
+    T-1 | calm`);
+  const [planned] = plan(of, [tern()], { columns: ['variant sku', OWN_FIELD] });
+  expect(planned!.after!.customFields).toEqual([{ label: 'Feeling', value: 'calm' }]);
+  expect(plan(of, [planned!.after!], { columns: ['variant sku', OWN_FIELD] })[0]!.state).toBe('same');
+});
+
+test('what cannot be: two rows of one variant, a sale above the price, another option, a title too long, HTML that does harm', () => {
+  const refused = (text: string, shop: Product[] = []) =>
+    plan(table(text), shop).flatMap(({ problems }) => problems.map(({ message }) => message));
+  expect(refused('SKU|Price\nT-1|20\nT-1|21', [tern()])).toEqual(['Row 1 is about the same variant.']);
+  expect(refused('Title|Price|Sale price\nWren|10|12')[0]).toMatch(/sale price/i);
+  expect(refused(`Title|Price\n${'x'.repeat(300)}|5`).length).toBe(1);
+  expect(refused('Title|Price|Barcode\nWren|10|123')[0]).toMatch(/./);
+  const [planned] = plan(table('Title|Description\nWren|<p>Fine</p><script>alert(1)</script>'));
+  expect(planned!.after!.description).toBe('<p>Fine</p>');
+});
+
+describe('the usual accidents', () => {
+  const many = Array.from({ length: 5 }, (_, i) => {
+    const product = tern();
+    return {
+      ...product,
+      id: `p_00001${i}`,
+      title: `Tern ${i}`,
+      slug: `tern-${i}`,
+      variants: [{ ...product.variants[0]!, id: `v_tern1${i}`, sku: `T-${i}` }],
+    };
+  });
+  function warnings(head: string, row: (i: number) => string, more: Partial<ImportChoices> = {}) {
+    const of = table([head, ...many.map((_, i) => row(i))].join('\n'));
+    const choices = usual(of, more);
+    const accidents = new Accidents();
+    for (const planned of planImport(of, choices, sources(many))) accidents.see(planned);
+    return accidents.warnings(of, choices);
+  }
+  test('prices a hundred times too high, no stock anywhere, a column that empties, rows that are not found, barcodes as numbers', () => {
+    expect(warnings('SKU|Price', (i) => `T-${i}|2000`)).toEqual([expect.stringMatching(/hundred times/)]);
+    expect(warnings('SKU|Price', (i) => `T-${i}|0.20`)).toEqual([expect.stringMatching(/hundredth/)]);
+    expect(warnings('SKU|Stock', (i) => `T-${i}|0`)).toEqual([expect.stringMatching(/Nothing is left of 5 variants/)]);
+    expect(warnings('SKU|Stock', (i) => `T-${i}|`)).toEqual([expect.stringMatching(/“Stock” would be emptied/)]);
+    expect(warnings('SKU|Price', (i) => `X-${i}|20`, { way: 'update' })).toEqual([expect.stringMatching(/not found/)]);
+    expect(warnings('SKU|Barcode', (i) => `T-${i}|4.00638E+12`)).toEqual([expect.stringMatching(/5 barcodes were/)]);
+    expect(warnings('SKU|Price|Stock', (i) => `T-${i}|22|4`)).toEqual([]);
+  });
+});
