@@ -1,7 +1,14 @@
 import { basketRoutes } from './basket';
+import { exchangeRoutes } from './exchange';
 import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
 import { routes } from './index';
 
 /** Every call of the HTTP API. */
-export const allRoutes = { ...routes, offers: offerRoutes, orders: orderRoutes, basket: basketRoutes };
+export const allRoutes = {
+  ...routes,
+  offers: offerRoutes,
+  orders: orderRoutes,
+  basket: basketRoutes,
+  exchange: exchangeRoutes,
+};

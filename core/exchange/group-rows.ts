@@ -1,4 +1,5 @@
 import type { Product, Variant } from '../model/product';
+import type { Matching } from './matchings';
 import { nameIdentity } from '../shared/same-name';
 
 /** A table as a file holds it: all cells as text. */
@@ -6,10 +7,6 @@ export interface FileTable {
   head: readonly string[];
   rows: readonly (readonly string[])[];
 }
-
-/** By what rows are found again in the shop. */
-export const matchings = ['sku', 'barcode', 'slug', 'title'] as const;
-export type Matching = (typeof matchings)[number];
 
 /** A product of the shop that a row speaks of, and its variant where the row tells which. */
 export interface Found {

@@ -8,11 +8,9 @@ import { MAX_OPTIONS, MAX_VARIANTS } from '../products/variants';
 import { isSameName } from '../shared/same-name';
 import { attributeOf, optionColumnOf } from './columns';
 import type { Cell, ExchangeColumn, ReadTerms, WriteTerms } from './column';
-import { groupRows, type FileTable, type Found, type Matching, type RowGroup } from './group-rows';
-
-/** What rows are to do. */
-export const importWays = ['both', 'add', 'update', 'delete'] as const;
-export type ImportWay = (typeof importWays)[number];
+import { groupRows, type FileTable, type Found, type RowGroup } from './group-rows';
+import type { ImportWay } from './import-ways';
+import type { Matching } from './matchings';
 
 /** Of a column that becomes a field of the product’s own. */
 export const OWN_FIELD = 'own field';
@@ -131,7 +129,8 @@ class GroupPlan {
     const { way } = this.choices;
     const title = this.#text('title') || before?.title || '';
     const told = { rows, title, cells: [] as PlannedCell[], before, after: undefined };
-    if (problem) return { ...told, state: 'refused', problems: [{ row: rows[0]!, column: null, message: problem }] };
+    if (problem && way !== 'delete' && way !== 'update')
+      return { ...told, state: 'refused', problems: [{ row: rows[0]!, column: null, message: problem }] };
     if (way === 'delete') return { ...told, state: before ? 'deleted' : 'passed', problems: [] };
     if (before ? way === 'add' : way === 'update') return { ...told, state: 'passed', problems: [] };
     const { product, variantOf } = this.#assembled(before);

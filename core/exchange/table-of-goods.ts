@@ -1,9 +1,6 @@
 import type { Product, Variant } from '../model/product';
+import type { RowKind } from './row-kinds';
 import type { Cell, ExchangeColumn, WriteTerms } from './column';
-
-/** What a row of a file is about. */
-export const rowKinds = ['variants', 'products'] as const;
-export type RowKind = (typeof rowKinds)[number];
 
 /**
  * The rows of some goods: one for each variant, or one for each product with what its first variant has. What is of the product

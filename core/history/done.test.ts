@@ -47,6 +47,10 @@ const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: str
     { did: 'bulk', request: { do: 'tags', how: 'add', ids: ['t_000001'] }, count: 1_200 },
     'Added tags of 1,200 products',
   ],
+  imported: [
+    { did: 'imported', file: 'goods.csv', added: 2, changed: 1, deleted: 0 },
+    'Imported “goods.csv”: added 2 products, changed one product',
+  ],
   sheetSaved: [{ did: 'sheetSaved', cells: 1, count: 1 }, 'Changed one cell of one product in a sheet'],
   groupAdded: [{ did: 'groupAdded', kind: 'tag', name }, 'Added tag “Light wind”'],
   groupChanged: [{ did: 'groupChanged', kind: 'brand', name }, 'Changed brand “Light wind”'],

@@ -80,6 +80,14 @@ const catalogue = {
     `${stockReasons[reason]}: stock of “${title}”${note && `, ${note}`}`,
 
   bulk: ({ request, count }: { request: BulkRequest; count: number }) => bulkLabel(request, count),
+  imported: ({ file, added, changed, deleted }: { file: string; added: number; changed: number; deleted: number }) =>
+    `Imported “${file}”: ${
+      [
+        ...(added > 0 ? [`added ${products(added)}`] : []),
+        ...(changed > 0 ? [`changed ${products(changed)}`] : []),
+        ...(deleted > 0 ? [`deleted ${products(deleted)}`] : []),
+      ].join(', ') || 'nothing changed'
+    }`,
   sheetSaved: ({ cells, count }: { cells: number; count: number }) =>
     `Changed ${countWords(cells, 'cell', 'cells')} of ${products(count)} in a sheet`,
 

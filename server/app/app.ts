@@ -8,6 +8,7 @@ import type { ShopAssets } from '../../shop/render';
 import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
+import { exchangeApi } from '../exchange/routes';
 import { pricesApi } from '../prices/routes';
 import { publishingApi } from '../publishing/routes';
 import { setUpApi } from '../set-up/routes';
@@ -118,6 +119,7 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     eventsApi(catalog),
     ordersApi({ catalog, isSecure, originNow: parts.originNow, show: shopPage(parts) }),
     pricesApi(catalog),
+    exchangeApi(catalog),
     setUpApi(catalog),
   );
   if (dist)

@@ -6,7 +6,7 @@ import { changeLines, type NamesOf } from '../../core/bulk/changes';
 import type { BulkSources } from '../../core/bulk/plan';
 import type { Product } from '../../core/model/product';
 import { faceUrl } from '../../core/storefront/card';
-import type { bulkRoutes, Job, Which } from '../../contract/bulk';
+import type { bulkRoutes, Job } from '../../contract/bulk';
 import type { FieldError } from '../../contract/problem';
 import type { AnswerOf, BodyOf } from '../../contract/route';
 import { nextFeaturedPlace } from '../store/put-products';
@@ -14,18 +14,12 @@ import { differenceOf, type ProductDifference } from '../store/product-differenc
 import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
 import { invalid, invalidField } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
-import { matchingIds } from '../search/queries';
 import { unknownOf } from '../products/checks';
+import { productsOf } from './queries';
 import type { UserId } from '../state/product-or-refuse';
 
 /** Products that are planned before other requests are answered. */
 const PLANNED_AT_ONCE = 1_000;
-
-/** The products that are meant, each once, in the order in which they were picked. */
-export function productsOf(catalog: Catalog, { ids, matching }: Which): Product[] {
-  const all = matching ? new Set([...ids, ...matchingIds(catalog, matching)]) : new Set(ids);
-  return [...all].flatMap((id) => catalog.working.products.get(id) ?? []);
-}
 
 function namesOf(catalog: Catalog): NamesOf {
   const { shop } = catalog.working;

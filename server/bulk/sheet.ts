@@ -10,7 +10,7 @@ import { differenceOf, type ProductDifference } from '../store/product-differenc
 import { nextFeaturedPlace } from '../store/put-products';
 import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
 import { clash, invalid } from '../shared/problem';
-import { productsOf } from './bulk';
+import { productsOf } from './queries';
 import type { Catalog } from '../state/catalog';
 import { checkVariants, clashesOf, misfitsOf, unknownOf } from '../products/checks';
 import type { UserId } from '../state/product-or-refuse';

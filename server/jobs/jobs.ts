@@ -82,10 +82,19 @@ export class Jobs {
   }
 
   /** Begins large work, which goes on by itself. Answers how far it is. */
-  start(label: string, total: number, user: string | null, prepare: () => Promise<Prepared>): Job {
+  start(
+    label: string,
+    total: number,
+    user: string | null,
+    prepare: () => Promise<Prepared>,
+    /** told of the job once it is done */
+    ended?: (job: Job) => void,
+  ): Job {
     const job: Job = { id: newId('job'), label, state: 'waiting', done: 0, total, outcome: '' };
     // What goes wrong is told through the job.
-    void this.begin(job, user, prepare).catch(() => undefined);
+    void this.begin(job, user, prepare)
+      .then(() => ended?.(this.#jobs.get(job.id)?.job ?? job))
+      .catch(() => undefined);
     return job;
   }
 

@@ -1,11 +1,22 @@
 import { doneWords, type Done } from '../../core/history/done';
+import type { Brand, Category } from '../../core/model/group';
 import type { Db } from '../database/connection';
 import type { Actor, Journal } from '../database/journal';
+import { putCategory, putNamed } from '../store/groups';
 import { putDifference, type ProductDifference } from '../store/product-difference';
 
 /** What can take long: it runs in a thread of its own, on a connection of its own. */
 export type Work =
-  { what: 'put'; done: Done; differences: readonly ProductDifference[] } | { what: 'reverse'; changeId: number };
+  | { what: 'put'; done: Done; differences: readonly ProductDifference[]; groups?: NewGroups }
+  | { what: 'reverse'; changeId: number };
+
+/** Groups that the products are put into, and that were not there before. */
+export interface NewGroups {
+  brands: readonly Brand[];
+  tags: readonly Brand[];
+  /** those above others first */
+  categories: readonly Category[];
+}
 
 export interface WorkPlace {
   db: Db;
@@ -40,12 +51,15 @@ export function doWork(work: Work, { db, journal, actor }: WorkPlace, follow: Fo
     const { changeId, subjects, value } = journal.undoOne(work.changeId, actor, watch);
     return { changeId, subjects, outcome: `${value.kind === 'undo' ? 'Undone' : 'Done again'}: ${value.label}` };
   }
-  const { done, differences } = work;
-  const { changeId, subjects } = journal.change(done, actor, () =>
+  const { done, differences, groups } = work;
+  const { changeId, subjects } = journal.change(done, actor, () => {
+    groups?.brands.forEach((brand) => putNamed(db, 'brand', brand));
+    groups?.tags.forEach((tag) => putNamed(db, 'tag', tag));
+    groups?.categories.forEach((category) => putCategory(db, category));
     differences.forEach((difference, i) => {
       if (i % LOOK_UP_EVERY === 0) watch(i, differences.length);
       putDifference(db, difference);
-    }),
-  );
+    });
+  });
   return { changeId, subjects, outcome: doneWords(done) };
 }

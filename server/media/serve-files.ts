@@ -26,15 +26,18 @@ export function serveFiles(catalog: Catalog): Router {
   const fileOf = (product: Pick<ProductDocument, 'files'> | undefined, id: string) =>
     product?.files.find((file) => file.id === id);
   const serve = (base: '' | '/preview', day = '') =>
-    router.get(`${base}${day}/files/:product/:file`, (request: Request<{ product: string; file: string }>, response) => {
-      const { shop } = (base === '' ? catalog.live : catalog.working) as { shop: typeof catalog.live.shop };
-      const product = shop.products.get(request.params.product);
-      const file = fileOf(product, request.params.file);
-      const isSeller = base !== '' && sessionOf(response) !== undefined;
-      const isOpen = product && statusAt(product, shop.now) === 'live' && file?.role !== 'download' && base === '';
-      if (!file || !(isSeller || isOpen)) throw notFound(refusals.noSuchFile);
-      send(response, catalog.filesFolder, file);
-    });
+    router.get(
+      `${base}${day}/files/:product/:file`,
+      (request: Request<{ product: string; file: string }>, response) => {
+        const { shop } = (base === '' ? catalog.live : catalog.working) as { shop: typeof catalog.live.shop };
+        const product = shop.products.get(request.params.product);
+        const file = fileOf(product, request.params.file);
+        const isSeller = base !== '' && sessionOf(response) !== undefined;
+        const isOpen = product && statusAt(product, shop.now) === 'live' && file?.role !== 'download' && base === '';
+        if (!file || !(isSeller || isOpen)) throw notFound(refusals.noSuchFile);
+        send(response, catalog.filesFolder, file);
+      },
+    );
   serve('');
   serve('/preview');
   serve('/preview', '/on/:moment');

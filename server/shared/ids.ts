@@ -25,6 +25,8 @@ const prefixes = {
   invite: 'n',
   offer: 'a',
   order: 'r',
+  import: 'mp',
+  export: 'ex',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

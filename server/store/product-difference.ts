@@ -1,10 +1,12 @@
-import { type Product, type Variant } from '../../core/model/product';
+import type { Option, Product, Variant } from '../../core/model/product';
 import { relationKinds, type RelationKind } from '../../core/model/product-values';
 import type { Db } from '../database/connection';
 import { plainVariantColumns, productFieldNames, toColumn, type ProductFields } from './products';
 import {
   deleteProduct,
+  insertProduct,
   putStock,
+  setOptions,
   setPictures,
   setProductCategories,
   setProductTags,
@@ -23,12 +25,14 @@ const ownNames = productFieldNames.filter(isOwn);
 /** What must be written to make one state of a product another; plain data, which can be handed to a thread. */
 export type ProductDifference =
   | { id: string; deleted: true }
+  | { id: string; added: Product }
   | {
       id: string;
       fields: Partial<ProductFields>;
       categoryIds?: readonly string[];
       tagIds?: readonly string[];
       pictures?: Product['pictures'];
+      options?: readonly Option[];
       /** of variants that stay the same ones: what differs, by id */
       variantFields: readonly { id: string; fields: Partial<Variant> }[];
       /** all variants, where others came or went */
@@ -48,7 +52,7 @@ function variantFields(
   });
 }
 
-/** What differs between two states of a product, options aside. What is the same object is not looked at. */
+/** What differs between two states of a product. What is the same object is not looked at. */
 export function differenceOf(before: Product, after: Product): ProductDifference {
   const fields: Record<string, unknown> = {};
   for (const name of ownNames) if (before[name] !== after[name]) fields[name] = after[name];
@@ -64,6 +68,7 @@ export function differenceOf(before: Product, after: Product): ProductDifference
     ...(before.categoryIds === after.categoryIds ? {} : { categoryIds: after.categoryIds }),
     ...(before.tagIds === after.tagIds ? {} : { tagIds: after.tagIds }),
     ...(before.pictures === after.pictures ? {} : { pictures: after.pictures }),
+    ...(before.options === after.options ? {} : { options: after.options }),
     variantFields: areSame ? variantFields(before.variants, after.variants) : [],
     ...(areSame ? {} : { variants: after.variants }),
   };
@@ -82,15 +87,28 @@ function putVariantFields(db: Db, productId: string, id: string, fields: Partial
   if (fields.stock !== undefined) putStock(db, productId, { id, stock: fields.stock });
 }
 
+function addProduct(db: Db, product: Product): void {
+  const { id, created, relations, categoryIds, tagIds, options, variants, pictures } = product;
+  const fields = Object.fromEntries(ownNames.map((name) => [name, product[name]]));
+  insertProduct(db, id, { ...fields, ...relations }, created);
+  setProductCategories(db, id, categoryIds);
+  setProductTags(db, id, tagIds);
+  setOptions(db, id, options);
+  setPictures(db, id, pictures);
+  setVariants(db, id, variants);
+}
+
 /** Writes a difference: much less work than putting whole rows. */
 export function putDifference(db: Db, difference: ProductDifference): void {
   const { id } = difference;
   if ('deleted' in difference) return deleteProduct(db, id);
-  const { fields, categoryIds, tagIds, pictures, variants } = difference;
+  if ('added' in difference) return addProduct(db, difference.added);
+  const { fields, categoryIds, tagIds, pictures, options, variants } = difference;
   updateProduct(db, id, fields);
   if (categoryIds) setProductCategories(db, id, categoryIds);
   if (tagIds) setProductTags(db, id, tagIds);
   if (pictures) setPictures(db, id, pictures);
+  if (options) setOptions(db, id, options);
   if (variants) setVariants(db, id, variants);
   for (const { id: variantId, fields: changed } of difference.variantFields)
     putVariantFields(db, id, variantId, changed);

@@ -1,0 +1,242 @@
+import iconv from 'iconv-lite';
+import writeExcelFile from 'write-excel-file/node';
+import type { Job } from '../../contract/bulk';
+import type { ImportAnswer, ImportPreview, ImportSettings } from '../../contract/exchange';
+import type { Problem } from '../../contract/problem';
+import { startShop, type Answer, type Harness } from '../testing/harness';
+
+let server: Harness & { ids: string[] };
+beforeEach(async () => {
+  server = await startShop({ Tern: 2_000, Wren: 1_000 });
+  await edit(0, { sku: 'T-1', stock: 5 });
+  await edit(1, { sku: 'W-1' });
+});
+afterEach(() => server.close());
+
+const product = (i: number) => server.catalog.working.products.get(server.ids[i]!)!;
+const titled = (title: string) => [...server.catalog.working.products.values()].find((each) => each.title === title);
+const edit = (i: number, fields: object) =>
+  server.call('PATCH', `/api/products/${server.ids[i]!}/variants`, {
+    seen: Number.MAX_SAFE_INTEGER,
+    changes: [{ id: product(i).variants[0]!.id, fields }],
+  });
+function bring(content: string | Buffer, name = 'goods.csv'): Promise<Answer<{ id: string } & Problem>> {
+  const form = new FormData();
+  form.append('files', new Blob([new Uint8Array(Buffer.from(content))]), name);
+  return server.call('POST', '/api/imports', form);
+}
+async function brought(content: string | Buffer, settings: Partial<ImportSettings> = {}, name?: string) {
+  const { status, body } = await bring(content, name);
+  expect([status, body.title]).toEqual([200, undefined]);
+  const file = (await server.call<ImportAnswer>('PATCH', `/api/imports/${body.id}`, settings)).body;
+  const preview = async (more: object = {}) =>
+    (await server.call<ImportPreview>('POST', `/api/imports/${body.id}/preview`, more)).body;
+  const run = async () => (await server.call<Job>('POST', `/api/imports/${body.id}/run`)).body;
+  return { id: body.id, file, preview, run };
+}
+const refusal = async (content: string | Buffer, name?: string) => {
+  const { status, body } = await bring(content, name);
+  return [status, body.errors?.[0]?.message ?? body.title];
+};
+
+describe('a file that comes in', () => {
+  test('of another shop: its encoding, marks, headings and paths are recognised; cells are mended; one change, one undo', async () => {
+    const text = [
+      'Artikelname;Artikelnummer;Preis;Lagerbestand;Kategorie;Marke',
+      'Größe M Drachen;G-1;1.234,50;3;Drachen > Deltas;Windmacher',
+      'Tern;T-1;25,00;viele;Drachen;',
+    ].join('\r\n');
+    const { id, file, preview, run } = await brought(iconv.encode(text, 'windows-1252'));
+    expect(file).toMatchObject({
+      isText: true,
+      rows: 2,
+      settings: { encoding: 'windows-1252', delimiter: ';', decimal: ',', match: 'sku' },
+    });
+    expect(file.settings.columns).toEqual([
+      'title',
+      'variant sku',
+      'variant price',
+      'variant stock',
+      'categoryIds',
+      'brandId',
+    ]);
+    expect(file.columns[0]).toMatchObject({ heading: 'Artikelname', samples: ['Größe M Drachen', 'Tern'] });
+    const first = await preview();
+    expect(first.counts).toMatchObject({ new: 1, refused: 1 });
+    expect(first.made).toEqual(['Windmacher', 'Drachen', 'Deltas']);
+    expect(first.products[0]).toMatchObject({
+      title: 'Tern',
+      problems: [{ row: 1, column: 3, text: 'viele', message: '“viele” is not a whole number.' }],
+      cells: [
+        { column: 2, was: '20', will: '25' },
+        { column: 4, was: '', will: 'Drachen' },
+      ],
+    });
+    const refused = await server.call<string>('GET', `/api/imports/${id}/refused.csv`);
+    expect(refused.body).toMatch(
+      /Why it was refused\r\nTern,T-1,"25,00",viele,Drachen,,Lagerbestand: “viele” is not a whole number\./,
+    );
+    await server.call('PATCH', `/api/imports/${id}`, { mended: { '1:3': '7' } });
+    expect((await preview()).counts).toMatchObject({ new: 1, changed: 1, refused: 0 });
+    expect(product(0).variants[0]!.price).toBe(2_000);
+    expect(await run()).toMatchObject({
+      state: 'done',
+      outcome: 'Imported “goods.csv”: added one product, changed one product',
+    });
+    expect(product(0)).toMatchObject({ variants: [{ price: 2_500, stock: 7 }] });
+    const { shop } = server.catalog.working;
+    const made = titled('Größe M Drachen')!;
+    expect(made).toMatchObject({
+      status: 'draft',
+      slug: 'grosse-m-drachen',
+      variants: [{ price: 123_450, stock: 3 }],
+    });
+    expect(shop.tree.path(made.categoryIds[0]!).map(({ name }) => name)).toEqual(['Drachen', 'Deltas']);
+    expect(shop.brands.get(made.brandId!)!.name).toBe('Windmacher');
+    // It is done once.
+    expect((await server.call('POST', `/api/imports/${id}/run`)).status).toBe(422);
+    expect((await server.call('POST', '/api/undo')).status).toBe(200);
+    expect(titled('Größe M Drachen')).toBeUndefined();
+    expect([product(0).variants[0]!.price, shop.brands.size, shop.categories.size]).toEqual([2_000, 0, 0]);
+  });
+
+  test('workbooks and JSON say the same as text', async () => {
+    const rows = [
+      ['SKU', 'Price', 'Featured'],
+      ['T-1', 21.5, true],
+    ] as const;
+    const book = await writeExcelFile(
+      rows.map((row) => row.map((value) => (typeof value === 'boolean' ? { value, type: Boolean } : { value }))),
+    ).toBuffer();
+    const cells = async (content: string | Buffer, name: string) =>
+      (await (await brought(content, {}, name)).preview()).products[0]!.cells.map(({ was, will }) => [was, will]);
+    const wanted = [
+      ['20', '21.5'],
+      ['no', 'yes'],
+    ];
+    expect(await cells(book, 'goods.xlsx')).toEqual(wanted);
+    expect(await cells(JSON.stringify([{ SKU: 'T-1', Price: 21.5, Featured: true }]), 'goods.json')).toEqual(wanted);
+    expect(await cells('SKU\tPrice\tFeatured\nT-1\t21.5\tyes', 'goods.tsv')).toEqual(wanted);
+    expect(await cells(Buffer.from(`\ufeffSKU,Price,Featured\nT-1,21.5,x`, 'utf16le'), 'goods.csv')).toEqual(wanted);
+  });
+
+  test('what was chosen for a heading is remembered; columns can be off, rows left out, goods not listed become drafts', async () => {
+    const text = 'SKU,Foo,Price\nT-1,Harbour,30\nW-1,Hill,40';
+    const first = await brought(text);
+    expect(first.file.settings.columns[1]).toBeNull();
+    await server.call('PATCH', `/api/imports/${first.id}`, { columns: ['variant sku', 'supplier', 'variant price'] });
+    const { id, file, preview, run } = await brought(text, { columnsOff: [2], leftOut: [1], draftsMissing: true });
+    expect(file.columns[1]).toMatchObject({ sure: 100, why: 'as you chose before' });
+    expect(await preview()).toMatchObject({ missing: 1, counts: { changed: 1 } });
+    expect((await server.call('PATCH', `/api/imports/${id}`, { columns: ['title', 'title', null] })).status).toBe(422);
+    await run();
+    expect([product(0).supplier, product(0).variants[0]!.price, product(1).status]).toEqual([
+      'Harbour',
+      2_000,
+      'draft',
+    ]);
+  });
+
+  test('deletes what is listed, and more rows than are done at once go on by themselves', async () => {
+    const gone = await brought('SKU\nW-1\nNONE', { way: 'delete' });
+    expect((await gone.preview()).counts).toMatchObject({ deleted: 1, passed: 1 });
+    await gone.run();
+    expect(titled('Wren')).toBeUndefined();
+    const many = await brought(
+      ['Title,SKU,Price,Tags', ...Array.from({ length: 300 }, (_, i) => `Kite ${i},K-${i},${i + 1},new`)].join('\n'),
+    );
+    const job = await many.run();
+    for (let i = 0; i < 200 && !titled('Kite 299'); i++) await new Promise((wait) => setTimeout(wait, 50));
+    expect(job.label).toBe('Importing “goods.csv”');
+    expect(titled('Kite 299')).toMatchObject({ variants: [{ price: 30_000 }] });
+    expect(server.catalog.working.shop.tags.size).toBe(1);
+    const files = (await server.call<{ files: { state: string }[] }>('GET', '/api/imports')).body.files;
+    expect(files.map(({ state }) => state)).toEqual(['done', 'done']);
+  });
+
+  test('what is broken, hostile or too large gets a clear refusal, and nothing is kept of it', async () => {
+    expect(await refusal('')).toEqual([422, 'This file is empty.']);
+    expect(await refusal('a,"b\nc')).toEqual([422, expect.stringMatching(/never closed/)]);
+    expect(await refusal('a,b\u0000c\n1,2')).toEqual([422, expect.stringMatching(/not a file of text/)]);
+    expect(await refusal(Array.from({ length: 2_000 }, (_, i) => `c${i}`).join(','))).toEqual([
+      422,
+      expect.stringMatching(/2000 columns/),
+    ]);
+    expect(await refusal(`a,b\n${'x'.repeat(300_000)},2`)).toEqual([422, expect.stringMatching(/row 2 is too long/)]);
+    expect(await refusal('{"a": 1', 'goods.json')).toEqual([422, 'This is not JSON that can be read.']);
+    expect(await refusal('[[1]]', 'goods.json')).toEqual([422, expect.stringMatching(/list of objects/)]);
+    expect(await refusal(Buffer.from('PK\u0003\u0004nonsense'), 'goods.xlsx')).toEqual([
+      422,
+      expect.stringMatching(/damaged/),
+    ]);
+    expect(await refusal(Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 1, 2]), 'goods.xls')).toEqual([
+      422,
+      expect.stringMatching(/old kind/),
+    ]);
+    expect((await server.call<{ files: unknown[] }>('GET', '/api/imports')).body.files).toEqual([]);
+    // Mixed ends of lines are read all the same.
+    expect((await brought('SKU,Price\r\nT-1,3\nW-1,4\rX,5')).file.rows).toBe(3);
+  });
+});
+
+describe('a file that goes out', () => {
+  const all = { matching: { text: '', rule: { match: 'all', of: [] } }, ids: [] };
+  const keys = [
+    'slug',
+    'title',
+    'summary',
+    'status',
+    'variant sku',
+    'variant price',
+    'variant stock',
+    'option 1 name',
+    'option 1 value',
+  ];
+  async function made(more: object = {}) {
+    const { status, body } = await server.call<{ id: string; name: string }>('POST', '/api/exports', {
+      which: all,
+      format: 'csv',
+      per: 'variants',
+      columns: keys,
+      ...more,
+    });
+    expect(status).toBe(200);
+    const file = await server.raw(`/api/exports/${body.id}/file`, { headers: { Cookie: server.cookie } });
+    return {
+      ...body,
+      content: Buffer.from(await file.arrayBuffer()),
+      disposition: file.headers.get('content-disposition'),
+    };
+  }
+
+  test.each(['csv', 'xlsx', 'json'] as const)(
+    'as %s comes back with no change, formulas put out of harm',
+    async (format) => {
+      await server.call('PATCH', `/api/products/${server.ids[0]!}`, {
+        seen: Number.MAX_SAFE_INTEGER,
+        fields: { summary: '=1+1, “quoted"\nand on' },
+      });
+      const { content, name, disposition } = await made({ format });
+      expect(disposition).toContain(`filename=${name}`);
+      if (format === 'csv') expect(content.toString()).toContain(`"'=1+1, “quoted""\nand on"`);
+      const { preview } = await brought(content, {}, name);
+      expect(await preview()).toMatchObject({ counts: { same: 2, changed: 0, new: 0, refused: 0 }, total: 0 });
+    },
+  );
+
+  test('is kept, asks for at least one product and one column, and is for those signed in', async () => {
+    const { id } = await made({ per: 'products', which: { ids: [server.ids[1]!], matching: null } });
+    const { files, fields } = (
+      await server.call<{ files: { id: string }[]; fields: { key: string }[] }>('GET', '/api/exports')
+    ).body;
+    expect(files.map((file) => file.id)).toEqual([id]);
+    expect(fields.length).toBeGreaterThan(40);
+    expect((await server.raw(`/api/exports/${id}/file`)).status).toBe(401);
+    expect((await server.raw('/api/exports/ex_none/file', { headers: { Cookie: server.cookie } })).status).toBe(404);
+    const refused = (more: object) =>
+      server.call('POST', '/api/exports', { which: all, format: 'csv', per: 'variants', columns: keys, ...more });
+    expect((await refused({ columns: [] })).status).toBe(422);
+    expect((await refused({ columns: ['nonsense'] })).status).toBe(422);
+    expect((await refused({ which: { ids: [], matching: null } })).status).toBe(422);
+  });
+});

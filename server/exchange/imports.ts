@@ -1,0 +1,382 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { Job } from '../../contract/bulk';
+import type {
+  exchangeRoutes,
+  ImportAnswer,
+  ImportPreview,
+  ImportSettings,
+  PlannedState,
+} from '../../contract/exchange';
+import { importSettingsSchema, plannedStates } from '../../contract/exchange';
+import type { BodyOf } from '../../contract/route';
+import { Accidents } from '../../core/exchange/accidents';
+import { exchangeColumns } from '../../core/exchange/columns';
+import type { ExchangeColumn } from '../../core/exchange/column';
+import type { FileTable, Found } from '../../core/exchange/group-rows';
+import type { Matching } from '../../core/exchange/matchings';
+import { cellsOf, OWN_FIELD, planImport, type ImportChoices, type PlannedProduct } from '../../core/exchange/plan';
+import { decimalMarkOf, delimiterOf, headingKey, recogniseColumns } from '../../core/exchange/recognise';
+import { doneWords, type Done } from '../../core/history/done';
+import type { Product } from '../../core/model/product';
+import { plainBarcode } from '../../core/shared/barcode';
+import { nameIdentity } from '../../core/shared/same-name';
+import { freeSlug, slugFrom } from '../../core/shared/slug';
+import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
+import type { NewGroups } from '../jobs/work';
+import { newId } from '../shared/ids';
+import { invalidField, notFound } from '../shared/problem';
+import { cleanRichText } from '../shared/rich-text';
+import { refusals } from '../shared/refusals';
+import type { Catalog } from '../state/catalog';
+import type { UserId } from '../state/product-or-refuse';
+import { isSlugTaken } from '../store/groups';
+import {
+  addImport,
+  endImport,
+  keepHeadings,
+  putImportSettings,
+  readHeadings,
+  readImport,
+  type ImportRow,
+} from '../store/imports';
+import { differenceOf, type ProductDifference } from '../store/product-difference';
+import { encodingOf, kindOf, readFile, textOf } from './read-file';
+import { namesOfShop } from './names';
+
+const SAMPLES = 3;
+/** Products that are planned before others are served. */
+const AT_ONCE = 200;
+
+export function importOrRefuse({ db }: Catalog, id: string): ImportRow {
+  const row = readImport(db, id);
+  if (!row) throw notFound(refusals.noSuchImport);
+  return row;
+}
+
+/** The table that was read last: while somebody works on a file, it is asked for again and again. */
+let latest: { key: string; table: FileTable } | undefined;
+
+const settingsOf = (row: ImportRow) => importSettingsSchema.parse(JSON.parse(row.settings));
+
+async function tableOf(row: ImportRow, settings: ImportSettings): Promise<FileTable> {
+  const { encoding, delimiter, hasHead } = settings;
+  const key = [row.id, encoding, delimiter, hasHead].join(' ');
+  if (latest?.key !== key) latest = { key, table: await readFile(row.content, row.name, settings) };
+  return latest.table;
+}
+
+const columnsOf = ({ working: { shop } }: Catalog): ExchangeColumn[] => exchangeColumns(shop.specSheets.values());
+
+/** By what rows can be found, the surest first. */
+function matchOf(columns: readonly (string | null)[]): Matching {
+  if (columns.includes('variant sku')) return 'sku';
+  if (columns.includes('slug')) return 'slug';
+  return columns.includes('variant barcode') ? 'barcode' : 'title';
+}
+
+function recognised(catalog: Catalog, table: FileTable) {
+  return recogniseColumns(table, columnsOf(catalog), readHeadings(catalog.db));
+}
+
+/** Keeps a file that arrived, with how it most likely is to be read. Refuses what cannot be read at all. */
+export async function takeImport(
+  catalog: Catalog,
+  user: string,
+  { name, content }: { name: string; content: Buffer },
+): Promise<string> {
+  if (content.length === 0) throw invalidField(['files'], refusals.fileEmpty);
+  const isText = kindOf(content, name) === 'text';
+  const encoding = isText ? encodingOf(content) : 'utf-8';
+  const delimiter = isText ? delimiterOf(textOf(content, encoding)) : ',';
+  const table = await readFile(content, name, { encoding, delimiter, hasHead: true });
+  const columns = recognised(catalog, table).map(({ key }) => key);
+  const settings: ImportSettings = {
+    encoding,
+    delimiter,
+    hasHead: true,
+    decimal: decimalMarkOf(table),
+    columns,
+    columnsOff: [],
+    match: matchOf(columns),
+    way: 'both',
+    makesGroups: true,
+    draftsMissing: false,
+    leftOut: [],
+    mended: {},
+  };
+  const id = newId('import');
+  const at = catalog.clock().toISOString();
+  addImport(catalog.db, { id, name, at, userId: user, content, settings: JSON.stringify(settings) });
+  return id;
+}
+
+/** A file, how it is read, and what its columns are taken for. */
+export async function importAnswer(catalog: Catalog, id: string): Promise<ImportAnswer> {
+  const row = importOrRefuse(catalog, id);
+  const settings = settingsOf(row);
+  const table = await tableOf(row, settings);
+  const found = recognised(catalog, table);
+  return {
+    id,
+    name: row.name,
+    at: row.at,
+    state: row.state,
+    outcome: row.outcome,
+    isText: kindOf(row.content, row.name) === 'text',
+    rows: table.rows.length,
+    columns: table.head.map((heading, place) => {
+      const isAsFound = settings.columns[place] === found[place]!.key;
+      return {
+        heading,
+        samples: [...new Set(table.rows.slice(0, 50).map((cells) => cells[place] ?? ''))]
+          .filter(Boolean)
+          .slice(0, SAMPLES),
+        sure: isAsFound ? Math.round(found[place]!.confidence * 100) : 0,
+        why: isAsFound ? found[place]!.why : '',
+      };
+    }),
+    settings,
+    fields: [
+      ...columnsOf(catalog).map(({ key, label, explains }) => ({ key, label, explains })),
+      {
+        key: OWN_FIELD,
+        label: 'A field of its own',
+        explains: 'Shoppers read the heading and the value among its facts.',
+      },
+    ],
+  };
+}
+
+/** Changes how a file is read, or what is to be done with it. */
+export async function changeImport(
+  catalog: Catalog,
+  id: string,
+  changes: BodyOf<typeof exchangeRoutes.changeImport>,
+): Promise<ImportAnswer> {
+  const row = importOrRefuse(catalog, id);
+  if (row.state === 'done') throw invalidField([], refusals.importDone);
+  const before = settingsOf(row);
+  let settings = { ...before, ...changes };
+  const repeated = settings.columns.find(
+    (key, i) => key !== null && key !== OWN_FIELD && settings.columns.indexOf(key) !== i,
+  );
+  if (repeated !== undefined) throw invalidField(['columns'], refusals.columnTwice);
+  const isReadOtherwise = (['encoding', 'delimiter', 'hasHead'] as const).some(
+    (name) => settings[name] !== before[name],
+  );
+  if (isReadOtherwise) {
+    // Other cells: what was chosen for the old ones means nothing now.
+    const table = await tableOf(row, settings);
+    const columns = recognised(catalog, table).map(({ key }) => key);
+    settings = {
+      ...settings,
+      decimal: decimalMarkOf(table),
+      columns,
+      columnsOff: [],
+      match: matchOf(columns),
+      leftOut: [],
+      mended: {},
+    };
+  } else if (changes.columns) {
+    const table = await tableOf(row, settings);
+    const chosen = changes.columns.flatMap((key, place) =>
+      key !== null && key !== before.columns[place] ? [[headingKey(table.head[place] ?? ''), key] as const] : [],
+    );
+    keepHeadings(catalog.db, new Map(chosen));
+  }
+  putImportSettings(catalog.db, id, JSON.stringify(settings));
+  return importAnswer(catalog, id);
+}
+
+/** Finds what rows speak of among the products of the shop. */
+function finderOf(catalog: Catalog): (by: Matching, text: string) => Found | undefined {
+  const maps = new Map<Matching, Map<string, Found>>();
+  const keyOf: Record<Matching, (text: string) => string> = {
+    sku: (text) => text.trim().toLowerCase(),
+    barcode: plainBarcode,
+    slug: slugFrom,
+    title: nameIdentity,
+  };
+  const built = (by: Matching) => {
+    const map = new Map<string, Found>();
+    const put = (text: string, found: Found) => {
+      const key = keyOf[by](text);
+      if (text !== '' && !map.has(key)) map.set(key, found);
+    };
+    for (const product of catalog.working.products.values())
+      if (by === 'slug' || by === 'title') put(product[by], { product });
+      else for (const variant of product.variants) put(variant[by], { product, variant });
+    return map;
+  };
+  return (by, text) => {
+    let map = maps.get(by);
+    if (!map) maps.set(by, (map = built(by)));
+    return map.get(keyOf[by](text));
+  };
+}
+
+interface Plan {
+  table: FileTable;
+  choices: ImportChoices;
+  planned: PlannedProduct[];
+  warnings: string[];
+  made: NewGroups;
+  /** products on the shop of which no row speaks, where they are to become drafts */
+  missing: Product[];
+}
+
+async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
+  const settings = settingsOf(row);
+  const table = await tableOf(row, settings);
+  const off = new Set(settings.columnsOff);
+  const choices: ImportChoices = {
+    ...settings,
+    columns: settings.columns.map((key, place) => (off.has(place) ? null : key)),
+  };
+  // Rows are found by a column even where its values are to stay.
+  const { names, made } = namesOfShop(catalog, settings.makesGroups);
+  const { shop } = catalog.working;
+  const slugs = new Set<string>();
+  const sheets = new Map(
+    [...shop.specSheets.values()].flatMap(({ id, attributes }) => attributes.map((each) => [each.id, id])),
+  );
+  const sources = {
+    columns: columnsOf(catalog),
+    names,
+    decimal: settings.decimal,
+    timeZone: shop.settings.timeZone,
+    cleanHtml: cleanRichText,
+    find: finderOf(catalog),
+    sheetOf: (attributeId: string) => sheets.get(attributeId),
+    newId,
+    freeSlug: (wanted: string) => {
+      const slug = freeSlug(slugFrom(wanted), (each) => slugs.has(each) || isSlugTaken(catalog.db, 'product', each));
+      slugs.add(slug);
+      return slug;
+    },
+    now: catalog.clock().toISOString(),
+  };
+  const accidents = new Accidents();
+  const planned: PlannedProduct[] = [];
+  for (const one of planImport(table, choices, sources)) {
+    accidents.see(one);
+    planned.push(one);
+    if (planned.length % AT_ONCE === 0) await nextTurn();
+  }
+  const spoken = new Set(planned.map(({ before }) => before?.id));
+  const missing = settings.draftsMissing
+    ? [...catalog.working.products.values()].filter(({ id, status }) => status === 'live' && !spoken.has(id))
+    : [];
+  return { table, choices, planned, made, missing, warnings: accidents.warnings(table, choices) };
+}
+
+const noCounts = () => Object.fromEntries(plannedStates.map((state) => [state, 0])) as Record<PlannedState, number>;
+
+/** What a file would do, product by product and cell by cell. */
+export async function previewImport(
+  catalog: Catalog,
+  id: string,
+  { only, offset, limit }: BodyOf<typeof exchangeRoutes.previewImport>,
+): Promise<ImportPreview> {
+  const { table, choices, planned, made, missing, warnings } = await planOf(catalog, importOrRefuse(catalog, id));
+  const { at } = cellsOf(table, choices);
+  const counts = noCounts();
+  for (const { state } of planned) counts[state]++;
+  const shown =
+    only === null ? planned.filter(({ state }) => state !== 'same') : planned.filter(({ state }) => state === only);
+  // What needs a look comes first.
+  if (only === null) shown.sort((a, b) => Number(b.state === 'refused') - Number(a.state === 'refused'));
+  return {
+    counts,
+    missing: missing.length,
+    made: [...made.brands, ...made.tags, ...made.categories].map(({ name }) => name),
+    warnings,
+    total: shown.length,
+    products: shown.slice(offset, offset + limit).map(({ title, state, rows, cells, problems }) => ({
+      title,
+      state,
+      rows: [...rows],
+      cells: [...cells],
+      problems: problems.map((problem) => ({
+        ...problem,
+        text: problem.column === null ? '' : at(problem.row, problem.column),
+      })),
+    })),
+  };
+}
+
+/** Only groups that a product is put into are made: what refused rows name is not. */
+function usedOf(made: NewGroups, products: readonly Product[]): NewGroups {
+  const used = new Set(
+    products.flatMap(({ brandId, tagIds, categoryIds }) => [brandId ?? '', ...tagIds, ...categoryIds]),
+  );
+  for (const category of [...made.categories].reverse())
+    if (used.has(category.id) && category.parentId) used.add(category.parentId);
+  const isUsed = ({ id }: { id: string }) => used.has(id);
+  return {
+    brands: made.brands.filter(isUsed),
+    tags: made.tags.filter(isUsed),
+    categories: made.categories.filter(isUsed),
+  };
+}
+
+/** Does what a file would do, as one change. Rows that are refused are passed over. */
+export async function runImport(catalog: Catalog, user: UserId, id: string): Promise<Job> {
+  const row = importOrRefuse(catalog, id);
+  if (row.state === 'done') throw invalidField([], refusals.importDone);
+  const prepare = async (): Promise<Prepared> => {
+    const { planned, made, missing } = await planOf(catalog, row);
+    const differences: ProductDifference[] = [];
+    const after: Product[] = [];
+    let [added, changed, deleted, refused] = [0, 0, 0, 0];
+    for (const one of planned) {
+      if (one.state === 'refused') refused++;
+      if (one.state === 'deleted') {
+        deleted++;
+        differences.push({ id: one.before!.id, deleted: true });
+      }
+      if (!one.after) continue;
+      after.push(one.after);
+      if (one.before) {
+        changed++;
+        differences.push(differenceOf(one.before, one.after));
+      } else {
+        added++;
+        differences.push({ id: one.after.id, added: one.after });
+      }
+    }
+    for (const product of missing) {
+      changed++;
+      differences.push(differenceOf(product, { ...product, status: 'draft' }));
+    }
+    const done: Done = { did: 'imported', file: row.name, added, changed, deleted };
+    const outcome = [doneWords(done), ...(refused > 0 ? [`${refused} refused`] : [])].join('; ');
+    return {
+      work: differences.length > 0 ? { what: 'put', done, differences, groups: usedOf(made, after) } : undefined,
+      outcome,
+    };
+  };
+  const rows = (await tableOf(row, settingsOf(row))).rows.length;
+  const ended = (job: Job): Job => {
+    if (job.state === 'done') endImport(catalog.db, id, job.outcome);
+    return job;
+  };
+  if (rows <= DONE_AT_ONCE) return ended(await catalog.jobs.atOnce(user, prepare));
+  return catalog.jobs.start(`Importing “${row.name}”`, rows, user, prepare, ended);
+}
+
+/** The rows that were refused, as they came, each with the reason. */
+export async function refusedRows(catalog: Catalog, id: string): Promise<{ head: string[]; rows: string[][] }> {
+  const { table, planned } = await planOf(catalog, importOrRefuse(catalog, id));
+  const rows = planned
+    .filter(({ state }) => state === 'refused')
+    .flatMap((one) =>
+      one.rows.map((row) => {
+        const reasons = one.problems
+          .filter((problem) => problem.row === row)
+          .map(({ column, message }) => (column === null ? message : `${table.head[column]}: ${message}`));
+        return [...table.rows[row]!, reasons.join(' ')];
+      }),
+    );
+  return { head: [...table.head, 'Why it was refused'], rows };
+}

@@ -1,0 +1,79 @@
+import { Router } from 'express';
+import multer from 'multer';
+import { exchangeRoutes } from '../../contract/exchange';
+import { problemTypes } from '../../contract/problem';
+import { exchangeColumns } from '../../core/exchange/columns';
+import { answer, sessionOf } from '../http/answer';
+import { invalidField, ProblemError } from '../shared/problem';
+import { refusals } from '../shared/refusals';
+import type { Catalog } from '../state/catalog';
+import { dropImport, listImports } from '../store/imports';
+import { exportedFile, exportGoods, keptExports } from './exports';
+import {
+  changeImport,
+  importAnswer,
+  importOrRefuse,
+  previewImport,
+  refusedRows,
+  runImport,
+  takeImport,
+} from './imports';
+import { writeRows } from './write-file';
+
+const MOST_BYTES = 30 * 1024 * 1024;
+const takesTable = multer({ storage: multer.memoryStorage(), limits: { fileSize: MOST_BYTES, files: 1 } }).array(
+  'files',
+  1,
+);
+
+/** Goods that come in from files, and go out in them. */
+export function exchangeApi(catalog: Catalog): Router {
+  const router = Router();
+  answer(router, exchangeRoutes.imports, () => ({ files: listImports(catalog.db) }));
+  answer(
+    router,
+    exchangeRoutes.addImport,
+    async ({ user, request }) => {
+      const [file] = (request.files as Express.Multer.File[] | undefined) ?? [];
+      if (!file) throw invalidField(['files'], refusals.noFileArrived);
+      const name = Buffer.from(file.originalname, 'latin1').toString('utf8').slice(0, 200);
+      return { id: await takeImport(catalog, user, { name, content: file.buffer }) };
+    },
+    takesTable,
+  );
+  answer(router, exchangeRoutes.importFile, ({ params }) => importAnswer(catalog, params.id!));
+  answer(router, exchangeRoutes.changeImport, ({ params, body }) => changeImport(catalog, params.id!, body));
+  answer(router, exchangeRoutes.dropImport, ({ params }) => {
+    dropImport(catalog.db, importOrRefuse(catalog, params.id!).id);
+    return { ok: true as const };
+  });
+  answer(router, exchangeRoutes.previewImport, ({ params, body }) => previewImport(catalog, params.id!, body));
+  answer(router, exchangeRoutes.runImport, ({ params, user }) => runImport(catalog, user, params.id!));
+  answer(router, exchangeRoutes.exports, () => ({
+    files: keptExports(catalog),
+    fields: exchangeColumns(catalog.working.shop.specSheets.values()).map(({ key, label, explains }) => ({
+      key,
+      label,
+      explains,
+    })),
+  }));
+  answer(router, exchangeRoutes.addExport, ({ body }) => exportGoods(catalog, body));
+
+  const signedIn = (response: Parameters<typeof sessionOf>[0]) => {
+    if (!sessionOf(response))
+      throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
+  };
+  router.get('/api/exports/:id/file', (request, response) => {
+    signedIn(response);
+    const { path, name } = exportedFile(catalog, request.params.id);
+    response.set('Cache-Control', 'no-store').attachment(name).sendFile(path);
+  });
+  router.get('/api/imports/:id/refused.csv', async (request, response) => {
+    signedIn(response);
+    const { name } = importOrRefuse(catalog, request.params.id);
+    const { head, rows } = await refusedRows(catalog, request.params.id);
+    response.set('Cache-Control', 'no-store').attachment(`refused of ${name.replace(/\.\w+$/, '')}.csv`);
+    response.type('text/csv; charset=utf-8').send(await writeRows(head, rows));
+  });
+  return router;
+}

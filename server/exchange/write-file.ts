@@ -1,0 +1,90 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { stringify } from 'csv-stringify/sync';
+import writeExcelFile, { type SheetData } from 'write-excel-file/node';
+import type { FileFormat } from '../../contract/exchange';
+import type { Cell, ExchangeColumn } from '../../core/exchange/column';
+
+/** Rows that are written before others are served. */
+const AT_ONCE = 1_000;
+
+interface Options {
+  delimiter: string;
+  /** a mark at the beginning by which spreadsheets know the encoding */
+  hasMark: boolean;
+}
+
+/** A spreadsheet would take such text for a formula, and run it. */
+const neutral = (cell: Cell): Cell => (typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
+
+const plain = (cell: Cell): string =>
+  cell === null ? '' : typeof cell === 'boolean' ? (cell ? 'yes' : 'no') : String(cell);
+
+async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter, hasMark }: Options): Promise<Buffer> {
+  const parts = [hasMark ? '\ufeff' : '', stringify([heads.map(neutral)], { delimiter, record_delimiter: '\r\n' })];
+  let some: string[][] = [];
+  const take = () => {
+    if (some.length > 0) parts.push(stringify(some, { delimiter, record_delimiter: '\r\n' }));
+    some = [];
+  };
+  for (const row of rows) {
+    some.push(row.map((cell) => plain(neutral(cell))));
+    if (some.length < AT_ONCE) continue;
+    take();
+    await nextTurn();
+  }
+  take();
+  return Buffer.from(parts.join(''));
+}
+
+async function xlsx(columns: readonly ExchangeColumn[], rows: Iterable<Cell[]>): Promise<Buffer> {
+  const bold = (value: string) => ({ value, fontWeight: 'bold' as const });
+  const data: SheetData = [columns.map(({ label }) => bold(label))];
+  for (const row of rows) {
+    data.push(
+      row.map((value, i) => {
+        if (value === null || value === '') return null;
+        if (typeof value === 'number') return columns[i]!.type === 'money' ? { value, format: '0.00' } : { value };
+        return { value: typeof value === 'boolean' ? (value ? 'yes' : 'no') : value, type: String };
+      }),
+    );
+    if (data.length % AT_ONCE === 0) await nextTurn();
+  }
+  const explained: SheetData = [
+    [bold('Column'), bold('What belongs into it')],
+    ...columns.map(({ label, explains }) => [{ value: label }, { value: explains }]),
+  ];
+  return writeExcelFile([
+    { data, sheet: 'Goods', stickyRowsCount: 1 },
+    { data: explained, sheet: 'Columns', columns: [{ width: 28 }, { width: 90 }] },
+  ]).toBuffer();
+}
+
+function json(columns: readonly ExchangeColumn[], rows: Iterable<Cell[]>): Buffer {
+  const all = Array.from(rows, (row) => Object.fromEntries(columns.map(({ label }, i) => [label, row[i] ?? null])));
+  return Buffer.from(`${JSON.stringify(all, null, 2)}\n`);
+}
+
+/** Writes rows as a file. */
+export function writeFile(
+  format: FileFormat,
+  columns: readonly ExchangeColumn[],
+  rows: Iterable<Cell[]>,
+  options: Options,
+): Promise<Buffer> {
+  switch (format) {
+    case 'csv':
+      return csv(
+        columns.map(({ label }) => label),
+        rows,
+        options,
+      );
+    case 'xlsx':
+      return xlsx(columns, rows);
+    case 'json':
+      return Promise.resolve(json(columns, rows));
+  }
+}
+
+/** Rows of text as CSV that spreadsheets read as it is. */
+export const writeRows = (head: readonly string[], rows: Iterable<string[]>): Promise<Buffer> =>
+  csv(head, rows, { delimiter: ',', hasMark: true });
