@@ -72,6 +72,7 @@ const usual = (table: FileTable, more: Partial<ImportChoices> = {}): ImportChoic
   columns: more.columns ?? recogniseColumns(table, columns, new Map()).map(({ key }) => key),
   match: 'sku',
   way: 'both',
+  hasHead: true,
   leftOut: [],
   mended: {},
   ...more,
@@ -328,7 +329,7 @@ test('a column that nobody knows becomes a field of the product’s own', () => 
 test('what cannot be: two rows of one variant, a sale above the price, another option, a title too long, HTML that does harm', () => {
   const refused = (text: string, shop: Product[] = []) =>
     plan(table(text), shop).flatMap(({ problems }) => problems.map(({ message }) => message));
-  expect(refused('SKU|Price\nT-1|20\nT-1|21', [tern()])).toEqual(['Row 1 is about the same variant.']);
+  expect(refused('SKU|Price\nT-1|20\nT-1|21', [tern()])).toEqual(['Row 2 is about the same variant.']);
   expect(refused('Title|Price|Sale price\nWren|10|12')[0]).toMatch(/sale price/i);
   expect(refused(`Title|Price\n${'x'.repeat(300)}|5`).length).toBe(1);
   expect(refused('Title|Price|Barcode\nWren|10|123')[0]).toMatch(/./);

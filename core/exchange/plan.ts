@@ -21,6 +21,8 @@ export interface ImportChoices {
   columns: readonly (string | null)[];
   match: Matching;
   way: ImportWay;
+  /** the first row of the file tells what the columns are */
+  hasHead: boolean;
   leftOut: readonly number[];
   /** cells that were mended here, by "row:column" */
   mended: Readonly<Record<string, string>>;
@@ -158,6 +160,9 @@ class GroupPlan {
     this.#problems.push({ row, column: column ?? null, message });
   }
 
+  /** The number that a spreadsheet shows beside a row. */
+  #lineOf = (row: number) => row + (this.choices.hasHead ? 2 : 1);
+
   /** The product as the rows make it. */
   #assembled(before: Product | undefined) {
     const { sources, group } = this;
@@ -199,7 +204,7 @@ class GroupPlan {
       const combination = variant.values.join();
       const twin = met.get(variant.id) ?? (combination === '' ? undefined : met.get(combination));
       if (twin !== undefined && this.#used.some(({ column }) => column.of === 'variant'))
-        this.#refuse(row, null, `Row ${twin + 1} is about the same variant.`);
+        this.#refuse(row, null, `Row ${this.#lineOf(twin)} is about the same variant.`);
       met.set(variant.id, row);
       if (combination !== '') met.set(combination, row);
     }
@@ -256,7 +261,8 @@ class GroupPlan {
       const row = this.group.rows.find((each) => this.at(each, place) !== '') ?? this.group.rows[0]!;
       const text = this.at(row, place);
       const other = this.group.rows.find((each) => this.at(each, place) !== '' && this.at(each, place) !== text);
-      if (other !== undefined) this.#refuse(other, place, `Row ${row + 1} of the same product says something else.`);
+      if (other !== undefined)
+        this.#refuse(other, place, `Row ${this.#lineOf(row)} of the same product says something else.`);
       // A product cannot be without these: an empty cell leaves them as they are.
       if (
         text === '' &&

@@ -10,7 +10,27 @@ interface Session {
 interface Init {
   method?: string;
   headers?: Record<string, string>;
-  body?: string;
+  body?: string | FormData;
+}
+
+const BOUNDARY = 'part-of-a-form';
+
+const bytesOf = (file: Blob) =>
+  new Promise<Buffer>((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(Buffer.from(reader.result as ArrayBuffer));
+    reader.readAsArrayBuffer(file);
+  });
+
+/** A form with files, as a browser sends it. */
+async function partsOf(form: FormData): Promise<Buffer> {
+  const parts: Buffer[] = [];
+  for (const [name, file] of form.entries()) {
+    if (typeof file === 'string') continue;
+    const head = `--${BOUNDARY}\r\nContent-Disposition: form-data; name="${name}"; filename="${file.name}"\r\n\r\n`;
+    parts.push(Buffer.from(head), await bytesOf(file), Buffer.from('\r\n'));
+  }
+  return Buffer.concat([...parts, Buffer.from(`--${BOUNDARY}--\r\n`)]);
 }
 
 /**
@@ -24,7 +44,14 @@ function browseWith(session: () => Session | undefined): void {
     return new Promise((resolve, reject) => {
       const sent = request(
         isOwn ? known!.url + address : address,
-        { method, headers: { ...headers, ...(isOwn && { Cookie: known!.cookie }) } },
+        {
+          method,
+          headers: {
+            ...headers,
+            ...(isOwn && { Cookie: known!.cookie }),
+            ...(body instanceof FormData && { 'Content-Type': `multipart/form-data; boundary=${BOUNDARY}` }),
+          },
+        },
         (response) => {
           const chunks: Buffer[] = [];
           response.on('data', (chunk: Buffer) => chunks.push(chunk));
@@ -42,7 +69,8 @@ function browseWith(session: () => Session | undefined): void {
         },
       );
       sent.on('error', reject);
-      sent.end(body);
+      if (body instanceof FormData) void partsOf(body).then((bytes) => sent.end(bytes));
+      else sent.end(body);
     });
   }) as never;
 }

@@ -30,6 +30,8 @@ const FIND_ID = 'find-or-do';
 /** Screens that are found by what one wants to do there. */
 const screens = [
   { words: 'Set-up list', to: '/set-up' },
+  { words: 'Bring goods in from a file', to: '/exchange' },
+  { words: 'Take goods out as a file', to: '/exchange?part=out' },
   { words: 'Colours, fonts and look', to: '/shopfront?view=look' },
   { words: 'Logo, icon and notice', to: '/shopfront?view=look&part=signs' },
   { words: 'Cards and badges', to: '/shopfront?view=look&part=cards' },
@@ -96,6 +98,7 @@ export function Frame() {
       { keys: 'g r', words: 'go to Groups', run: go('/groups') },
       { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
       { keys: 'g p', words: 'go to Prices', run: go('/prices') },
+      { keys: 'g x', words: 'go to Exchange', run: go('/exchange') },
       { keys: 'g o', words: 'go to Orders', run: go('/orders') },
       { keys: 'g l', words: 'go to the review', run: go('/review') },
       { keys: 'g h', words: 'go to the history', run: go('/history') },

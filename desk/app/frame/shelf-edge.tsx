@@ -13,6 +13,7 @@ const desks = [
   { to: '/groups', words: 'Groups' },
   { to: '/prices', words: 'Prices' },
   { to: '/shopfront', words: 'Shopfront' },
+  { to: '/exchange', words: 'Exchange' },
   { to: '/orders', words: 'Orders' },
 ];
 

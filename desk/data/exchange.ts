@@ -1,0 +1,63 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { exchangeRoutes, type ImportSettings, type PlannedState } from '../../contract/exchange';
+import type { BodyInput } from '../../contract/route';
+import { call } from './api';
+
+export type { ImportAnswer, ImportFile, ImportPreview, ImportSettings, PlannedState } from '../../contract/exchange';
+
+export const useImports = () =>
+  useQuery({ queryKey: ['imports'], queryFn: () => call(exchangeRoutes.imports) });
+
+export const useImport = (id: string) =>
+  useQuery({ queryKey: ['imports', id], queryFn: () => call(exchangeRoutes.importFile, { params: { id } }) });
+
+/** What a file would do; asked for again whenever its settings, or the goods, change. */
+export const useImportPreview = (id: string, only: PlannedState | null, limit: number) =>
+  useQuery({
+    queryKey: ['imports', id, 'preview', only, limit],
+    queryFn: ({ signal }) => call(exchangeRoutes.previewImport, { params: { id }, body: { only, limit }, signal }),
+    placeholderData: keepPreviousData,
+  });
+
+export function useImportWrites(id: string) {
+  const client = useQueryClient();
+  const again = () => client.invalidateQueries({ queryKey: ['imports', id, 'preview'] });
+  return {
+    change: useMutation({
+      // One after another: an earlier answer must not stand over a later one.
+      scope: { id: `import ${id}` },
+      mutationFn: (changes: Partial<ImportSettings>) =>
+        call(exchangeRoutes.changeImport, { params: { id }, body: changes }),
+      onSuccess: (answer) => {
+        client.setQueryData(['imports', id], answer);
+        return again();
+      },
+    }),
+    run: useMutation({
+      mutationFn: () => call(exchangeRoutes.runImport, { params: { id } }),
+      onSuccess: () => client.invalidateQueries({ queryKey: ['imports'] }),
+    }),
+    drop: useMutation({
+      mutationFn: () => call(exchangeRoutes.dropImport, { params: { id } }),
+      onSuccess: () => client.invalidateQueries({ queryKey: ['imports'], exact: true }),
+    }),
+  };
+}
+
+export function useBringFile() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (file: File) => call(exchangeRoutes.addImport, { files: [file] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['imports'], exact: true }),
+  });
+}
+
+export const useExports = () => useQuery({ queryKey: ['exports'], queryFn: () => call(exchangeRoutes.exports) });
+
+export function useMakeFile() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: BodyInput<typeof exchangeRoutes.addExport>) => call(exchangeRoutes.addExport, { body }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['exports'] }),
+  });
+}

@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { plannedStates } from '../../../contract/exchange';
+import {
+  useImport,
+  useImportPreview,
+  useImportWrites,
+  type ImportSettings,
+  type PlannedState,
+} from '../../data/exchange';
+import { wordsOf } from '../../data/api';
+import { Button } from '../../shared/ui/button';
+import { useConfirm } from '../../shared/ui/confirm';
+import { count, products } from '../../shared/ui/count';
+import { Failed, Loading } from '../../shared/ui/states';
+import { useTitle } from '../../shared/ui/use-title';
+import { FileColumns } from './file-columns';
+import { HowItIsRead } from './how-it-is-read';
+import { PlannedProducts } from './planned-products';
+import { stateWords } from './state-words';
+
+const MORE = 50;
+
+/** One file: how it is read, what it will do cell by cell, and doing it. */
+export function ImportPage({ id }: { id: string }) {
+  const { data, error } = useImport(id);
+  const [only, setOnly] = useState<PlannedState | null>(null);
+  const [limit, setLimit] = useState(MORE);
+  const preview = useImportPreview(id, only, limit);
+  const { change, run, drop } = useImportWrites(id);
+  const navigate = useNavigate();
+  const [ask, dialog] = useConfirm();
+  useTitle(data ? `${data.name} · Exchange` : 'Exchange');
+  if (error) return <Failed error={error} />;
+  if (!data) return <Loading rows={8} />;
+  const set = (changes: Partial<ImportSettings>) =>
+    change.mutate(changes, { onError: (failure) => void toast.error(wordsOf(failure)) });
+  const { counts, missing = 0, made = [], warnings = [] } = preview.data ?? {};
+  const doing = (counts?.new ?? 0) + (counts?.changed ?? 0) + (counts?.deleted ?? 0) + missing;
+  const isDone = data.state === 'done';
+  const go = () =>
+    run.mutate(undefined, {
+      onSuccess: ({ outcome, state }) => {
+        if (state === 'done') toast.success(outcome);
+        void navigate('/exchange');
+      },
+      onError: (failure) => void toast.error(wordsOf(failure)),
+    });
+  const deletes = counts?.deleted ?? 0;
+  const begin = () =>
+    deletes > 0
+      ? ask({
+          title: `Delete ${products(deletes)}?`,
+          detail: 'It is one change, which you can undo.',
+          doIt: 'Delete them',
+          run: go,
+        })
+      : go();
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto p-4">
+      {dialog}
+      <div className="sticky -top-4 z-20 -mx-4 -mt-4 mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line bg-paper px-4 py-3">
+        <div className="min-w-0">
+          <Link to="/exchange" className="text-xs text-ink-2 hover:underline">
+            Exchange
+          </Link>
+          <h1 className="break-words font-display text-xl font-bold">{data.name}</h1>
+        </div>
+        <span className="text-ink-2">{count(data.rows)} rows</span>
+        <span className="ml-auto flex gap-2">
+          <Button
+            onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate('/exchange') })}
+            disabled={drop.isPending}
+          >
+            Forget this file
+          </Button>
+          {!isDone && (
+            <Button
+              look="main"
+              disabled={doing === 0 || run.isPending || change.isPending || preview.isFetching}
+              onClick={begin}
+            >
+              {run.isPending ? 'Under way …' : doing > 0 ? `Import ${products(doing)}` : 'Nothing to import'}
+            </Button>
+          )}
+        </span>
+      </div>
+      {isDone ? (
+        <p role="status" className="sheet max-w-3xl p-4">
+          {data.outcome}. It is one change:{' '}
+          <Link to="/history" className="underline">
+            the history
+          </Link>{' '}
+          takes it back.
+        </p>
+      ) : (
+        <>
+          {warnings.length > 0 && (
+            <ul role="alert" className="mb-4 max-w-5xl rounded-lg bg-rose-soft px-4 py-2 font-semibold text-rose-ink">
+              {warnings.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          )}
+          <HowItIsRead file={data} set={set} />
+          <FileColumns file={data} set={set} />
+          <section aria-label="What it will do" className="mt-6">
+            <div className="flex flex-wrap items-center gap-2">
+              <h2 className="mr-2 font-display text-lg font-bold">What it will do</h2>
+              {plannedStates.map((state) => {
+                const number = counts?.[state] ?? 0;
+                return number === 0 && only !== state ? null : (
+                  <button
+                    key={state}
+                    type="button"
+                    aria-pressed={only === state}
+                    onClick={() => {
+                      setOnly(only === state ? null : state);
+                      setLimit(MORE);
+                    }}
+                    className="rounded-lg bg-sheet px-2.5 py-1 shadow-sm hover:bg-line aria-pressed:bg-ink aria-pressed:text-sheet"
+                  >
+                    {count(number)} {stateWords[state].words}
+                  </button>
+                );
+              })}
+              {(counts?.refused ?? 0) > 0 && (
+                <a href={`/api/imports/${id}/refused.csv`} download className="text-petrol-ink hover:underline">
+                  Take the refused rows out as a file
+                </a>
+              )}
+            </div>
+            {made.length > 0 && (
+              <p className="mt-2 text-ink-2">
+                Made with it: {made.slice(0, 12).join(', ')}
+                {made.length > 12 && ` and ${made.length - 12} more`}
+              </p>
+            )}
+            {missing > 0 && (
+              <p className="mt-2 text-ink-2">{products(missing)} that the file does not name become drafts.</p>
+            )}
+            {preview.error && <Failed error={preview.error} />}
+            {!preview.data && !preview.error && <Loading rows={6} />}
+            {preview.data && <PlannedProducts file={data} preview={preview.data} set={set} />}
+            {preview.data && preview.data.total > preview.data.products.length && (
+              <Button onClick={() => setLimit(Math.min(200, limit + MORE))} disabled={limit >= 200}>
+                {limit >= 200 ? `${count(preview.data.total - limit)} more are not listed` : 'Show more'}
+              </Button>
+            )}
+          </section>
+        </>
+      )}
+    </div>
+  );
+}
