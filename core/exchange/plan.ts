@@ -174,10 +174,9 @@ class GroupPlan {
     const met = new Map<string, number>();
     for (const row of group.rows) {
       const values = rowValues.get(row) ?? [];
-      const hasOptions = this.#used.some(({ column }) => optionColumnOf(column.key)?.holds === 'value');
+      const hasOptions = values.length > 0;
       let place = variants.findIndex(({ id }) => id === group.variants.get(row)?.id);
-      if (place < 0 && hasOptions)
-        place = variants.findIndex((variant) => values.length > 0 && variant.values.join() === values.join());
+      if (place < 0 && hasOptions) place = variants.findIndex((variant) => variant.values.join() === values.join());
       if (place < 0 && !hasOptions && variants.length === 1 && (before || row === group.rows[0])) place = 0;
       // What stands alone until its options are known takes the first row.
       if (place < 0 && !before && row === group.rows[0]) place = 0;
@@ -197,8 +196,7 @@ class GroupPlan {
         variants.push({ ...this.#emptyVariant(), values });
       }
       const read = this.#variantValues(variants[place]!, row, before === undefined);
-      const variant =
-        hasOptions && values.length > 0 && read.values.join() !== values.join() ? { ...read, values } : read;
+      const variant = hasOptions && read.values.join() !== values.join() ? { ...read, values } : read;
       variants[place] = variant;
       variantOf.set(row, variant);
       const combination = variant.values.join();

@@ -1,13 +1,13 @@
 import clsx from 'clsx';
 import { CalendarClock, ExternalLink, Monitor, PanelRightClose, Smartphone } from 'lucide-react';
-import { useContext, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useContext, useEffect, useRef, useState } from 'react';
 import { READY, REDRAW, type TypedMessage } from '../../../contract/shop-window';
 import { typedDrafts } from '../../shared/ui/typed-drafts';
 import { onShopChanged } from '../../data/live-updates';
 import { useStatus } from '../../data/session';
-import { Button } from '../../shared/ui/button';
-import { MomentField } from '../../shared/ui/moment-field';
 import { previewBase, WindowContext } from '../../shared/window-state';
+
+const WindowDay = lazy(() => import('./window-day'));
 
 const WIDTHS = { wide: 1280, phone: 390 };
 const LIMITS = { min: 280, max: 820, usual: 340 };
@@ -150,23 +150,17 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
         )}
       </div>
       {(isDayOpen || moment !== null) && (
-        <div className="mx-3 mb-2 flex flex-wrap items-end gap-2">
-          <MomentField
-            label="As it will be on"
-            value={moment}
+        <Suspense>
+          <WindowDay
+            moment={moment}
             timeZone={timeZone}
-            change={setMoment}
-            error={moment !== null && Date.parse(moment) < Date.now() ? 'Choose a day to come.' : undefined}
-          />
-          <Button
-            onClick={() => {
+            show={setMoment}
+            close={() => {
               setMoment(null);
               setDayOpen(false);
             }}
-          >
-            Back to now
-          </Button>
-        </div>
+          />
+        </Suspense>
       )}
       {unseen && (
         <p role="status" className="mx-3 mb-2 rounded-lg bg-marigold-soft px-3 py-1.5 font-semibold text-marigold-ink">
