@@ -48,7 +48,6 @@ const importFile = z.object({
   state: z.enum(['open', 'done']),
   outcome: z.string(),
 });
-export type ImportFile = z.infer<typeof importFile>;
 
 const importAnswer = importFile.extend({
   isText: z.boolean(),

@@ -36,7 +36,7 @@ export interface WriteTerms {
   names: ExchangeNames;
 }
 
-export type CellType = 'text' | 'number' | 'money' | 'yesNo';
+type CellType = 'text' | 'number' | 'money' | 'yesNo';
 
 /** A column that goods have in files: how it is written there, and how it is read. */
 export interface ExchangeColumn {

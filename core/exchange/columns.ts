@@ -461,7 +461,7 @@ const specColumn = (sheet: SpecSheet, attribute: Attribute, isDouble: boolean): 
   write: ({ specs }) => {
     const value = specs[attribute.id];
     if (attribute.type === 'number' && typeof value === 'number') return value / SPEC_SCALE;
-    return specWords(attribute, value as SpecValue | undefined) || null;
+    return specWords(attribute, value) || null;
   },
   read: (text, terms) => readSpec(attribute, text, terms),
 });

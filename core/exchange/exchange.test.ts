@@ -31,7 +31,7 @@ const sheet = {
     }),
     attribute('a_bag', 'With a bag', { type: 'yesNo' }),
   ],
-} as unknown as SpecSheet;
+};
 const list = (names: Readonly<Record<string, string>>): NameList => ({
   nameOf: (id) => names[id] ?? 'deleted',
   idOf: (name) => Object.keys(names).find((id) => isSameName(names[id]!, name)),
@@ -279,7 +279,7 @@ test('rows below without a title are variants; options and categories come by na
 });
 
 const tern = () => {
-  const product = productOf('p_000002', { title: 'Tern' } as never) as unknown as Product;
+  const product = productOf('p_000002', { title: 'Tern' }) as unknown as Product;
   return { ...product, variants: [{ ...product.variants[0]!, id: 'v_tern01', sku: 'T-1', price: 2_000, stock: 5 }] };
 };
 

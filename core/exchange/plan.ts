@@ -39,7 +39,7 @@ export interface ImportSources extends ReadTerms, WriteTerms {
   now: string;
 }
 
-export interface PlannedCell {
+interface PlannedCell {
   row: number;
   /** place of the column in the file */
   column: number;
@@ -47,7 +47,7 @@ export interface PlannedCell {
   will: string;
 }
 
-export interface PlannedProblem {
+interface PlannedProblem {
   row: number;
   /** null where it is about the whole row */
   column: number | null;

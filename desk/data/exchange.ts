@@ -3,7 +3,7 @@ import { exchangeRoutes, type ImportSettings, type PlannedState } from '../../co
 import type { BodyInput } from '../../contract/route';
 import { call } from './api';
 
-export type { ImportAnswer, ImportFile, ImportPreview, ImportSettings, PlannedState } from '../../contract/exchange';
+export type { ImportAnswer, ImportPreview, ImportSettings, PlannedState } from '../../contract/exchange';
 
 export const useImports = () =>
   useQuery({ queryKey: ['imports'], queryFn: () => call(exchangeRoutes.imports) });

@@ -127,7 +127,7 @@ async function sheetRows(content: Buffer): Promise<string[][]> {
         .slice(0, 16)
         .replace('T', ' ')
         .replace(/ 00:00$/, '');
-    return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value as string | number);
+    return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
   };
   try {
     const rows = (await readSheet(content)) as unknown[][];
@@ -158,7 +158,7 @@ function jsonRows(text: string): string[][] {
     if (held === null || held === undefined) return '';
     if (typeof held === 'boolean') return held ? 'yes' : 'no';
     if (Array.isArray(held)) return held.map(cell).join('; ');
-    return typeof held === 'object' ? JSON.stringify(held) : String(held as string | number);
+    return typeof held === 'object' ? JSON.stringify(held) : String(held);
   };
   return [heads, ...records.map((record) => heads.map((head) => cell(record[head])))];
 }
