@@ -1,6 +1,6 @@
 import { productKinds, statuses, taxClasses, unitPricings, whenSoldOutChoices } from '../model/product-values';
 import type { Product, Variant } from '../model/product';
-import type { Attribute, SpecSheet, SpecValue } from '../model/spec-sheet';
+import type { Attribute, SpecSheet } from '../model/spec-sheet';
 import { SPEC_SCALE, specWords } from '../products/spec-values';
 import { MAX_OPTIONS } from '../products/variants';
 import { slugFrom } from '../shared/slug';

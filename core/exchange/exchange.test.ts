@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { productFields } from '../model/product-fields';
 import { variantFields } from '../model/variant-fields';
 import type { Product } from '../model/product';
-import type { Attribute, SpecSheet } from '../model/spec-sheet';
+import type { Attribute } from '../model/spec-sheet';
 import { productOf } from '../testing/shop';
 import { isSameName } from '../shared/same-name';
 import { Accidents } from './accidents';

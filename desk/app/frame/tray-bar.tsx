@@ -114,6 +114,9 @@ export default function TrayBar() {
         <Button look="dark" onClick={() => void navigate('/goods/sheet?of=tray')}>
           Edit as sheet
         </Button>
+        <Button look="dark" onClick={() => void navigate('/exchange?part=out')}>
+          Take out as a file
+        </Button>
         <Button look="dark" onClick={() => setAdding(true)}>
           Add to group…
         </Button>

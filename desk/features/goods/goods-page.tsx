@@ -1,4 +1,4 @@
-import { Table2 } from 'lucide-react';
+import { FileInput, Table2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { isAsked } from '../../../core/rules/narrow';
@@ -137,6 +137,14 @@ export function GoodsPage() {
                 <span className="sr-only">Edit as a sheet</span>
               </Link>
             )}
+            <Link
+              to="/exchange"
+              title="Bring goods in from a file"
+              className="rounded-md p-1.5 text-ink-2 hover:bg-sunk hover:text-ink"
+            >
+              <FileInput size={16} aria-hidden="true" />
+              <span className="sr-only">Bring goods in from a file</span>
+            </Link>
             <Views narrowing={narrowing} />
             <ColumnChooser columns={columns} fields={fields} isCards={isCards} setCards={setCards} />
             <Button look="main" onClick={newProduct}>
