@@ -40,7 +40,7 @@ test('every sort of section can be added, and stands on the page as it was added
   await drawn();
   for (const { name } of Object.values(sectionTypes)) await add(name);
   await waitFor(() => expect(kinds()).toEqual(Object.keys(sectionTypes)), { timeout: 5_000 });
-}, 30_000);
+}, 120_000);
 
 test('what is wrong with a section is said at its field, and all the others are saved', async () => {
   await drawn();
