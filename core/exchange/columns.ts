@@ -1,26 +1,13 @@
 import { productKinds, statuses, taxClasses, unitPricings, whenSoldOutChoices } from '../model/product-values';
 import type { Product, Variant } from '../model/product';
-import type { Attribute, SpecSheet } from '../model/spec-sheet';
-import { SPEC_SCALE, specWords } from '../products/spec-values';
-import { MAX_OPTIONS } from '../products/variants';
+import type { SpecSheet } from '../model/spec-sheet';
 import { slugFrom } from '../shared/slug';
-import { fold } from '../shared/identity';
-import { localOfMoment, momentFromLocal } from '../shared/moment';
-import { namedLike } from '../shared/same-name';
-import { packageWords, readDuration, readMeasure, readRange, readSize } from '../shared/units';
-import {
-  BETWEEN,
-  partsOf,
-  plainNumber,
-  readAmount,
-  readWhole,
-  readYesNo,
-  type Cell,
-  type ExchangeColumn,
-  type NameList,
-  type Reading,
-  type ReadTerms,
-} from './column';
+import { localOfMoment } from '../shared/moment';
+import { packageWords, readDuration, readSize } from '../shared/units';
+import { idOf, idsOf, oneOf, readMoment, readOwnFields, readQuantityPrices, readWeight } from './cell-readers';
+import { BETWEEN, readAmount, readWhole, readYesNo, type Cell, type ExchangeColumn } from './column';
+import { optionColumns } from './option-columns';
+import { specColumn } from './spec-columns';
 
 type More = Partial<ExchangeColumn> & Pick<ExchangeColumn, 'explains'>;
 
@@ -64,48 +51,6 @@ const amount = (field: keyof Variant, label: string, aliases: string, explains: 
 const count = { type: 'number' as const, read: readWhole };
 const yesNo = { type: 'yesNo' as const, read: readYesNo };
 
-/** One of a few words that Dispona has for something; the first fits where nothing is said. */
-function oneOf(words: readonly string[], others: Readonly<Record<string, string>> = {}): Pick<ExchangeColumn, 'read'> {
-  return {
-    read: (text) => {
-      const wanted = fold(text).trim();
-      if (wanted === '') return { value: words[0] };
-      const found = words.find((word) => fold(word) === wanted) ?? others[wanted];
-      return found === undefined ? { problem: `“${text}” has to be one of: ${words.join(', ')}.` } : { value: found };
-    },
-  };
-}
-
-function idOf(list: NameList, what: string, name: string): Reading {
-  const id = list.idOf(name);
-  return id === undefined ? { problem: `There is no ${what} “${name}”.` } : { value: id };
-}
-
-function idsOf(list: NameList, what: string, text: string): Reading {
-  const ids: string[] = [];
-  for (const name of partsOf(text)) {
-    const found = idOf(list, what, name);
-    if ('problem' in found) return found;
-    ids.push(found.value as string);
-  }
-  return { value: [...new Set(ids)] };
-}
-
-/** A moment in the time zone of the shop: "2027-05-03 10:00", "3.5.2027", "2027-05-03T08:00:00Z". */
-function readMoment(text: string, { timeZone }: ReadTerms): Reading {
-  if (text === '') return { value: null };
-  if (/\dT\d.*(Z|[+-]\d\d:?\d\d)$/.test(text) && !Number.isNaN(Date.parse(text)))
-    return { value: new Date(text).toISOString() };
-  const match =
-    /^(?:(?<year>\d{4})-(?<month>\d{1,2})-(?<day>\d{1,2})|(?<day2>\d{1,2})\.(?<month2>\d{1,2})\.(?<year2>\d{4}))(?:[ T,]+(?<time>\d{1,2}:\d{2})(?::\d{2})?)?$/.exec(
-      text,
-    );
-  const { year, year2, month, month2, day, day2, time = '00:00' } = match?.groups ?? {};
-  const two = (digits: string | undefined) => (digits ?? '').padStart(2, '0');
-  const local = `${year ?? year2}-${two(month ?? month2)}-${two(day ?? day2)}T${time.padStart(5, '0')}`;
-  const moment = match ? momentFromLocal(local, timeZone) : null;
-  return moment === null ? { problem: `“${text}” is not a day, like 2027-05-03 10:00.` } : { value: moment };
-}
 const moment = (field: 'saleFrom' | 'saleUntil' | 'liveFrom' | 'liveUntil', label: string, aliases: string) =>
   ofProduct(field, label, aliases, {
     explains: 'A day, or a day and a time, like 2027-05-03 10:00; in the time zone of the shop. Empty for no end.',
@@ -115,38 +60,6 @@ const moment = (field: 'saleFrom' | 'saleUntil' | 'liveFrom' | 'liveUntil', labe
     },
     read: readMoment,
   });
-
-/** Grams; a number alone is meant in them. */
-function readWeight(text: string, { decimal }: ReadTerms): Reading {
-  if (text === '') return { value: null };
-  const [, number, unit] = /^(-?[\d.,'’\s]+)\s*([a-z]*)\.?$/i.exec(text) ?? [];
-  if (number === undefined) return { problem: `“${text}” is not a weight, like 350 g or 1.2 kg.` };
-  const read = readMeasure(`${plainNumber(number, decimal)} ${unit || 'g'}`, 'g');
-  return 'problem' in read
-    ? { problem: `“${text}” is not a weight, like 350 g.` }
-    : { value: Math.round(read.value / 1_000) };
-}
-
-function readQuantityPrices(text: string, { decimal }: ReadTerms): Reading {
-  const tiers: { from: number; off: number }[] = [];
-  for (const part of partsOf(text)) {
-    const match = /^(?:from\s*)?(\d+)\s*[:=]\s*-?([\d.,]+)\s*%$/.exec(part);
-    if (!match) return { problem: `“${part}” is not like “5: 10 %”.` };
-    tiers.push({ from: Number(match[1]), off: Math.round(Number(plainNumber(match[2]!, decimal)) * 100) });
-  }
-  return { value: tiers.sort((a, b) => a.from - b.from) };
-}
-
-function readOwnFields(text: string): Reading {
-  const fields = partsOf(text).map((part) => {
-    const at = part.indexOf(':');
-    return { label: part.slice(0, at).trim(), value: part.slice(at + 1).trim(), isRight: at > 0 };
-  });
-  const wrong = fields.find(({ isRight }) => !isRight);
-  return wrong
-    ? { problem: `“${wrong.value}” is not like “Material: ripstop”.` }
-    : { value: fields.map(({ label, value }) => ({ label, value })) };
-}
 
 /** The columns that all goods have, in the order in which files have them. */
 const usualColumns: readonly ExchangeColumn[] = [
@@ -386,85 +299,6 @@ const usualColumns: readonly ExchangeColumn[] = [
     read: (text, { names }) => (text === '' ? { value: null } : idOf(names.specSheet, 'spec sheet', text)),
   }),
 ];
-
-/** Which option a column of options is about, from 1, and whether it holds its name or its value. */
-export interface OptionColumn {
-  place: number;
-  holds: 'name' | 'value';
-}
-export function optionColumnOf(key: string): OptionColumn | undefined {
-  const match = /^option (\d) (name|value)$/.exec(key);
-  return match ? { place: Number(match[1]), holds: match[2] as 'name' | 'value' } : undefined;
-}
-
-const optionColumns: readonly ExchangeColumn[] = Array.from({ length: MAX_OPTIONS }, (_, i) => i).flatMap((i) => [
-  {
-    key: `option ${i + 1} name`,
-    label: `Option ${i + 1}`,
-    explains: 'What the variants of the product differ in, such as “Colour”.',
-    aliases: [`option${i + 1} name`, `option ${i + 1} name`, `attribute ${i + 1} name`, `variante ${i + 1} name`],
-    of: 'product' as const,
-    type: 'text' as const,
-    write: ({ options }: Product) => options[i]?.name ?? null,
-    read: (text: string) => ({ value: text }),
-  },
-  {
-    key: `option ${i + 1} value`,
-    label: `Value ${i + 1}`,
-    explains: 'The value that this variant has.',
-    aliases: [`option${i + 1} value`, `option ${i + 1} value`, `attribute ${i + 1} value(s)`, `variante ${i + 1} wert`],
-    of: 'variant' as const,
-    type: 'text' as const,
-    write: ({ options }: Product, variant: Variant | undefined) =>
-      options[i]?.values.find(({ id }) => id === variant?.values[i])?.name ?? null,
-    read: (text: string) => ({ value: text }),
-  },
-]);
-
-/** Id of the attribute that a column holds; undefined for other columns. */
-export const attributeOf = (key: string): string | undefined =>
-  key.startsWith('spec ') ? key.slice('spec '.length) : undefined;
-
-function readSpec({ type, unit, choices }: Attribute, typed: string, { decimal }: ReadTerms): Reading {
-  const text = typed.replace(/\u00a0/g, ' ');
-  if (text === '') return { value: undefined };
-  const number = decimal === ',' ? text.replace(/,/g, '.') : text;
-  switch (type) {
-    case 'number':
-      return readMeasure(number, unit);
-    case 'range':
-      return readRange(number, unit);
-    case 'yesNo':
-      return readYesNo(text);
-    case 'choice':
-    case 'choices': {
-      const ids: string[] = [];
-      for (const name of type === 'choice' ? [text] : text.split(/[,;|]/)) {
-        const found = namedLike(choices, (choice) => choice.name, name.trim());
-        if (!found) return { problem: `There is no “${name.trim()}” to choose.` };
-        ids.push(found.id);
-      }
-      return { value: ids };
-    }
-    default:
-      return { value: text };
-  }
-}
-
-const specColumn = (sheet: SpecSheet, attribute: Attribute, isDouble: boolean): ExchangeColumn => ({
-  key: `spec ${attribute.id}`,
-  label: isDouble ? `${attribute.name} (${sheet.name})` : attribute.name,
-  explains: `An attribute of the spec sheet “${sheet.name}”${attribute.unit && `, in ${attribute.unit}`}.`,
-  aliases: [],
-  of: 'product',
-  type: attribute.type === 'number' ? 'number' : 'text',
-  write: ({ specs }) => {
-    const value = specs[attribute.id];
-    if (attribute.type === 'number' && typeof value === 'number') return value / SPEC_SCALE;
-    return specWords(attribute, value) || null;
-  },
-  read: (text, terms) => readSpec(attribute, text, terms),
-});
 
 /** All columns that goods of a shop can have in files. */
 export function exchangeColumns(sheets: Iterable<SpecSheet>): ExchangeColumn[] {

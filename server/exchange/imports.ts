@@ -1,71 +1,32 @@
-import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Job } from '../../contract/bulk';
-import type {
-  exchangeRoutes,
-  ImportAnswer,
-  ImportPreview,
-  ImportSettings,
-  PlannedState,
+import {
+  plannedStates,
+  type exchangeRoutes,
+  type ImportAnswer,
+  type ImportPreview,
+  type ImportSettings,
+  type PlannedState,
 } from '../../contract/exchange';
-import { importSettingsSchema, plannedStates } from '../../contract/exchange';
 import type { BodyOf } from '../../contract/route';
-import { Accidents } from '../../core/exchange/accidents';
-import { exchangeColumns } from '../../core/exchange/columns';
-import type { ExchangeColumn } from '../../core/exchange/column';
-import type { FileTable, Found } from '../../core/exchange/group-rows';
+import type { FileTable } from '../../core/exchange/group-rows';
 import type { Matching } from '../../core/exchange/matchings';
-import { cellsOf, OWN_FIELD, planImport, type ImportChoices, type PlannedProduct } from '../../core/exchange/plan';
+import { cellsOf, OWN_FIELD } from '../../core/exchange/plan';
 import { decimalMarkOf, delimiterOf, headingKey, recogniseColumns } from '../../core/exchange/recognise';
 import { doneWords, type Done } from '../../core/history/done';
 import type { Product } from '../../core/model/product';
-import { plainBarcode } from '../../core/shared/barcode';
-import { nameIdentity } from '../../core/shared/same-name';
-import { freeSlug, slugFrom } from '../../core/shared/slug';
 import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
 import type { NewGroups } from '../jobs/work';
 import { newId } from '../shared/ids';
-import { invalidField, notFound } from '../shared/problem';
-import { cleanRichText } from '../shared/rich-text';
+import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import type { UserId } from '../state/product-or-refuse';
-import { isSlugTaken } from '../store/groups';
-import {
-  addImport,
-  endImport,
-  keepHeadings,
-  putImportSettings,
-  readHeadings,
-  readImport,
-  type ImportRow,
-} from '../store/imports';
+import { addImport, endImport, keepHeadings, putImportSettings, readHeadings } from '../store/imports';
 import { differenceOf, type ProductDifference } from '../store/product-difference';
+import { columnsOf, importOrRefuse, planOf, settingsOf, tableOf } from './plan-of-file';
 import { encodingOf, kindOf, readFile, textOf } from './read-file';
-import { namesOfShop } from './names';
 
 const SAMPLES = 3;
-/** Products that are planned before others are served. */
-const AT_ONCE = 200;
-
-export function importOrRefuse({ db }: Catalog, id: string): ImportRow {
-  const row = readImport(db, id);
-  if (!row) throw notFound(refusals.noSuchImport);
-  return row;
-}
-
-/** The table that was read last: while somebody works on a file, it is asked for again and again. */
-let latest: { key: string; table: FileTable } | undefined;
-
-const settingsOf = (row: ImportRow) => importSettingsSchema.parse(JSON.parse(row.settings));
-
-async function tableOf(row: ImportRow, settings: ImportSettings): Promise<FileTable> {
-  const { encoding, delimiter, hasHead } = settings;
-  const key = [row.id, encoding, delimiter, hasHead].join(' ');
-  if (latest?.key !== key) latest = { key, table: await readFile(row.content, row.name, settings) };
-  return latest.table;
-}
-
-const columnsOf = ({ working: { shop } }: Catalog): ExchangeColumn[] => exchangeColumns(shop.specSheets.values());
 
 /** By what rows can be found, the surest first. */
 function matchOf(columns: readonly (string | null)[]): Matching {
@@ -186,88 +147,6 @@ export async function changeImport(
   }
   putImportSettings(catalog.db, id, JSON.stringify(settings));
   return importAnswer(catalog, id);
-}
-
-/** Finds what rows speak of among the products of the shop. */
-function finderOf(catalog: Catalog): (by: Matching, text: string) => Found | undefined {
-  const maps = new Map<Matching, Map<string, Found>>();
-  const keyOf: Record<Matching, (text: string) => string> = {
-    sku: (text) => text.trim().toLowerCase(),
-    barcode: plainBarcode,
-    slug: slugFrom,
-    title: nameIdentity,
-  };
-  const built = (by: Matching) => {
-    const map = new Map<string, Found>();
-    const put = (text: string, found: Found) => {
-      const key = keyOf[by](text);
-      if (text !== '' && !map.has(key)) map.set(key, found);
-    };
-    for (const product of catalog.working.products.values())
-      if (by === 'slug' || by === 'title') put(product[by], { product });
-      else for (const variant of product.variants) put(variant[by], { product, variant });
-    return map;
-  };
-  return (by, text) => {
-    let map = maps.get(by);
-    if (!map) maps.set(by, (map = built(by)));
-    return map.get(keyOf[by](text));
-  };
-}
-
-interface Plan {
-  table: FileTable;
-  choices: ImportChoices;
-  planned: PlannedProduct[];
-  warnings: string[];
-  made: NewGroups;
-  /** products on the shop of which no row speaks, where they are to become drafts */
-  missing: Product[];
-}
-
-async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
-  const settings = settingsOf(row);
-  const table = await tableOf(row, settings);
-  const off = new Set(settings.columnsOff);
-  const choices: ImportChoices = {
-    ...settings,
-    columns: settings.columns.map((key, place) => (off.has(place) ? null : key)),
-  };
-  // Rows are found by a column even where its values are to stay.
-  const { names, made } = namesOfShop(catalog, settings.makesGroups);
-  const { shop } = catalog.working;
-  const slugs = new Set<string>();
-  const sheets = new Map(
-    [...shop.specSheets.values()].flatMap(({ id, attributes }) => attributes.map((each) => [each.id, id])),
-  );
-  const sources = {
-    columns: columnsOf(catalog),
-    names,
-    decimal: settings.decimal,
-    timeZone: shop.settings.timeZone,
-    cleanHtml: cleanRichText,
-    find: finderOf(catalog),
-    sheetOf: (attributeId: string) => sheets.get(attributeId),
-    newId,
-    freeSlug: (wanted: string) => {
-      const slug = freeSlug(slugFrom(wanted), (each) => slugs.has(each) || isSlugTaken(catalog.db, 'product', each));
-      slugs.add(slug);
-      return slug;
-    },
-    now: catalog.clock().toISOString(),
-  };
-  const accidents = new Accidents();
-  const planned: PlannedProduct[] = [];
-  for (const one of planImport(table, choices, sources)) {
-    accidents.see(one);
-    planned.push(one);
-    if (planned.length % AT_ONCE === 0) await nextTurn();
-  }
-  const spoken = new Set(planned.map(({ before }) => before?.id));
-  const missing = settings.draftsMissing
-    ? [...catalog.working.products.values()].filter(({ id, status }) => status === 'live' && !spoken.has(id))
-    : [];
-  return { table, choices, planned, made, missing, warnings: accidents.warnings(table, choices) };
 }
 
 const noCounts = () => Object.fromEntries(plannedStates.map((state) => [state, 0])) as Record<PlannedState, number>;

@@ -9,15 +9,8 @@ import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { dropImport, listImports } from '../store/imports';
 import { exportedFile, exportGoods, keptExports } from './exports';
-import {
-  changeImport,
-  importAnswer,
-  importOrRefuse,
-  previewImport,
-  refusedRows,
-  runImport,
-  takeImport,
-} from './imports';
+import { changeImport, importAnswer, previewImport, refusedRows, runImport, takeImport } from './imports';
+import { importOrRefuse } from './plan-of-file';
 import { writeRows } from './write-file';
 
 const MOST_BYTES = 30 * 1024 * 1024;
