@@ -1,7 +1,5 @@
 import { z } from 'zod';
-import { matchings } from '../core/exchange/matchings';
-import { importWays } from '../core/exchange/import-ways';
-import { rowKinds } from '../core/exchange/row-kinds';
+import { delimiters, importWays, matchings, rowKinds } from '../core/exchange/choices';
 import { jobSchema, whichSchema } from './bulk';
 import { route } from './route';
 
@@ -9,7 +7,6 @@ const whole = z.number().int();
 const ok = z.object({ ok: z.literal(true) });
 
 export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251'] as const;
-export const delimiters = [',', ';', '\t', '|'] as const;
 export const fileFormats = ['csv', 'xlsx', 'json'] as const;
 export type FileFormat = (typeof fileFormats)[number];
 
@@ -38,6 +35,24 @@ export const importSettingsSchema = z.strictObject({
   mended: z.record(z.string().regex(/^\d+:\d+$/), z.string().max(200_000)),
 });
 export type ImportSettings = z.infer<typeof importSettingsSchema>;
+
+const byPlace = <T extends z.ZodType>(value: T) => z.record(z.string().regex(/^\d{1,3}$/), value);
+
+/**
+ * What somebody changes of it. What is told of single columns, rows and cells joins what was chosen before: two tabs, or two
+ * quick hands, lose nothing of each other.
+ */
+const importChangesSchema = importSettingsSchema
+  .omit({ columns: true, columnsOff: true, leftOut: true, mended: true })
+  .extend({
+    fills: byPlace(key.nullable()).describe('for columns, by their places: what they fill'),
+    switches: byPlace(z.boolean()).describe('for columns, by their places: whether they change goods'),
+    leavesOut: importSettingsSchema.shape.leftOut.describe('rows that are to do nothing'),
+    takesBack: z.literal(true).describe('all rows that were left out do something again'),
+    mends: importSettingsSchema.shape.mended.describe('cells, by row:column, with what stands in them instead'),
+  })
+  .partial();
+export type ImportChanges = z.infer<typeof importChangesSchema>;
 
 const columnChoice = z.object({ key: z.string(), label: z.string(), explains: z.string() });
 
@@ -115,7 +130,7 @@ export const exchangeRoutes = {
     method: 'PATCH',
     path: '/api/imports/:id',
     summary: 'Change how a file is read, and what is to be done with it',
-    body: importSettingsSchema.partial(),
+    body: importChangesSchema,
     answer: importAnswer,
   }),
   dropImport: route({

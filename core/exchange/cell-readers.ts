@@ -23,10 +23,13 @@ export function idOf(list: NameList, what: string, name: string): Reading {
   return id === undefined ? { problem: `There is no ${what} “${name}”.` } : { value: id };
 }
 
-export function idsOf(list: NameList, what: string, text: string): Reading {
+/** Several things by name. A name that is known may hold the marks that part others; `also` parts where nothing else does. */
+export function idsOf(list: NameList, what: string, text: string, also?: string): Reading {
+  const parts = list.has(text) ? [text] : partsOf(text);
   const ids: string[] = [];
-  for (const name of partsOf(text)) {
-    const found = idOf(list, what, name);
+  for (const name of also && parts.length === 1 && !list.has(text) ? text.split(also) : parts) {
+    if (name.trim() === '') continue;
+    const found = idOf(list, what, name.trim());
     if ('problem' in found) return found;
     ids.push(found.value as string);
   }
@@ -64,8 +67,9 @@ export function readQuantityPrices(text: string, { decimal }: ReadTerms): Readin
   const tiers: { from: number; off: number }[] = [];
   for (const part of partsOf(text)) {
     const match = /^(?:from\s*)?(\d+)\s*[:=]\s*-?([\d.,]+)\s*%$/.exec(part);
-    if (!match) return { problem: `“${part}” is not like “5: 10 %”.` };
-    tiers.push({ from: Number(match[1]), off: Math.round(Number(plainNumber(match[2]!, decimal)) * 100) });
+    const off = match && plainNumber(match[2]!, decimal);
+    if (!match || off === undefined) return { problem: `“${part}” is not like “5: 10 %”.` };
+    tiers.push({ from: Number(match[1]), off: Math.round(Number(off) * 100) });
   }
   return { value: tiers.sort((a, b) => a.from - b.from) };
 }

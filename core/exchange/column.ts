@@ -1,5 +1,4 @@
 import type { Product, Variant } from '../model/product';
-import { parseMoney } from '../shared/money';
 
 /** What one cell of a file holds. */
 export type Cell = string | number | boolean | null;
@@ -18,9 +17,14 @@ export interface ExchangeNames {
 
 export interface NameList {
   nameOf: (id: string) => string;
+  has: (name: string) => boolean;
   /** undefined where there is none, and none is to be made */
   idOf: (name: string) => string | undefined;
 }
+
+/** A cell as text. */
+export const cellText = (cell: Cell): string =>
+  cell === null ? '' : typeof cell === 'boolean' ? (cell ? 'yes' : 'no') : String(cell);
 
 /** How the cells of a file are read. */
 export interface ReadTerms {
@@ -54,6 +58,10 @@ export interface ExchangeColumn {
   read: (text: string, terms: ReadTerms) => Reading;
   /** the field that it fills; none for columns that say which option or attribute is meant, and for addresses */
   field?: keyof Product | keyof Variant;
+  /** a product cannot be without it: an empty cell leaves it as it is */
+  isNeeded?: true;
+  /** only what is new gets it from a file */
+  isForNew?: true;
 }
 
 /** Several things in one cell stand with this between them. */
@@ -77,20 +85,25 @@ export function readYesNo(text: string): Reading {
   return NO.has(word) ? { value: false } : { problem: 'This has to be yes or no.' };
 }
 
-/** A number with the decimal mark of the file, as other readings expect it: "1.234,5" → "1234.5". */
-export function plainNumber(text: string, decimal: ReadTerms['decimal']): string {
+/**
+ * A number with the decimal mark of the file, as other readings expect it: "1.234,5" → "1234.5". A mark that parts no thousands
+ * is no mark of this file: undefined, to be refused rather than read as a hundred times as much.
+ */
+export function plainNumber(text: string, decimal: ReadTerms['decimal']): string | undefined {
   const bare = text.replace(/[\s\u00a0'’]/g, '');
+  const isRight = decimal === ',' ? /^-?\d+(\.\d{3})*(,\d*)?$/ : /^-?\d+(,\d{3})*(\.\d*)?$/;
+  if (!isRight.test(bare)) return undefined;
   return decimal === ',' ? bare.replace(/\./g, '').replace(',', '.') : bare.replace(/,/g, '');
 }
 
 /** An amount in minor units, whatever currency stands beside it; nothing where the cell is empty. */
 export function readAmount(text: string, { decimal }: ReadTerms): Reading {
   if (text === '') return { value: null };
-  const bare = plainNumber(text.replace(/[^\d.,\s\u00a0'’-]/g, ''), decimal);
+  const number = plainNumber(text.replace(/[^\d.,\s\u00a0'’-]/g, ''), decimal);
   // Files of other programs tell more decimals than there are.
-  const isLong = /^-?\d+\.\d{3,}$/.test(bare);
-  const minor = isLong ? Math.round(Number(bare) * 100) : parseMoney(bare);
-  return minor === undefined || !/\d/.test(text) ? { problem: `“${text}” is not an amount.` } : { value: minor };
+  return number === undefined
+    ? { problem: `“${text}” is not an amount.` }
+    : { value: Math.round(Number(number) * 100) };
 }
 
 /** A whole number; nothing where the cell is empty. */

@@ -1,6 +1,7 @@
 import { productKinds, statuses, taxClasses, unitPricings, whenSoldOutChoices } from '../model/product-values';
 import type { Product, Variant } from '../model/product';
-import type { SpecSheet } from '../model/spec-sheet';
+import type { Attribute, SpecSheet } from '../model/spec-sheet';
+import { nameIdentity } from '../shared/same-name';
 import { slugFrom } from '../shared/slug';
 import { localOfMoment } from '../shared/moment';
 import { packageWords, readDuration, readSize } from '../shared/units';
@@ -37,16 +38,14 @@ const ofVariant = (field: keyof Variant, label: string, aliases: string, more: M
   ...more,
 });
 
-const money = {
-  type: 'money' as const,
-  read: readAmount,
-  write: (field: keyof Variant) => (_product: Product, variant: Variant | undefined) => {
-    const amount = variant?.[field] as number | null | undefined;
-    return amount === null || amount === undefined ? null : amount / 100;
-  },
-};
-const amount = (field: keyof Variant, label: string, aliases: string, explains: string) =>
-  ofVariant(field, label, aliases, { type: money.type, read: money.read, write: money.write(field), explains });
+const amount = (field: 'price' | 'salePrice' | 'cost', label: string, aliases: string, explains: string) =>
+  ofVariant(field, label, aliases, {
+    type: 'money',
+    explains,
+    write: (_product, variant) => (variant?.[field] == null ? null : variant[field] / 100),
+    read: (text, terms) =>
+      text === '' && field === 'price' ? { problem: 'A variant needs a price.' } : readAmount(text, terms),
+  });
 
 const count = { type: 'number' as const, read: readWhole };
 const yesNo = { type: 'yesNo' as const, read: readYesNo };
@@ -64,6 +63,8 @@ const moment = (field: 'saleFrom' | 'saleUntil' | 'liveFrom' | 'liveUntil', labe
 /** The columns that all goods have, in the order in which files have them. */
 const usualColumns: readonly ExchangeColumn[] = [
   ofProduct('slug', 'Address', 'slug,handle,url key,url,permalink,adresse,identifiant', {
+    isNeeded: true,
+    isForNew: true,
     explains: 'The last part of the page’s address. Rows with the same one are the variants of one product.',
     read: (text) => ({ value: text === '' ? '' : slugFrom(text.replace(/^.*\//, '')) }),
   }),
@@ -72,10 +73,13 @@ const usualColumns: readonly ExchangeColumn[] = [
     'Title',
     'name,product,product name,product title,produktname,artikelname,bezeichnung,titel,nom,titre,nombre',
     {
+      isNeeded: true,
       explains: 'The name of the product. Rows below without a title belong to the same product.',
     },
   ),
   ofProduct('kind', 'Kind', 'product type,type,art,produktart', {
+    isNeeded: true,
+    isForNew: true,
     explains: `One of: ${productKinds.join(', ')}.`,
     ...oneOf(productKinds, {
       simple: 'physical',
@@ -88,6 +92,7 @@ const usualColumns: readonly ExchangeColumn[] = [
     }),
   }),
   ofProduct('status', 'Standing', 'status,state,published,visibility,active,aktiv,sichtbar,online,verfügbar', {
+    isNeeded: true,
     explains: 'live, draft or off.',
     ...oneOf(statuses, {
       yes: 'live',
@@ -145,7 +150,7 @@ const usualColumns: readonly ExchangeColumn[] = [
   ofProduct('tagIds', 'Tags', 'tag,keywords,schlagwörter,schlagworte,stichwörter,étiquettes,etiquetas', {
     explains: 'Names with semicolons between.',
     write: ({ tagIds }, _variant, { names }) => tagIds.map(names.tag.nameOf).join(BETWEEN),
-    read: (text, { names }) => idsOf(names.tag, 'tag', text.includes(';') ? text : text.replace(/,/g, ';')),
+    read: (text, { names }) => idsOf(names.tag, 'tag', text, ','),
   }),
   ofProduct('taxClass', 'Tax', 'tax class,tax,steuer,steuerklasse,mwst,vat,tva', {
     explains: `One of: ${taxClasses.join(', ')}.`,
@@ -303,14 +308,17 @@ const usualColumns: readonly ExchangeColumn[] = [
 /** All columns that goods of a shop can have in files. */
 export function exchangeColumns(sheets: Iterable<SpecSheet>): ExchangeColumn[] {
   const all = [...sheets];
+  const usual = [...usualColumns, ...optionColumns];
+  const names = [
+    ...usual.map(({ label }) => label),
+    ...all.flatMap(({ attributes }) => attributes.map(({ name }) => name)),
+  ];
   const met = new Map<string, number>();
-  for (const { attributes } of all) for (const { name } of attributes) met.set(name, (met.get(name) ?? 0) + 1);
+  for (const name of names.map(nameIdentity)) met.set(name, (met.get(name) ?? 0) + 1);
+  const isDouble = ({ name }: Attribute) => met.get(nameIdentity(name))! > 1;
   return [
-    ...usualColumns,
-    ...optionColumns,
-    ...all.flatMap((sheet) =>
-      sheet.attributes.map((attribute) => specColumn(sheet, attribute, met.get(attribute.name)! > 1)),
-    ),
+    ...usual,
+    ...all.flatMap((sheet) => sheet.attributes.map((attribute) => specColumn(sheet, attribute, isDouble(attribute)))),
   ];
 }
 
@@ -322,4 +330,7 @@ export const notInFiles: Readonly<Record<string, string>> = {
   files: 'files come with an archive, not in a cell',
   pictureId: 'pictures come with an archive, not in a cell',
   specs: 'each attribute has a column of its own',
+  goesWith: 'leads to other goods by a rule, which a cell cannot hold',
+  stepUp: 'leads to other goods by a rule, which a cell cannot hold',
+  similar: 'leads to other goods by a rule, which a cell cannot hold',
 };

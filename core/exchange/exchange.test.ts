@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { productFields } from '../model/product-fields';
+import { productFields, relationFields } from '../model/product-fields';
 import { variantFields } from '../model/variant-fields';
 import type { Product } from '../model/product';
 import type { Attribute } from '../model/spec-sheet';
@@ -7,10 +7,10 @@ import { productOf } from '../testing/shop';
 import { isSameName } from '../shared/same-name';
 import { Accidents } from './accidents';
 import { exchangeColumns, notInFiles } from './columns';
-import { PATH_BETWEEN, type NameList } from './column';
+import { cellText, PATH_BETWEEN, type NameList } from './column';
 import type { FileTable } from './group-rows';
-import type { Matching } from './matchings';
-import { OWN_FIELD, planImport, type ImportChoices, type ImportSources } from './plan';
+import { OWN_FIELD, type Matching } from './choices';
+import { planImport, type ImportChoices, type ImportSources } from './plan';
 import { decimalMarkOf, delimiterOf, recogniseColumns } from './recognise';
 import { rowsOfGoods } from './table-of-goods';
 
@@ -26,14 +26,17 @@ const sheet = {
       type: 'choices',
       choices: [
         { id: 'c_ripstop', name: 'Ripstop' },
-        { id: 'c_cotton', name: 'Cotton' },
+        { id: 'c_cotton', name: 'Cotton, waxed' },
       ],
     }),
+    // Called like a column that all goods have.
+    attribute('a_weight', 'Weight', { type: 'text' }),
     attribute('a_bag', 'With a bag', { type: 'yesNo' }),
   ],
 };
 const list = (names: Readonly<Record<string, string>>): NameList => ({
   nameOf: (id) => names[id] ?? 'deleted',
+  has: (name) => Object.values(names).some((each) => isSameName(each, name)),
   idOf: (name) => Object.keys(names).find((id) => isSameName(names[id]!, name)),
 });
 const names = {
@@ -64,12 +67,14 @@ function sources(shop: readonly Product[], more: Partial<ImportSources> = {}): I
     sheetOf: () => sheet.id,
     newId: (kind) => `${kind[0]}_new${String(++made).padStart(6, '0')}`,
     freeSlug: (wanted) => wanted.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
+    nextFeaturedPlace: 7,
     now: '2027-03-01T10:00:00.000Z',
     ...more,
   };
 }
 const usual = (table: FileTable, more: Partial<ImportChoices> = {}): ImportChoices => ({
   columns: more.columns ?? recogniseColumns(table, columns, new Map()).map(({ key }) => key),
+  columnsOff: [],
   match: 'sku',
   way: 'both',
   hasHead: true,
@@ -93,7 +98,7 @@ const plan = (
 
 test('every field has a column, or a reason why it has none', () => {
   const filled = new Set(columns.map(({ field }) => field as string));
-  for (const name of [...Object.keys(productFields), ...Object.keys(variantFields)])
+  for (const name of [productFields, variantFields, relationFields].flatMap(Object.keys))
     expect([name, filled.has(name) !== name in notInFiles]).toEqual([name, true]);
   expect(new Set(columns.map(({ key }) => key)).size).toBe(columns.length);
 });
@@ -111,7 +116,7 @@ const whole = (max: number) => fc.option(fc.integer({ min: 0, max }));
 const productArbitrary: fc.Arbitrary<Product> = fc
   .record({
     title: words,
-    summary: fc.oneof(fc.constant(''), words),
+    summary: fc.oneof(fc.constant(''), words, fc.constant(' spaces around '), fc.constant("'=marked")),
     description: one('', '<p>Light, and <strong>quick</strong></p>'),
     kind: one('physical', 'service', 'giftCard'),
     status: one('live', 'draft', 'off'),
@@ -167,15 +172,21 @@ const productArbitrary: fc.Arbitrary<Product> = fc
       pictureId: null,
     }));
     const hasOptions = variants.length > 1;
+    // Each kind has only its own parts.
+    const [isSent, isService, isCard] = ['physical', 'service', 'giftCard'].map((kind) => kind === fields.kind);
     return {
       ...productOf('p_000001'),
       ...fields,
+      ...(!isSent && { weight: null, size: null, dispatchDays: null }),
+      duration: isService ? fields.duration : null,
+      ownValue: isCard ? fields.ownValue : null,
       slug: 'the-kite',
       specSheetId: 's_kites1',
       options: hasOptions ? [{ id: 'o_size', name: 'Size', listId: null, values }] : [],
       variants: variants.map(({ name, ...variant }, i) => ({
         ...productOf('p_000001').variants[0]!,
         ...variant,
+        weight: isSent ? variant.weight : null,
         customsCode: '',
         id: `v_00000${i}`,
         sku: `SKU-${i}`,
@@ -223,9 +234,10 @@ test('in an empty shop it makes the same product again, but for ids', () => {
       expect(planned!.problems).toEqual([]);
       const again = planned!.after!;
       const terms = { timeZone: 'Europe/Amsterdam', names };
-      expect([...rowsOfGoods([again], columns, 'variants', terms)]).toEqual([
-        ...rowsOfGoods([product], columns, 'variants', terms),
-      ]);
+      // Spaces around words are not seen, and do not come back.
+      const seen = (of: Product) =>
+        [...rowsOfGoods([of], columns, 'variants', terms)].map((row) => row.map((cell) => cellText(cell).trim()));
+      expect(seen(again)).toEqual(seen(product));
     }),
     { numRuns: 200 },
   );
@@ -340,6 +352,48 @@ test('what cannot be: two rows of one variant, a sale above the price, another o
   expect(refused('Title|Price|Barcode\nWren|10|123')[0]).toMatch(/./);
   const [planned] = plan(table('Title|Description\nWren|<p>Fine</p><script>alert(1)</script>'));
   expect(planned!.after!.description).toBe('<p>Fine</p>');
+});
+
+test('a column that is off still tells which product a row is about', () => {
+  const of = table(`
+    SKU | Title       | Price
+    T-1 | Other words | 25`);
+  const [planned, ...more] = plan(of, [tern()], { columnsOff: [0, 1] });
+  expect(more).toEqual([]);
+  expect(planned).toMatchObject({ state: 'changed', cells: [{ column: 2 }], after: { title: 'Tern' } });
+});
+
+test('the other decimal mark is refused, not read as a hundred times as much', () => {
+  const messages = (price: string, decimal: '.' | ',') =>
+    plan(table(`Title|Price\nWren|${price}`), [], {}, { decimal })[0]!.problems.map(({ message }) => message);
+  expect(messages('12,50', '.')).toEqual(['“12,50” is not an amount.']);
+  expect(messages('12.50', ',')).toEqual(['“12.50” is not an amount.']);
+  for (const [price, decimal] of [
+    ['1,250.00', '.'],
+    ['1.250,00 €', ','],
+    ["1'250.5", '.'],
+    ['12.5000', '.'],
+  ] as const)
+    expect([price, messages(price, decimal)]).toEqual([price, []]);
+});
+
+test('what only other kinds have, and what a file cannot say, is refused; the address stays', () => {
+  const message = (text: string, shop: Product[] = []) => plan(table(text), shop)[0]!.problems[0]?.message;
+  expect(message('Title|Kind|Weight|Price\nKnots|service|300|5')).toBe('A service has no weight.');
+  expect(message('Title|Kind|Price\nSet|bundle|5')).toMatch(/made on its page/);
+  expect(message('SKU|Address\nT-1|another', [tern()])).toBe('The address of a product is changed on its page.');
+  expect(message('SKU|Address\nT-1|https://shop.example/p/p-000002', [tern()])).toBeUndefined();
+  expect(message('SKU|Kind\nT-1|service', [tern()])).toBe('The kind of a product is changed on its page.');
+  expect(message('SKU|Kind\nT-1|simple', [tern()])).toBeUndefined();
+  expect(message('SKU|Price\nT-1|', [tern()])).toBe('A variant needs a price.');
+  expect(message('SKU|Sale from|Sale until\nT-1|2027-03-02|2027-03-01', [tern()])).toMatch(/./);
+  expect(message('SKU|Quantity prices\nT-1|5: 10 %; 5: 20 %', [tern()])).toMatch(/./);
+});
+
+test('who becomes featured stands behind those who are', () => {
+  const [planned] = plan(table('SKU|Featured\nT-1|yes'), [tern()]);
+  expect(planned!.after).toMatchObject({ featured: true, featuredPlace: 7 });
+  expect(plan(table('SKU|Featured\nT-1|no'), [planned!.after!])[0]!.after).toMatchObject({ featuredPlace: 0 });
 });
 
 describe('the usual accidents', () => {

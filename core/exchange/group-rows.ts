@@ -1,5 +1,5 @@
 import type { Product, Variant } from '../model/product';
-import type { Matching } from './matchings';
+import type { Matching } from './choices';
 import { nameIdentity } from '../shared/same-name';
 
 /** A table as a file holds it: all cells as text. */

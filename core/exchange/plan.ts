@@ -2,24 +2,24 @@ import { productDefaults, variantDefaults, type Option, type Product, type Varia
 import { productFields } from '../model/product-fields';
 import { variantFields } from '../model/variant-fields';
 import type { Field } from '../model/fields';
-import { refuseSalePrice } from '../pricing/price';
+import { refuseQuantityPrices, refuseSalePrice, refuseSpan } from '../pricing/price';
+import { kindParts, type KindParts } from '../products/kinds';
 import type { NewId } from '../products/merge-split';
 import { MAX_OPTIONS, MAX_VARIANTS } from '../products/variants';
+import { canonicalJson } from '../shared/canonical-json';
 import { isSameName } from '../shared/same-name';
 import { optionColumnOf } from './option-columns';
 import { attributeOf } from './spec-columns';
-import type { Cell, ExchangeColumn, ReadTerms, WriteTerms } from './column';
+import { cellText, type Cell, type ExchangeColumn, type ReadTerms, type WriteTerms } from './column';
 import { groupRows, type FileTable, type Found, type RowGroup } from './group-rows';
-import type { ImportWay } from './import-ways';
-import type { Matching } from './matchings';
-
-/** Of a column that becomes a field of the product’s own. */
-export const OWN_FIELD = 'own field';
+import { OWN_FIELD, type ImportWay, type Matching } from './choices';
 
 /** What a seller chose for a file. */
 export interface ImportChoices {
   /** for each column of the file the key of what it fills; null for nothing */
   columns: readonly (string | null)[];
+  /** columns that rows are found by, but whose values change nothing */
+  columnsOff: readonly number[];
   match: Matching;
   way: ImportWay;
   /** the first row of the file tells what the columns are */
@@ -36,6 +36,8 @@ export interface ImportSources extends ReadTerms, WriteTerms {
   sheetOf: (attributeId: string) => string | undefined;
   newId: NewId;
   freeSlug: (wanted: string) => string;
+  /** behind all products that are featured already */
+  nextFeaturedPlace: number;
   /** UTC */
   now: string;
 }
@@ -81,9 +83,18 @@ export function cellsOf({ rows }: FileTable, { columns, mended }: ImportChoices)
   };
 }
 
-const schemaOf = (field: Field) => field.typed ?? field.stored;
-const cellText = (cell: Cell): string =>
-  cell === null ? '' : typeof cell === 'boolean' ? (cell ? 'yes' : 'no') : String(cell);
+/** Why a field cannot have a value, in its own words. */
+const problemOf = (field: Field, value: unknown): string | undefined =>
+  (field.typed ?? field.stored).safeParse(value).error?.issues[0]?.message;
+
+/** Why a product of a kind cannot have a value of a field: it is part of other kinds. */
+const misfitOf = ({ part, usual, words }: Field, value: unknown, kind: KindParts): string | undefined =>
+  part !== undefined && !kind[part] && canonicalJson(value) !== canonicalJson(usual)
+    ? `A ${kind.name} has no ${words}.`
+    : undefined;
+
+/** A cell as people see it: spaces around are no part of it. */
+const seenText = (cell: Cell): string => cellText(cell).trim();
 
 /** Plans what the rows of each product come to; one after another, so that others can be served between. */
 export function* planImport(
@@ -121,8 +132,9 @@ class GroupPlan {
     readonly at: (row: number, place: number) => string,
     byKey: ReadonlyMap<string, ExchangeColumn>,
   ) {
+    const isOff = new Set(choices.columnsOff);
     this.#used = choices.columns.flatMap((key, place) => {
-      const column = key === null ? undefined : byKey.get(key);
+      const column = key === null || isOff.has(place) ? undefined : byKey.get(key);
       return column ? [{ place, column }] : [];
     });
   }
@@ -215,6 +227,7 @@ class GroupPlan {
       variants: same && variants.length === before.variants.length ? before.variants : variants,
     };
     if (!before) product.slug = sources.freeSlug(product.slug || product.title);
+    if (product.featured !== base.featured) product.featuredPlace = product.featured ? sources.nextFeaturedPlace : 0;
     return { product, variantOf };
   }
 
@@ -262,13 +275,8 @@ class GroupPlan {
       const other = this.group.rows.find((each) => this.at(each, place) !== '' && this.at(each, place) !== text);
       if (other !== undefined)
         this.#refuse(other, place, `Row ${this.#lineOf(row)} of the same product says something else.`);
-      // A product cannot be without these: an empty cell leaves them as they are.
-      if (
-        text === '' &&
-        (column.key === 'title' || column.key === 'slug' || column.key === 'kind' || column.key === 'status')
-      )
-        continue;
-      if (text === cellText(column.write(base, base.variants[0], this.sources)) && !isNew) continue;
+      if (text === '' && column.isNeeded) continue;
+      if (text === seenText(column.write(base, base.variants[0], this.sources)) && !isNew) continue;
       const read = column.read(text, this.sources);
       if ('problem' in read) {
         this.#refuse(row, place, read.problem);
@@ -276,11 +284,17 @@ class GroupPlan {
       }
       const attributeId = attributeOf(column.key);
       if (attributeId !== undefined) this.#putSpec(values, base, attributeId, read.value, row, place);
-      else if (column.key === 'kind' && !isNew && read.value !== base.kind)
-        this.#refuse(row, place, 'The kind of a product is changed on its page.');
+      else if (!isNew && column.isForNew) this.#refuseOther(base, column, read.value, row, place);
       else values[column.field!] = read.value;
     }
     return { ...values, ...this.#ownFields(values, base) };
+  }
+
+  /** Of what a file gives only to new products. */
+  #refuseOther(base: Product, { field }: ExchangeColumn, value: unknown, row: number, place: number): void {
+    const name = field as keyof typeof productFields;
+    if (value !== base[name])
+      this.#refuse(row, place, `The ${productFields[name].words} of a product is changed on its page.`);
   }
 
   #putSpec(
@@ -308,7 +322,7 @@ class GroupPlan {
     const { columns } = this.choices;
     let customFields = (values.customFields as Product['customFields'] | undefined) ?? base.customFields;
     columns.forEach((key, place) => {
-      if (key !== OWN_FIELD) return;
+      if (key !== OWN_FIELD || this.choices.columnsOff.includes(place)) return;
       const label = this.table.head[place]!;
       const value = this.group.rows.map((row) => this.at(row, place)).find(Boolean) ?? '';
       const rest = customFields.filter((each) => !isSameName(each.label, label));
@@ -371,7 +385,7 @@ class GroupPlan {
     for (const { place, column } of this.#used) {
       if (column.of !== 'variant' || optionColumnOf(column.key)) continue;
       const text = this.at(row, place);
-      if (!isNew && text === cellText(column.write(this.group.product!, variant, this.sources))) continue;
+      if (!isNew && text === seenText(column.write(this.group.product!, variant, this.sources))) continue;
       const read = column.read(text, this.sources);
       if ('problem' in read) this.#refuse(row, place, read.problem);
       else values[column.field!] = read.value;
@@ -380,57 +394,56 @@ class GroupPlan {
     return isChanged ? { ...variant, ...values } : variant;
   }
 
-  /** What no product can be, in the words of its fields. */
+  /** What no product can be, in the words of its fields: of what the rows change. */
   #check(product: Product, before: Product | undefined, variantOf: ReadonlyMap<number, Variant>): void {
-    const { rows } = this.group;
-    const seen = new Set(this.#problems.map(({ row, column }) => `${row}:${column}`));
-    const refuse = (row: number, place: number, message: string) => {
-      if (!seen.has(`${row}:${place}`)) this.#refuse(row, place, message);
+    const first = this.group.rows[0]!;
+    const broken = new Set(this.#problems.map(({ row, column }) => `${row}:${column}`));
+    const refuse = (row: number, place: number | undefined, message: string | undefined) => {
+      if (message !== undefined && !broken.has(`${row}:${place}`)) this.#refuse(row, place, message);
     };
-    if (product.title === '') this.#refuse(rows[0]!, this.#place('title'), 'A product needs a title.');
+    if (product.title === '') refuse(first, this.#place('title'), 'A product needs a title.');
     if (product.variants.length > MAX_VARIANTS)
-      this.#refuse(rows[0]!, null, `A product can have at most ${MAX_VARIANTS} variants.`);
+      refuse(first, undefined, `A product can have at most ${MAX_VARIANTS} variants.`);
+    const kind = kindParts[product.kind];
+    if (!before && kind.slots)
+      refuse(first, this.#place('kind'), 'A bundle is made on its page: a file cannot say what is in it.');
+    if (!kind.options && product.options !== before?.options && product.options.length > 0)
+      refuse(first, this.#place('option 1 value'), `A ${kind.name} has no options.`);
     for (const { place, column } of this.#used) {
-      const { field, of } = column;
-      if (field === undefined || column.key === 'slug') continue;
-      if (column.key === 'title' && product.title === '') continue;
-      const fields: Readonly<Record<string, Field>> = of === 'product' ? productFields : variantFields;
-      const schema = schemaOf(fields[field]!);
-      const problemOf = (value: unknown) => schema.safeParse(value).error?.issues[0]?.message;
-      if (of === 'product') {
-        const value = product[field as keyof Product];
-        const message = before?.[field as keyof Product] === value ? undefined : problemOf(value);
-        if (message) refuse(rows[0]!, place, message);
-      }
+      if (column.of !== 'product' || column.field === undefined || this.#isPlaceOf('title', place, product)) continue;
+      const name = column.field as keyof typeof productFields;
+      const value: unknown = product[name];
+      if (value === before?.[name]) continue;
+      refuse(first, place, misfitOf(productFields[name], value, kind) ?? problemOf(productFields[name], value));
     }
-    this.#checkVariants(variantOf, refuse);
-  }
-
-  #checkVariants(
-    variantOf: ReadonlyMap<number, Variant>,
-    refuse: (row: number, place: number, message: string) => void,
-  ): void {
-    const was = new Set(this.group.product?.variants ?? []);
+    const spans = [
+      ['saleFrom', 'saleUntil'],
+      ['liveFrom', 'liveUntil'],
+    ] as const;
+    for (const [from, until] of spans)
+      if (product[from] !== before?.[from] || product[until] !== before[until])
+        refuse(first, this.#place(until) ?? this.#place(from), refuseSpan(product[from], product[until]));
+    if (product.quantityPrices !== before?.quantityPrices)
+      refuse(first, this.#place('quantityPrices'), refuseQuantityPrices(product.quantityPrices)?.message);
+    const was = new Set(before?.variants);
     for (const [row, variant] of variantOf) {
       if (was.has(variant)) continue;
       for (const { place, column } of this.#used) {
         if (column.of !== 'variant' || column.field === undefined) continue;
-        const field = (variantFields as Readonly<Record<string, Field>>)[column.field]!;
-        const message = schemaOf(field).safeParse(variant[column.field as keyof Variant]).error?.issues[0]?.message;
-        if (message)
-          refuse(
-            row,
-            place,
-            column.field === 'price' && (variant.price as number | null) === null
-              ? 'A variant needs a price.'
-              : message,
-          );
+        const name = column.field as keyof typeof variantFields;
+        refuse(
+          row,
+          place,
+          misfitOf(variantFields[name], variant[name], kind) ?? problemOf(variantFields[name], variant[name]),
+        );
       }
-      const tooHigh =
-        (variant.price as number | null) === null ? undefined : refuseSalePrice(variant.price, variant.salePrice);
-      if (tooHigh) refuse(row, this.#place('variant salePrice') ?? this.#place('variant price') ?? 0, tooHigh);
+      const blamed = this.#place('variant salePrice') ?? this.#place('variant price');
+      refuse(row, blamed, refuseSalePrice(variant.price, variant.salePrice));
     }
   }
+
+  /** A missing title is told once, in its own words. */
+  #isPlaceOf = (key: string, place: number, { title }: Product) => title === '' && this.#place(key) === place;
 
   #cells(before: Product | undefined, after: Product, variantOf: ReadonlyMap<number, Variant>): PlannedCell[] {
     const cells: PlannedCell[] = [];
@@ -453,7 +466,7 @@ class GroupPlan {
         }
     }
     this.choices.columns.forEach((key, place) => {
-      if (key !== OWN_FIELD) return;
+      if (key !== OWN_FIELD || this.choices.columnsOff.includes(place)) return;
       const valueIn = (product: Product | undefined) =>
         product?.customFields.find(({ label }) => isSameName(label, this.table.head[place]!))?.value ?? '';
       add(this.group.rows[0]!, place, valueIn(before), valueIn(after));

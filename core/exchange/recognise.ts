@@ -1,5 +1,6 @@
 import { nameIdentity } from '../shared/same-name';
 import { barcodeProblem, plainBarcode } from '../shared/barcode';
+import { delimiters, type Delimiter } from './choices';
 import type { ExchangeColumn } from './column';
 import type { FileTable } from './group-rows';
 
@@ -94,9 +95,6 @@ export function decimalMarkOf({ rows }: FileTable): '.' | ',' {
   return commas > points ? ',' : '.';
 }
 
-const DELIMITERS = [',', ';', '\t', '|'] as const;
-export type Delimiter = (typeof DELIMITERS)[number];
-
 /** What parts the cells of a text: the mark that stands equally often in most lines, quoted text left aside. */
 export function delimiterOf(text: string): Delimiter {
   const lines = text
@@ -105,12 +103,12 @@ export function delimiterOf(text: string): Delimiter {
     .split(/\r\n|\r|\n/)
     .filter((line) => line.trim() !== '')
     .slice(0, 50);
-  const scores = DELIMITERS.map((delimiter) => {
+  const scores = delimiters.map((delimiter) => {
     const counts = lines.map((line) => line.split(delimiter).length - 1);
     const first = counts[0] ?? 0;
     return first === 0
       ? 0
       : (counts.filter((count) => count === first).length / counts.length) * Math.min(first, 20) + first / 100;
   });
-  return DELIMITERS[scores.indexOf(Math.max(...scores))] ?? ',';
+  return delimiters[scores.indexOf(Math.max(...scores))] ?? ',';
 }

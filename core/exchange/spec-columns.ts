@@ -2,7 +2,8 @@ import type { Attribute, SpecSheet } from '../model/spec-sheet';
 import { SPEC_SCALE, specWords } from '../products/spec-values';
 import { namedLike } from '../shared/same-name';
 import { readMeasure, readRange } from '../shared/units';
-import { readYesNo, type ExchangeColumn, type Reading, type ReadTerms } from './column';
+import { idsOf } from './cell-readers';
+import { BETWEEN, readYesNo, type ExchangeColumn, type NameList, type Reading, type ReadTerms } from './column';
 
 /** Id of the attribute that a column holds; undefined for other columns. */
 export const attributeOf = (key: string): string | undefined =>
@@ -21,13 +22,13 @@ function readSpec({ type, unit, choices }: Attribute, typed: string, { decimal }
       return readYesNo(text);
     case 'choice':
     case 'choices': {
-      const ids: string[] = [];
-      for (const name of type === 'choice' ? [text] : text.split(/[,;|]/)) {
-        const found = namedLike(choices, (choice) => choice.name, name.trim());
-        if (!found) return { problem: `There is no “${name.trim()}” to choose.` };
-        ids.push(found.id);
-      }
-      return { value: ids };
+      const find = (name: string) => namedLike(choices, (choice) => choice.name, name);
+      const list: NameList = {
+        nameOf: (id) => choices.find((choice) => choice.id === id)?.name ?? '',
+        has: (name) => find(name) !== undefined,
+        idOf: (name) => find(name)?.id,
+      };
+      return idsOf(list, 'choice', text, ',');
     }
     default:
       return { value: text };
@@ -45,6 +46,11 @@ export const specColumn = (sheet: SpecSheet, attribute: Attribute, isDouble: boo
   write: ({ specs }) => {
     const value = specs[attribute.id];
     if (attribute.type === 'number' && typeof value === 'number') return value / SPEC_SCALE;
+    if (Array.isArray(value))
+      return attribute.choices
+        .filter(({ id }) => value.includes(id))
+        .map(({ name }) => name)
+        .join(BETWEEN);
     return specWords(attribute, value) || null;
   },
   read: (text, terms) => readSpec(attribute, text, terms),

@@ -1,5 +1,5 @@
 import type { Product, Variant } from '../model/product';
-import type { RowKind } from './row-kinds';
+import type { RowKind } from './choices';
 import type { Cell, ExchangeColumn, WriteTerms } from './column';
 
 /**

@@ -1,9 +1,9 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { exchangeRoutes, type ImportSettings, type PlannedState } from '../../contract/exchange';
+import { exchangeRoutes, type ImportChanges, type PlannedState } from '../../contract/exchange';
 import type { BodyInput } from '../../contract/route';
 import { call } from './api';
 
-export type { ImportAnswer, ImportPreview, ImportSettings, PlannedState } from '../../contract/exchange';
+export type { ImportAnswer, ImportChanges, ImportPreview, ImportSettings, PlannedState } from '../../contract/exchange';
 
 export const useImports = () =>
   useQuery({ queryKey: ['imports'], queryFn: () => call(exchangeRoutes.imports) });
@@ -26,7 +26,7 @@ export function useImportWrites(id: string) {
     change: useMutation({
       // One after another: an earlier answer must not stand over a later one.
       scope: { id: `import ${id}` },
-      mutationFn: (changes: Partial<ImportSettings>) =>
+      mutationFn: (changes: ImportChanges) =>
         call(exchangeRoutes.changeImport, { params: { id }, body: changes }),
       onSuccess: (answer) => {
         client.setQueryData(['imports', id], answer);

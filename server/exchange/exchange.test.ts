@@ -1,7 +1,7 @@
 import iconv from 'iconv-lite';
 import writeExcelFile from 'write-excel-file/node';
 import type { Job } from '../../contract/bulk';
-import type { ImportAnswer, ImportPreview, ImportSettings } from '../../contract/exchange';
+import type { ImportAnswer, ImportChanges, ImportPreview } from '../../contract/exchange';
 import type { Problem } from '../../contract/problem';
 import { startShop, type Answer, type Harness } from '../testing/harness';
 
@@ -25,7 +25,7 @@ function bring(content: string | Buffer, name = 'goods.csv'): Promise<Answer<{ i
   form.append('files', new Blob([new Uint8Array(Buffer.from(content))]), name);
   return server.call('POST', '/api/imports', form);
 }
-async function brought(content: string | Buffer, settings: Partial<ImportSettings> = {}, name?: string) {
+async function brought(content: string | Buffer, settings: ImportChanges = {}, name?: string) {
   const { status, body } = await bring(content, name);
   expect([status, body.title]).toEqual([200, undefined]);
   const file = (await server.call<ImportAnswer>('PATCH', `/api/imports/${body.id}`, settings)).body;
@@ -76,7 +76,7 @@ describe('a file that comes in', () => {
     expect(refused.body).toMatch(
       /Why it was refused\r\nTern,T-1,"25,00",viele,Drachen,,Lagerbestand: “viele” is not a whole number\./,
     );
-    await server.call('PATCH', `/api/imports/${id}`, { mended: { '1:3': '7' } });
+    await server.call('PATCH', `/api/imports/${id}`, { mends: { '1:3': '7' } });
     expect((await preview()).counts).toMatchObject({ new: 1, changed: 1, refused: 0 });
     expect(product(0).variants[0]!.price).toBe(2_000);
     expect(await run()).toMatchObject({
@@ -124,11 +124,15 @@ describe('a file that comes in', () => {
     const text = 'SKU,Foo,Price\nT-1,Harbour,30\nW-1,Hill,40';
     const first = await brought(text);
     expect(first.file.settings.columns[1]).toBeNull();
-    await server.call('PATCH', `/api/imports/${first.id}`, { columns: ['variant sku', 'supplier', 'variant price'] });
-    const { id, file, preview, run } = await brought(text, { columnsOff: [2], leftOut: [1], draftsMissing: true });
+    await server.call('PATCH', `/api/imports/${first.id}`, { fills: { 1: 'supplier' } });
+    const { id, file, preview, run } = await brought(text, {
+      switches: { 2: false },
+      leavesOut: [1],
+      draftsMissing: true,
+    });
     expect(file.columns[1]).toMatchObject({ sure: 100, why: 'as you chose before' });
     expect(await preview()).toMatchObject({ missing: 1, counts: { changed: 1 } });
-    expect((await server.call('PATCH', `/api/imports/${id}`, { columns: ['title', 'title', null] })).status).toBe(422);
+    expect((await server.call('PATCH', `/api/imports/${id}`, { fills: { 1: 'variant sku' } })).status).toBe(422);
     await run();
     expect([product(0).supplier, product(0).variants[0]!.price, product(1).status]).toEqual([
       'Harbour',
@@ -152,6 +156,22 @@ describe('a file that comes in', () => {
     expect(server.catalog.working.shop.tags.size).toBe(1);
     const files = (await server.call<{ files: { state: string }[] }>('GET', '/api/imports')).body.files;
     expect(files.map(({ state }) => state)).toEqual(['done', 'done']);
+  });
+
+  test('pressed twice it is done once; two hands that mend at the same time lose nothing of each other', async () => {
+    const { id } = await brought('Title,Price,Stock\nPlover,x,y');
+    const change = (changes: ImportChanges) => server.call<ImportAnswer>('PATCH', `/api/imports/${id}`, changes);
+    await Promise.all([
+      change({ mends: { '0:1': '5' } }),
+      change({ mends: { '0:2': '6' } }),
+      change({ leavesOut: [3] }),
+    ]);
+    const { settings } = (await server.call<ImportAnswer>('GET', `/api/imports/${id}`)).body;
+    expect([settings.mended, settings.leftOut]).toEqual([{ '0:1': '5', '0:2': '6' }, [3]]);
+    expect((await change({ takesBack: true })).body.settings.leftOut).toEqual([]);
+    const twice = await Promise.all([1, 2].map(() => server.call('POST', `/api/imports/${id}/run`)));
+    expect(twice.map(({ status }) => status).sort()).toEqual([200, 422]);
+    expect([...server.catalog.working.products.values()].filter(({ title }) => title === 'Plover')).toHaveLength(1);
   });
 
   test('what is broken, hostile or too large gets a clear refusal, and nothing is kept of it', async () => {
@@ -185,6 +205,7 @@ describe('a file that goes out', () => {
     'slug',
     'title',
     'summary',
+    'metaTitle',
     'status',
     'variant sku',
     'variant price',
@@ -214,7 +235,7 @@ describe('a file that goes out', () => {
     async (format) => {
       await server.call('PATCH', `/api/products/${server.ids[0]!}`, {
         seen: Number.MAX_SAFE_INTEGER,
-        fields: { summary: '=1+1, “quoted"\nand on' },
+        fields: { summary: '=1+1, “quoted"\nand on', metaTitle: "'=marked" },
       });
       const { content, name, disposition } = await made({ format });
       expect(disposition).toContain(`filename=${name}`);

@@ -3,7 +3,6 @@ import { writeFile as writeToDisk, rename } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { exchangeRoutes } from '../../contract/exchange';
 import type { AnswerOf, BodyOf } from '../../contract/route';
-import { exchangeColumns } from '../../core/exchange/columns';
 import { rowsOfGoods } from '../../core/exchange/table-of-goods';
 import { localOfMoment } from '../../core/shared/moment';
 import { productsOf } from '../bulk/queries';
@@ -12,6 +11,7 @@ import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { namesOfShop } from './names';
+import { columnsOf } from './plan-of-file';
 import { writeFile } from './write-file';
 
 const KEPT_DAYS = 7;
@@ -28,14 +28,13 @@ export function keptExports(catalog: Catalog): Kept[] {
   const now = catalog.clock().getTime();
   return readdirSync(folder)
     .flatMap((file): Kept[] => {
-      const [, id, name] = /^([a-z]+_[a-z0-9]+) (.+)$/.exec(file) ?? [];
-      if (id === undefined || name === undefined) return [];
       const { size, mtimeMs } = statSync(join(folder, file));
-      if (now - mtimeMs > KEPT_DAYS * DAY_MS) {
-        rmSync(join(folder, file), { force: true });
-        return [];
-      }
-      return [{ id, name, bytes: size, at: new Date(mtimeMs).toISOString() }];
+      const [, id, name] = /^([a-z]+_[a-z0-9]+) (.+)$/.exec(file) ?? [];
+      if (now - mtimeMs > KEPT_DAYS * DAY_MS) rmSync(join(folder, file), { force: true });
+      // What was being made when the power went has no name.
+      else if (id !== undefined && name !== undefined)
+        return [{ id, name, bytes: size, at: new Date(mtimeMs).toISOString() }];
+      return [];
     })
     .sort((a, b) => (a.at < b.at ? 1 : -1));
 }
@@ -53,7 +52,7 @@ export async function exportGoods(
   { which, format, per, columns: keys, hasMark, delimiter }: BodyOf<typeof exchangeRoutes.addExport>,
 ): Promise<Kept> {
   const { shop } = catalog.working;
-  const known = new Map(exchangeColumns(shop.specSheets.values()).map((column) => [column.key, column]));
+  const known = new Map(columnsOf(catalog).map((column) => [column.key, column]));
   const columns = keys.map((key, i) => {
     const column = known.get(key);
     if (!column) throw invalidField(['columns', i], refusals.noSuchColumn);

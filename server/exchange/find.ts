@@ -1,5 +1,5 @@
 import type { Found } from '../../core/exchange/group-rows';
-import type { Matching } from '../../core/exchange/matchings';
+import type { Matching } from '../../core/exchange/choices';
 import { plainBarcode } from '../../core/shared/barcode';
 import { nameIdentity } from '../../core/shared/same-name';
 import { slugFrom } from '../../core/shared/slug';

@@ -3,19 +3,18 @@ import {
   plannedStates,
   type exchangeRoutes,
   type ImportAnswer,
+  type ImportChanges,
   type ImportPreview,
   type ImportSettings,
   type PlannedState,
 } from '../../contract/exchange';
 import type { BodyOf } from '../../contract/route';
 import type { FileTable } from '../../core/exchange/group-rows';
-import type { Matching } from '../../core/exchange/matchings';
-import { cellsOf, OWN_FIELD } from '../../core/exchange/plan';
+import { OWN_FIELD, type Matching } from '../../core/exchange/choices';
+import { cellsOf } from '../../core/exchange/plan';
 import { decimalMarkOf, delimiterOf, headingKey, recogniseColumns } from '../../core/exchange/recognise';
 import { doneWords, type Done } from '../../core/history/done';
-import type { Product } from '../../core/model/product';
 import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
-import type { NewGroups } from '../jobs/work';
 import { newId } from '../shared/ids';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
@@ -27,6 +26,8 @@ import { columnsOf, importOrRefuse, planOf, settingsOf, tableOf } from './plan-o
 import { encodingOf, kindOf, readFile, textOf } from './read-file';
 
 const SAMPLES = 3;
+/** Files that are being imported: what is pressed twice is done once. */
+const underWay = new Set<string>();
 
 /** By what rows can be found, the surest first. */
 function matchOf(columns: readonly (string | null)[]): Matching {
@@ -108,16 +109,28 @@ export async function importAnswer(catalog: Catalog, id: string): Promise<Import
   };
 }
 
+/** What is chosen for a file after these changes. */
+function withChanges(
+  before: ImportSettings,
+  { fills = {}, switches = {}, leavesOut = [], takesBack, mends, ...plain }: ImportChanges,
+): ImportSettings {
+  const isOff = (place: number) => !(switches[place] ?? !before.columnsOff.includes(place));
+  return {
+    ...before,
+    ...plain,
+    columns: before.columns.map((key, place) => (place in fills ? fills[place]! : key)),
+    columnsOff: before.columns.flatMap((_, place) => (isOff(place) ? [place] : [])),
+    leftOut: [...new Set([...(takesBack ? [] : before.leftOut), ...leavesOut])],
+    mended: { ...before.mended, ...mends },
+  };
+}
+
 /** Changes how a file is read, or what is to be done with it. */
-export async function changeImport(
-  catalog: Catalog,
-  id: string,
-  changes: BodyOf<typeof exchangeRoutes.changeImport>,
-): Promise<ImportAnswer> {
+export async function changeImport(catalog: Catalog, id: string, changes: ImportChanges): Promise<ImportAnswer> {
   const row = importOrRefuse(catalog, id);
   if (row.state === 'done') throw invalidField([], refusals.importDone);
   const before = settingsOf(row);
-  let settings = { ...before, ...changes };
+  let settings = withChanges(before, changes);
   const repeated = settings.columns.find(
     (key, i) => key !== null && key !== OWN_FIELD && settings.columns.indexOf(key) !== i,
   );
@@ -138,10 +151,10 @@ export async function changeImport(
       leftOut: [],
       mended: {},
     };
-  } else if (changes.columns) {
-    const table = await tableOf(row, settings);
-    const chosen = changes.columns.flatMap((key, place) =>
-      key !== null && key !== before.columns[place] ? [[headingKey(table.head[place] ?? ''), key] as const] : [],
+  } else if (changes.fills) {
+    const { head } = await tableOf(row, settings);
+    const chosen = Object.entries(changes.fills).flatMap(([place, key]) =>
+      key === null ? [] : [[headingKey(head[Number(place)] ?? ''), key] as const],
     );
     keepHeadings(catalog.db, new Map(chosen));
   }
@@ -184,29 +197,15 @@ export async function previewImport(
   };
 }
 
-/** Only groups that a product is put into are made: what refused rows name is not. */
-function usedOf(made: NewGroups, products: readonly Product[]): NewGroups {
-  const used = new Set(
-    products.flatMap(({ brandId, tagIds, categoryIds }) => [brandId ?? '', ...tagIds, ...categoryIds]),
-  );
-  for (const category of [...made.categories].reverse())
-    if (used.has(category.id) && category.parentId) used.add(category.parentId);
-  const isUsed = ({ id }: { id: string }) => used.has(id);
-  return {
-    brands: made.brands.filter(isUsed),
-    tags: made.tags.filter(isUsed),
-    categories: made.categories.filter(isUsed),
-  };
-}
-
 /** Does what a file would do, as one change. Rows that are refused are passed over. */
 export async function runImport(catalog: Catalog, user: UserId, id: string): Promise<Job> {
   const row = importOrRefuse(catalog, id);
   if (row.state === 'done') throw invalidField([], refusals.importDone);
+  if (underWay.has(id)) throw invalidField([], refusals.importUnderWay);
+  underWay.add(id);
   const prepare = async (): Promise<Prepared> => {
     const { planned, made, missing } = await planOf(catalog, row);
     const differences: ProductDifference[] = [];
-    const after: Product[] = [];
     let [added, changed, deleted, refused] = [0, 0, 0, 0];
     for (const one of planned) {
       if (one.state === 'refused') refused++;
@@ -215,7 +214,6 @@ export async function runImport(catalog: Catalog, user: UserId, id: string): Pro
         differences.push({ id: one.before!.id, deleted: true });
       }
       if (!one.after) continue;
-      after.push(one.after);
       if (one.before) {
         changed++;
         differences.push(differenceOf(one.before, one.after));
@@ -231,17 +229,28 @@ export async function runImport(catalog: Catalog, user: UserId, id: string): Pro
     const done: Done = { did: 'imported', file: row.name, added, changed, deleted };
     const outcome = [doneWords(done), ...(refused > 0 ? [`${refused} refused`] : [])].join('; ');
     return {
-      work: differences.length > 0 ? { what: 'put', done, differences, groups: usedOf(made, after) } : undefined,
+      work: differences.length > 0 ? { what: 'put', done, differences, groups: made } : undefined,
       outcome,
     };
   };
-  const rows = (await tableOf(row, settingsOf(row))).rows.length;
-  const ended = (job: Job): Job => {
-    if (job.state === 'done') endImport(catalog.db, id, job.outcome);
-    return job;
+  const ended = (job: Job | undefined) => {
+    underWay.delete(id);
+    if (job?.state !== 'done') return;
+    endImport(catalog.db, id, job.outcome);
+    catalog.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   };
-  if (rows <= DONE_AT_ONCE) return ended(await catalog.jobs.atOnce(user, prepare));
-  return catalog.jobs.start(`Importing “${row.name}”`, rows, user, prepare, ended);
+  const { rows } = await tableOf(row, settingsOf(row)).catch((error: unknown) => {
+    ended(undefined);
+    throw error;
+  });
+  if (rows.length > DONE_AT_ONCE)
+    return catalog.jobs.start(`Importing “${row.name}”`, rows.length, user, prepare, ended);
+  let job: Job | undefined;
+  try {
+    return (job = await catalog.jobs.atOnce(user, prepare));
+  } finally {
+    ended(job);
+  }
 }
 
 /** The rows that were refused, as they came, each with the reason. */

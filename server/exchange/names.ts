@@ -13,26 +13,29 @@ interface Named {
   name: string;
 }
 
-function listOf(things: Iterable<Named>, make?: (name: string) => string | undefined): NameList {
+function listOf(things: Iterable<Named>, make?: (name: string) => string): NameList {
   const names = new Map<string, string>();
   const ids = new Map<string, string>();
-  for (const { id, name } of things) {
+  const put = (id: string, name: string) => {
     names.set(id, name);
     ids.set(nameIdentity(name), id);
-  }
+    return id;
+  };
+  for (const { id, name } of things) put(id, name);
+  const known = (name: string) => ids.get(nameIdentity(name));
   return {
     nameOf: (id) => names.get(id) ?? '',
-    idOf: (name) => {
-      const known = ids.get(nameIdentity(name));
-      if (known !== undefined || !make) return known;
-      const id = make(name.trim());
-      if (id === undefined) return undefined;
-      names.set(id, name.trim());
-      ids.set(nameIdentity(name), id);
-      return id;
-    },
+    has: (name) => known(name) !== undefined,
+    idOf: (name) => known(name) ?? (make && put(make(name.trim()), name.trim())),
   };
 }
+
+/** The names along a path, as shops of several sorts write one. */
+const levelsOf = (path: string): string[] =>
+  path
+    .split(/\s*(?:>|»|\/(?=\s)|(?<=\s)\/)\s*/)
+    .map((name) => name.trim())
+    .filter(Boolean);
 
 /** The names that files tell things by; those that are not there are made where `makes` says so, and told in `made`. */
 export function namesOfShop(
@@ -51,64 +54,60 @@ export function namesOfShop(
     into.push({ ...namedDefaults, id, name, slug: slugOf(kind, name) });
     return id;
   };
-  const paths = [...shop.categories.keys()].map((id) => ({
-    id,
-    name: shop.tree
-      .path(id)
-      .map(({ name }) => name)
-      .join(PATH_BETWEEN),
-  }));
-  const byPath = new Map(paths.map(({ id, name }) => [nameIdentity(name), id]));
+  const paths = new Map<string, string>();
+  const byPath = new Map<string, string>();
+  const putPath = (id: string, path: string) => {
+    paths.set(id, path);
+    byPath.set(nameIdentity(path), id);
+  };
+  for (const id of shop.categories.keys())
+    putPath(
+      id,
+      shop.tree
+        .path(id)
+        .map(({ name }) => name)
+        .join(PATH_BETWEEN),
+    );
   const children = new Map<string | null, number>();
   const placeBelow = (parentId: string | null) => {
     const place = children.get(parentId) ?? shop.tree.children(parentId).length;
     children.set(parentId, place + 1);
     return place;
   };
-  const category = listOf(paths, undefined);
-  const categoryOf = (path: string): string | undefined => {
-    const names = path
-      .split(/\s*(?:>|»|\/(?=\s)|(?<=\s)\/)\s*/)
-      .map((name) => name.trim())
-      .filter(Boolean);
-    const whole = (count: number) => nameIdentity(names.slice(0, count).join(PATH_BETWEEN));
-    const known = byPath.get(whole(names.length));
-    // A name alone may stand for the one category that is called so.
-    const alone =
-      names.length === 1 ? [...shop.categories.values()].filter((each) => nameIdentity(each.name) === whole(1)) : [];
-    if (known !== undefined || alone.length === 1) return known ?? alone[0]!.id;
-    if (!makes || names.length === 0 || names.length > MAX_CATEGORY_DEPTH) return undefined;
-    let parentId: string | null = null;
-    for (let i = 1; i <= names.length; i++) {
-      let id = byPath.get(whole(i));
-      if (id === undefined) {
-        id = newId('category');
-        const name = names[i - 1]!;
-        made.categories.push({
-          ...categoryDefaults,
-          id,
-          parentId,
-          position: placeBelow(parentId),
-          name,
-          slug: slugOf('category', name),
-        });
-        byPath.set(whole(i), id);
-      }
-      parentId = id;
-    }
-    return parentId ?? undefined;
+  const makeCategory = (names: readonly string[]): string => {
+    const path = names.join(PATH_BETWEEN);
+    const known = byPath.get(nameIdentity(path));
+    if (known !== undefined) return known;
+    const parentId = names.length > 1 ? makeCategory(names.slice(0, -1)) : null;
+    const [id, name] = [newId('category'), names.at(-1)!];
+    const place = { parentId, position: placeBelow(parentId), slug: slugOf('category', name) };
+    made.categories.push({ ...categoryDefaults, ...place, id, name });
+    putPath(id, path);
+    return id;
   };
-  const madePath = (id: string): string => {
-    const one = made.categories.find((each) => each.id === id);
-    if (!one) return category.nameOf(id);
-    return one.parentId === null ? one.name : `${madePath(one.parentId)}${PATH_BETWEEN}${one.name}`;
+  /** The category that a whole path leads to, or the only one that is called so. */
+  const knownCategory = (text: string): string | undefined => {
+    const known = byPath.get(nameIdentity(text)) ?? byPath.get(nameIdentity(levelsOf(text).join(PATH_BETWEEN)));
+    if (known !== undefined) return known;
+    const alone = [...shop.categories.values()].filter(({ name }) => nameIdentity(name) === nameIdentity(text));
+    return alone.length === 1 ? alone[0]!.id : undefined;
+  };
+  const category: NameList = {
+    nameOf: (id) => paths.get(id) ?? '',
+    has: (text) => knownCategory(text) !== undefined,
+    idOf: (text) => {
+      const known = knownCategory(text);
+      if (known !== undefined) return known;
+      const names = levelsOf(text);
+      return makes && names.length > 0 && names.length <= MAX_CATEGORY_DEPTH ? makeCategory(names) : undefined;
+    },
   };
   return {
     made,
     names: {
       brand: listOf(shop.brands.values(), makes ? named('brand', made.brands) : undefined),
       tag: listOf(shop.tags.values(), makes ? named('tag', made.tags) : undefined),
-      category: { nameOf: madePath, idOf: categoryOf },
+      category,
       specSheet: listOf(shop.specSheets.values()),
     },
   };

@@ -15,6 +15,7 @@ import { cleanRichText } from '../shared/rich-text';
 import type { Catalog } from '../state/catalog';
 import { isSlugTaken } from '../store/groups';
 import { readImport, type ImportRow } from '../store/imports';
+import { nextFeaturedPlace } from '../store/put-products';
 import { finderOf } from './find';
 import { namesOfShop } from './names';
 import { readFile } from './read-file';
@@ -53,16 +54,25 @@ interface Plan {
   missing: Product[];
 }
 
+/** Only groups that a product is put into are made: what refused rows name is not. */
+function usedOf(made: NewGroups, products: readonly Product[]): NewGroups {
+  const used = new Set(
+    products.flatMap(({ brandId, tagIds, categoryIds }) => [brandId ?? '', ...tagIds, ...categoryIds]),
+  );
+  for (const category of [...made.categories].reverse())
+    if (used.has(category.id) && category.parentId) used.add(category.parentId);
+  const isUsed = ({ id }: { id: string }) => used.has(id);
+  return {
+    brands: made.brands.filter(isUsed),
+    tags: made.tags.filter(isUsed),
+    categories: made.categories.filter(isUsed),
+  };
+}
+
 /** What the rows of a file come to, worked out from the goods as they are now. */
 export async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
   const settings = settingsOf(row);
   const table = await tableOf(row, settings);
-  const off = new Set(settings.columnsOff);
-  const choices: ImportChoices = {
-    ...settings,
-    columns: settings.columns.map((key, place) => (off.has(place) ? null : key)),
-  };
-  // Rows are found by a column even where its values are to stay.
   const { names, made } = namesOfShop(catalog, settings.makesGroups);
   const { shop } = catalog.working;
   const slugs = new Set<string>();
@@ -83,11 +93,12 @@ export async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
       slugs.add(slug);
       return slug;
     },
+    nextFeaturedPlace: nextFeaturedPlace(catalog.db),
     now: catalog.clock().toISOString(),
   };
   const accidents = new Accidents();
   const planned: PlannedProduct[] = [];
-  for (const one of planImport(table, choices, sources)) {
+  for (const one of planImport(table, settings, sources)) {
     accidents.see(one);
     planned.push(one);
     if (planned.length % AT_ONCE === 0) await nextTurn();
@@ -96,5 +107,13 @@ export async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
   const missing = settings.draftsMissing
     ? [...catalog.working.products.values()].filter(({ id, status }) => status === 'live' && !spoken.has(id))
     : [];
-  return { table, choices, planned, made, missing, warnings: accidents.warnings(table, choices) };
+  const after = planned.flatMap((one) => one.after ?? []);
+  return {
+    table,
+    choices: settings,
+    planned,
+    made: usedOf(made, after),
+    missing,
+    warnings: accidents.warnings(table, settings),
+  };
 }

@@ -5,8 +5,7 @@ import { CsvError, parse } from 'csv-parse';
 import { unzipSync } from 'fflate';
 import iconv from 'iconv-lite';
 import { readSheet } from 'read-excel-file/node';
-import type { ImportSettings } from '../../contract/exchange';
-import { encodings } from '../../contract/exchange';
+import { encodings, type ImportSettings } from '../../contract/exchange';
 import type { FileTable } from '../../core/exchange/group-rows';
 import { invalidField } from '../shared/problem';
 
@@ -57,7 +56,7 @@ export const textOf = (content: Buffer, encoding: string): string =>
   iconv.decode(content, encoding).replace(/^\ufeff/, '');
 
 /** Programs that neutralise formulas put an apostrophe before them; it is no part of the cell. */
-const plainCell = (text: string) => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+const plainCell = (text: string) => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
 function checked(rows: string[][]): string[][] {
   const width = rows.reduce((most, row) => Math.max(most, row.length), 0);

@@ -1,16 +1,14 @@
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import multer from 'multer';
 import { exchangeRoutes } from '../../contract/exchange';
-import { problemTypes } from '../../contract/problem';
-import { exchangeColumns } from '../../core/exchange/columns';
-import { answer, sessionOf } from '../http/answer';
-import { invalidField, ProblemError } from '../shared/problem';
+import { answer, signedIn } from '../http/answer';
+import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { dropImport, listImports } from '../store/imports';
 import { exportedFile, exportGoods, keptExports } from './exports';
 import { changeImport, importAnswer, previewImport, refusedRows, runImport, takeImport } from './imports';
-import { importOrRefuse } from './plan-of-file';
+import { columnsOf, importOrRefuse } from './plan-of-file';
 import { writeRows } from './write-file';
 
 const MOST_BYTES = 30 * 1024 * 1024;
@@ -44,25 +42,15 @@ export function exchangeApi(catalog: Catalog): Router {
   answer(router, exchangeRoutes.runImport, ({ params, user }) => runImport(catalog, user, params.id!));
   answer(router, exchangeRoutes.exports, () => ({
     files: keptExports(catalog),
-    fields: exchangeColumns(catalog.working.shop.specSheets.values()).map(({ key, label, explains }) => ({
-      key,
-      label,
-      explains,
-    })),
+    fields: columnsOf(catalog).map(({ key, label, explains }) => ({ key, label, explains })),
   }));
   answer(router, exchangeRoutes.addExport, ({ body }) => exportGoods(catalog, body));
 
-  const signedIn = (response: Parameters<typeof sessionOf>[0]) => {
-    if (!sessionOf(response))
-      throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
-  };
-  router.get('/api/exports/:id/file', (request, response) => {
-    signedIn(response);
+  router.get('/api/exports/:id/file', signedIn, (request: Request<{ id: string }>, response) => {
     const { path, name } = exportedFile(catalog, request.params.id);
     response.set('Cache-Control', 'no-store').attachment(name).sendFile(path);
   });
-  router.get('/api/imports/:id/refused.csv', async (request, response) => {
-    signedIn(response);
+  router.get('/api/imports/:id/refused.csv', signedIn, async (request: Request<{ id: string }>, response) => {
     const { name } = importOrRefuse(catalog, request.params.id);
     const { head, rows } = await refusedRows(catalog, request.params.id);
     response.set('Cache-Control', 'no-store').attachment(`refused of ${name.replace(/\.\w+$/, '')}.csv`);

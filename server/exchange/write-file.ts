@@ -2,7 +2,7 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import { stringify } from 'csv-stringify/sync';
 import writeExcelFile, { type SheetData } from 'write-excel-file/node';
 import type { FileFormat } from '../../contract/exchange';
-import type { Cell, ExchangeColumn } from '../../core/exchange/column';
+import { cellText, type Cell, type ExchangeColumn } from '../../core/exchange/column';
 
 /** Rows that are written before others are served. */
 const AT_ONCE = 1_000;
@@ -13,11 +13,8 @@ interface Options {
   hasMark: boolean;
 }
 
-/** A spreadsheet would take such text for a formula, and run it. */
-const neutral = (cell: Cell): Cell => (typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
-
-const plain = (cell: Cell): string =>
-  cell === null ? '' : typeof cell === 'boolean' ? (cell ? 'yes' : 'no') : String(cell);
+/** A spreadsheet would take such text for a formula, and run it. What looks neutralised already gets another mark. */
+const neutral = (cell: Cell): Cell => (typeof cell === 'string' && /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
 
 async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter, hasMark }: Options): Promise<Buffer> {
   const parts = [hasMark ? '\ufeff' : '', stringify([heads.map(neutral)], { delimiter, record_delimiter: '\r\n' })];
@@ -27,7 +24,7 @@ async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter
     some = [];
   };
   for (const row of rows) {
-    some.push(row.map((cell) => plain(neutral(cell))));
+    some.push(row.map((cell) => cellText(neutral(cell))));
     if (some.length < AT_ONCE) continue;
     take();
     await nextTurn();
@@ -44,7 +41,7 @@ async function xlsx(columns: readonly ExchangeColumn[], rows: Iterable<Cell[]>):
       row.map((value, i) => {
         if (value === null || value === '') return null;
         if (typeof value === 'number') return columns[i]!.type === 'money' ? { value, format: '0.00' } : { value };
-        return { value: typeof value === 'boolean' ? (value ? 'yes' : 'no') : value, type: String };
+        return { value: cellText(value), type: String };
       }),
     );
     if (data.length % AT_ONCE === 0) await nextTurn();

@@ -35,9 +35,17 @@ export function parse<T extends z.ZodType>(schema: T | undefined, value: unknown
 
 export const sessionOf = (response: Response) => response.locals.session as SessionRow | undefined;
 
+const notSignedIn = () => new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
+
+/** Lets only those pass who are signed in: before what is no call of the contract, such as a file. */
+export const signedIn: RequestHandler = (_request, response, next) => {
+  if (!sessionOf(response)) throw notSignedIn();
+  next();
+};
+
 function refuseStrangers(request: Request, response: Response, isForOwners: boolean): void {
   const session = sessionOf(response);
-  if (!session) throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
+  if (!session) throw notSignedIn();
   const isWrite = request.method !== 'GET';
   if (isWrite && request.get('X-Dispona-Token') !== session.csrf)
     throw new ProblemError({

@@ -87,14 +87,14 @@ export class Jobs {
     total: number,
     user: string | null,
     prepare: () => Promise<Prepared>,
-    /** told of the job once it is done */
+    /** told of the job once it has ended, whatever came of it */
     ended?: (job: Job) => void,
   ): Job {
     const job: Job = { id: newId('job'), label, state: 'waiting', done: 0, total, outcome: '' };
     // What goes wrong is told through the job.
     void this.begin(job, user, prepare)
-      .then(() => ended?.(this.#jobs.get(job.id)?.job ?? job))
-      .catch(() => undefined);
+      .catch(() => undefined)
+      .then(() => ended?.(this.#jobs.get(job.id)?.job ?? job));
     return job;
   }
 

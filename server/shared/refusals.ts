@@ -10,6 +10,7 @@ export const refusals = {
   noSuchFile: 'There is no such file.',
   noSuchImport: 'There is no such file any more.',
   importDone: 'This file was imported already. Bring it again to import it once more.',
+  importUnderWay: 'This file is being imported already.',
   columnTwice: 'Two columns cannot fill the same field.',
   noSuchColumn: 'There is no such column any more.',
   noSuchEdition: 'There is no such edition.',

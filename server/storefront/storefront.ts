@@ -6,7 +6,7 @@ import { suggest } from '../../core/storefront/suggest';
 import { groupPath } from '../../core/shop/open-groups';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { renderShop, type ShopAssets } from '../../shop/render';
-import { sessionOf } from '../http/answer';
+import { signedIn } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { publishedAt } from '../store/redirects';
 import { notFound, ProblemError } from '../shared/problem';
@@ -22,12 +22,19 @@ export interface StorefrontParts {
 /** Where the working copy is shown, and where it is shown as it will be at a moment to come. */
 const PREVIEWS = ['/preview', '/preview/on/:moment'];
 
-/** The shop that an address of the preview shows, and what stands before its path. */
-function previewOf({ working }: Catalog, moment: string | undefined): { shop: ResolvedShop; base: string } {
-  if (moment === undefined) return { shop: working.shop, base: '/preview' };
+/** Which shop a request sees, and what stands before the paths of its links. */
+interface Seen {
+  shop: ResolvedShop;
+  base: string;
+  isPreview: boolean;
+}
+
+/** The shop that an address of the preview shows: as it is now, or as it will be at a moment. */
+function previewed({ working }: Catalog, moment: string | undefined): Seen {
+  if (moment === undefined) return { shop: working.shop, base: '/preview', isPreview: true };
   const at = Date.parse(moment);
   if (Number.isNaN(at)) throw notFound(refusals.nothingHere);
-  return { shop: working.later(Math.floor(at / 1_000)), base: `/preview/on/${moment}` };
+  return { shop: working.later(Math.floor(at / 1_000)), base: `/preview/on/${moment}`, isPreview: true };
 }
 
 function wantsJson(request: Request): boolean {
@@ -51,11 +58,9 @@ function forward(response: Response, to: string): void {
   response.set('Cache-Control', 'no-cache').redirect(301, to);
 }
 
-function send({ catalog, assets, originNow }: StorefrontParts, request: Request, response: Response): void {
-  const isPreview = request.path === '/preview' || request.path.startsWith('/preview/');
-  const { shop, base } = isPreview
-    ? previewOf(catalog, request.params.moment as string | undefined)
-    : { shop: catalog.live.shop, base: '' };
+function send(parts: StorefrontParts, seen: Seen, request: Request, response: Response): void {
+  const { catalog, assets, originNow } = parts;
+  const { shop, base, isPreview } = seen;
   const asked = requestOf(request, base, originNow());
   const search = asked.url.includes('?') ? asked.url.slice(asked.url.indexOf('?')) : '';
   if (asked.path.length > 1 && asked.path.endsWith('/')) {
@@ -83,16 +88,11 @@ export function storefront(parts: StorefrontParts): Router {
   const router = Router();
   const groups = Object.values(groupPath).map((path) => `/${path}/:slug`);
   const paths = ['/', '/search', '/p/:slug', '/page/:slug', ...groups];
-  const signedIn: RequestHandler = (_request, response, next) => {
-    if (!sessionOf(response))
-      throw new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
-    next();
-  };
   router.get(
     PREVIEWS.map((base) => `${base}/suggest`),
     signedIn,
     ({ query, params }: Request<{ moment?: string }>, response) => {
-      const { shop } = previewOf(parts.catalog, params.moment);
+      const { shop } = previewed(parts.catalog, params.moment);
       response.set('Cache-Control', 'no-store');
       response.json(suggest(shop, String(query.q ?? '').slice(0, 400), shop.now));
     },
@@ -100,9 +100,12 @@ export function storefront(parts: StorefrontParts): Router {
   router.get(
     PREVIEWS.flatMap((base) => [base, ...paths.map((path) => base + path)]),
     signedIn,
-    (request, response) => send(parts, request, response),
+    (request: Request<{ moment?: string }>, response) =>
+      send(parts, previewed(parts.catalog, request.params.moment), request, response),
   );
-  router.get(paths, (request, response) => send(parts, request, response));
+  router.get(paths, (request, response) =>
+    send(parts, { shop: parts.catalog.live.shop, base: '', isPreview: false }, request, response),
+  );
   return router;
 }
 

@@ -1,20 +1,18 @@
-import type { ImportAnswer, ImportSettings } from '../../data/exchange';
+import type { ImportAnswer, ImportChanges } from '../../data/exchange';
+import { OWN_FIELD } from '../../../core/exchange/choices';
 import { Choose } from '../../shared/ui/choose';
 import { Tick } from '../../shared/ui/tick';
 
 interface Props {
   file: ImportAnswer;
-  set: (changes: Partial<ImportSettings>) => void;
+  set: (changes: ImportChanges) => void;
 }
 
 /** What each column of a file is taken for, with some of its values beside. */
 export function FileColumns({ file: { columns, fields, settings }, set }: Props) {
   const labels = new Map(fields.map(({ key, label }) => [key, label]));
   const taken = new Set(settings.columns);
-  const fill = (place: number, key: string | null) =>
-    set({ columns: settings.columns.map((each, i) => (i === place ? key : each)) });
-  const switchTo = (place: number, isOn: boolean) =>
-    set({ columnsOff: isOn ? settings.columnsOff.filter((each) => each !== place) : [...settings.columnsOff, place] });
+  const fill = (place: number, key: string | null) => set({ fills: { [place]: key } });
   return (
     <section aria-label="Columns of the file" className="sheet mt-4 max-w-5xl overflow-x-auto px-4 py-2">
       <table className="w-full min-w-[36rem]">
@@ -41,7 +39,7 @@ export function FileColumns({ file: { columns, fields, settings }, set }: Props)
                       label={`What “${heading}” fills`}
                       placeholder="nothing; choose a field"
                       choices={fields
-                        .filter((field) => !taken.has(field.key) || field.key === 'own field')
+                        .filter((field) => !taken.has(field.key) || field.key === OWN_FIELD)
                         .map((field) => ({ value: field.key, label: field.label }))}
                       choose={(chosen) => fill(place, chosen)}
                       className="w-52"
@@ -70,7 +68,7 @@ export function FileColumns({ file: { columns, fields, settings }, set }: Props)
                     <Tick
                       label={<span className="sr-only">“{heading}” changes goods</span>}
                       checked={!settings.columnsOff.includes(place)}
-                      change={(is) => switchTo(place, is)}
+                      change={(is) => set({ switches: { [place]: is } })}
                     />
                   )}
                 </td>

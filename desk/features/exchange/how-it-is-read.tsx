@@ -1,7 +1,6 @@
-import { delimiters, encodings } from '../../../contract/exchange';
-import { importWays, type ImportWay } from '../../../core/exchange/import-ways';
-import { matchings, type Matching } from '../../../core/exchange/matchings';
-import type { ImportAnswer, ImportSettings } from '../../data/exchange';
+import { encodings } from '../../../contract/exchange';
+import { delimiters, importWays, matchings, type ImportWay, type Matching } from '../../../core/exchange/choices';
+import type { ImportAnswer, ImportChanges, ImportSettings } from '../../data/exchange';
 import { Select } from '../../shared/ui/select';
 import { Tick } from '../../shared/ui/tick';
 
@@ -29,7 +28,7 @@ const matchWords: Record<Matching, string> = { sku: 'SKU', barcode: 'barcode', s
 
 interface Props {
   file: ImportAnswer;
-  set: (changes: Partial<ImportSettings>) => void;
+  set: (changes: ImportChanges) => void;
 }
 
 /** How a file is read and what its rows do, as one sentence whose words can be changed. */

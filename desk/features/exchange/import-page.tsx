@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { plannedStates } from '../../../contract/exchange';
@@ -6,10 +6,11 @@ import {
   useImport,
   useImportPreview,
   useImportWrites,
-  type ImportSettings,
+  type ImportChanges,
   type PlannedState,
 } from '../../data/exchange';
 import { wordsOf } from '../../data/api';
+import { useUnsaved } from '../../shared/autosave/unsaved';
 import { Button } from '../../shared/ui/button';
 import { useConfirm } from '../../shared/ui/confirm';
 import { count, products } from '../../shared/ui/count';
@@ -29,12 +30,16 @@ export function ImportPage({ id }: { id: string }) {
   const [limit, setLimit] = useState(MORE);
   const preview = useImportPreview(id, only, limit);
   const { change, run, drop } = useImportWrites(id);
+  const tellUnsaved = useUnsaved();
+  const { isPending } = change;
+  // Whoever leaves waits for what was mended.
+  useEffect(() => tellUnsaved(isPending ? { problems: [], isOnItsWay: true } : null), [isPending, tellUnsaved]);
   const navigate = useNavigate();
   const [ask, dialog] = useConfirm();
   useTitle(data ? `${data.name} · Exchange` : 'Exchange');
   if (error) return <Failed error={error} />;
   if (!data) return <Loading rows={8} />;
-  const set = (changes: Partial<ImportSettings>) =>
+  const set = (changes: ImportChanges) =>
     change.mutate(changes, { onError: (failure) => void toast.error(wordsOf(failure)) });
   const { counts, missing = 0, made = [], warnings = [] } = preview.data ?? {};
   const doing = (counts?.new ?? 0) + (counts?.changed ?? 0) + (counts?.deleted ?? 0) + missing;
@@ -135,6 +140,19 @@ export function ImportPage({ id }: { id: string }) {
               <p className="mt-2 text-ink-2">
                 Made with it: {made.slice(0, 12).join(', ')}
                 {made.length > 12 && ` and ${made.length - 12} more`}
+              </p>
+            )}
+            {data.settings.leftOut.length > 0 && (
+              <p className="mt-2 text-ink-2">
+                {count(data.settings.leftOut.length)} {data.settings.leftOut.length === 1 ? 'row is' : 'rows are'} left
+                out.{' '}
+                <button
+                  type="button"
+                  className="text-petrol-ink hover:underline"
+                  onClick={() => set({ takesBack: true })}
+                >
+                  Take them back
+                </button>
               </p>
             )}
             {missing > 0 && (

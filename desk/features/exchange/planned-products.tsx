@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { ImportAnswer, ImportPreview, ImportSettings } from '../../data/exchange';
+import type { ImportAnswer, ImportChanges, ImportPreview } from '../../data/exchange';
+import { useUnsaved } from '../../shared/autosave/unsaved';
 import { Empty } from '../../shared/ui/states';
 import { SwingTag } from '../../shared/ui/swing-tag';
 import { stateWords } from './state-words';
@@ -15,9 +16,17 @@ interface MendProps {
 
 /** A cell that cannot be read: what is wrong with it, and a field to put it right. */
 function Mend({ problem, heading, line, mend }: MendProps) {
-  const [text, setText] = useState(problem.text);
+  // What is typed stays in the field, whatever is told of the file meanwhile.
+  const [typed, setTyped] = useState<string>();
+  const text = typed ?? problem.text;
+  const tellUnsaved = useUnsaved();
   const done = () => {
+    tellUnsaved(null);
     if (text !== problem.text) mend(text);
+  };
+  const type = (next: string) => {
+    setTyped(next);
+    tellUnsaved({ problems: [], isOnItsWay: true });
   };
   return (
     <span className="flex flex-wrap items-center gap-2">
@@ -25,7 +34,7 @@ function Mend({ problem, heading, line, mend }: MendProps) {
         aria-label={`${heading}, row ${line}`}
         aria-invalid="true"
         value={text}
-        onChange={({ target }) => setText(target.value)}
+        onChange={({ target }) => type(target.value)}
         onBlur={done}
         onKeyDown={({ key }) => {
           if (key === 'Enter') done();
@@ -40,7 +49,7 @@ function Mend({ problem, heading, line, mend }: MendProps) {
 interface Props {
   file: ImportAnswer;
   preview: ImportPreview;
-  set: (changes: Partial<ImportSettings>) => void;
+  set: (changes: ImportChanges) => void;
 }
 
 const shownLines = (lines: readonly number[]) =>
@@ -67,7 +76,7 @@ export function PlannedProducts({ file: { columns, settings }, preview: { produc
               <button
                 type="button"
                 className="ml-auto text-ink-2 hover:underline"
-                onClick={() => set({ leftOut: [...settings.leftOut, ...rows] })}
+                onClick={() => set({ leavesOut: rows })}
               >
                 Leave out
               </button>
@@ -75,8 +84,8 @@ export function PlannedProducts({ file: { columns, settings }, preview: { produc
           </div>
           {(problems.length > 0 || cells.length > 0) && (
             <dl className="mt-1.5 grid grid-cols-[minmax(7rem,max-content)_1fr] gap-x-4 gap-y-1">
-              {problems.map((problem, i) => (
-                <div key={i} className="contents">
+              {problems.map((problem) => (
+                <div key={`${problem.row}:${problem.column}`} className="contents">
                   <dt className="font-semibold text-rose-ink">
                     {problem.column === null ? `Row ${lineOf(problem.row)}` : heading(problem.column)}
                   </dt>
@@ -85,13 +94,10 @@ export function PlannedProducts({ file: { columns, settings }, preview: { produc
                       <span className="text-rose-ink">{problem.message}</span>
                     ) : (
                       <Mend
-                        key={problem.text}
                         problem={problem}
                         heading={heading(problem.column)}
                         line={lineOf(problem.row)}
-                        mend={(text) =>
-                          set({ mended: { ...settings.mended, [`${problem.row}:${problem.column}`]: text } })
-                        }
+                        mend={(text) => set({ mends: { [`${problem.row}:${problem.column}`]: text } })}
                       />
                     )}
                   </dd>
