@@ -42,7 +42,10 @@ const amount = (field: 'price' | 'salePrice' | 'cost', label: string, aliases: s
   ofVariant(field, label, aliases, {
     type: 'money',
     explains,
-    write: (_product, variant) => (variant?.[field] == null ? null : variant[field] / 100),
+    write: (_product, variant) => {
+      const value = variant?.[field] ?? null;
+      return value === null ? null : value / 100;
+    },
     read: (text, terms) =>
       text === '' && field === 'price' ? { problem: 'A variant needs a price.' } : readAmount(text, terms),
   });
