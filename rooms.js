@@ -49,6 +49,7 @@ const serverSubjects = [
   'server/search',
   'server/bulk',
   'server/exchange',
+  'server/backups',
   'server/history',
   'server/publishing',
   'server/storefront',

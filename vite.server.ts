@@ -18,6 +18,7 @@ export default defineConfig({
         seed: 'demo/seed.ts',
         backup: 'server/app/backup.ts',
         'job-worker': 'server/jobs/worker.ts',
+        'backup-thread': 'server/folder/backup-thread.ts',
         'row-reader': 'server/store/row-reader.mjs',
         'draw-svg': 'server/media/draw-svg.mjs',
       },

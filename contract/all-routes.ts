@@ -1,3 +1,4 @@
+import { backupRoutes } from './backups';
 import { basketRoutes } from './basket';
 import { exchangeRoutes } from './exchange';
 import { offerRoutes } from './offers';
@@ -11,4 +12,5 @@ export const allRoutes = {
   orders: orderRoutes,
   basket: basketRoutes,
   exchange: exchangeRoutes,
+  backups: backupRoutes,
 };

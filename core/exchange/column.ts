@@ -90,20 +90,23 @@ export function readYesNo(text: string): Reading {
  * is no mark of this file: undefined, to be refused rather than read as a hundred times as much.
  */
 export function plainNumber(text: string, decimal: ReadTerms['decimal']): string | undefined {
-  const bare = text.replace(/[\s\u00a0'’]/g, '');
+  const bare = text.replace(/(?<=\d)[\s\u00a0'’](?=\d{3}(?!\d))|^\s+|\s+$|(?<=^-)\s+/g, '');
   const isRight = decimal === ',' ? /^-?\d+(\.\d{3})*(,\d*)?$/ : /^-?\d+(,\d{3})*(\.\d*)?$/;
   if (!isRight.test(bare)) return undefined;
   return decimal === ',' ? bare.replace(/\./g, '').replace(',', '.') : bare.replace(/,/g, '');
 }
 
+/** A number, perhaps with a currency before or after it, as a sign, letters or both: "€ 12", "12.50 CHF", "12,– kr.". */
+const AMOUNT =
+  /^(?:\p{L}{0,3}\.?\p{Sc}?|euro)\s*(?<number>-?\s*(?:[\d.,'’\s]*\d)?)(?:[.,][-–]{1,2})?\s*(?:\p{Sc}|\p{L}{1,3}\.?|euro)?$/iu;
+
 /** An amount in minor units, whatever currency stands beside it; nothing where the cell is empty. */
 export function readAmount(text: string, { decimal }: ReadTerms): Reading {
   if (text === '') return { value: null };
-  const number = plainNumber(text.replace(/[^\d.,\s\u00a0'’-]/g, ''), decimal);
+  const number = plainNumber(AMOUNT.exec(text)?.groups?.number ?? '', decimal);
   // Files of other programs tell more decimals than there are.
-  return number === undefined
-    ? { problem: `“${text}” is not an amount.` }
-    : { value: Math.round(Number(number) * 100) };
+  const amount = Math.round(Number(number) * 100);
+  return Number.isSafeInteger(amount) ? { value: amount } : { problem: `“${text}” is not an amount.` };
 }
 
 /** A whole number; nothing where the cell is empty. */

@@ -7,7 +7,7 @@ import { productOf } from '../testing/shop';
 import { isSameName } from '../shared/same-name';
 import { Accidents } from './accidents';
 import { exchangeColumns, notInFiles } from './columns';
-import { cellText, PATH_BETWEEN, type NameList } from './column';
+import { cellText, PATH_BETWEEN, readAmount, type NameList } from './column';
 import type { FileTable } from './group-rows';
 import { OWN_FIELD, type Matching } from './choices';
 import { planImport, type ImportChoices, type ImportSources } from './plan';
@@ -375,6 +375,21 @@ test('the other decimal mark is refused, not read as a hundred times as much', (
     ['12.5000', '.'],
   ] as const)
     expect([price, messages(price, decimal)]).toEqual([price, []]);
+});
+
+test('an amount is a number with perhaps a currency beside it, and nothing else', () => {
+  const read = (text: string) => readAmount(text, { decimal: ',', timeZone: 'UTC', cleanHtml: String } as never);
+  for (const [text, cents] of [
+    ['12', 1_200],
+    ['€ 1.249,00', 124_900],
+    ['12,50 CHF', 1_250],
+    ['12,–', 1_200],
+    ['12,- kr.', 1_200],
+    ['US$ -5', -500],
+  ] as const)
+    expect([text, read(text)]).toEqual([text, { value: cents }]);
+  for (const text of ['7,zehn', 'abc 12 def 3', '5..6', '5,', '9'.repeat(40), 'viel', '12 13'])
+    expect([text, read(text)]).toEqual([text, { problem: `“${text}” is not an amount.` }]);
 });
 
 test('what only other kinds have, and what a file cannot say, is refused; the address stays', () => {

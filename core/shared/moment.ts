@@ -77,3 +77,15 @@ export function localOfMoment(moment: string, timeZone: string): string {
 /** Days between 1 January 1970 and the day that a time zone has at a moment (ms since 1970). */
 export const localDay = (at: number, timeZone: string): number =>
   Math.floor((at + aheadOfUtc(at, timeZone) * 60_000) / 86_400_000);
+
+/** The last moment, up to `now`, at which a clock in this time zone struck a full hour, 0 to 23. */
+export function lastStruck(now: string, hour: number, timeZone: string): string {
+  const time = `${String(hour).padStart(2, '0')}:00`;
+  // A day ends and begins an hour early or late when clocks are changed: two days back is always enough.
+  for (const back of [0, 1, 2]) {
+    const day = localOfMoment(new Date(Date.parse(now) - back * 86_400_000).toISOString(), timeZone).slice(0, 10);
+    const struck = momentFromLocal(`${day}T${time}`, timeZone);
+    if (struck !== null && struck <= now) return struck;
+  }
+  return now;
+}

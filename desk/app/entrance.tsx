@@ -1,10 +1,12 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { CallError, wordsOf } from '../data/api';
 import { useEnter } from '../data/session';
 import { Button } from '../shared/ui/button';
 import { TextField } from '../shared/ui/field';
 import { EntranceSheet } from './entrance-sheet';
+
+const BringBack = lazy(async () => ({ default: (await import('./bring-back')).BringBack }));
 
 interface Form {
   code: string;
@@ -65,6 +67,11 @@ export function Entrance({ needsSetup, needsCode }: { needsSetup: boolean; needs
           {needsSetup ? 'Begin' : 'Sign in'}
         </Button>
       </form>
+      {needsSetup && (
+        <Suspense>
+          <BringBack needsCode={needsCode} />
+        </Suspense>
+      )}
     </EntranceSheet>
   );
 }

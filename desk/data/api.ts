@@ -34,6 +34,8 @@ export interface CallParts<Query, Body> {
   query?: Partial<Query>;
   body?: Body;
   files?: readonly File[];
+  /** what is told beside files */
+  fields?: Readonly<Record<string, string>>;
   signal?: AbortSignal;
 }
 
@@ -49,6 +51,7 @@ function address(route: Route, parts: CallParts<object, unknown>): string {
 function bodyOf(parts: CallParts<object, unknown>): BodyInit | undefined {
   if (parts.files) {
     const form = new FormData();
+    for (const [name, value] of Object.entries(parts.fields ?? {})) form.append(name, value);
     for (const file of parts.files) form.append('files', file);
     return form;
   }

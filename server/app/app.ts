@@ -5,6 +5,9 @@ import helmet from 'helmet';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import type { ShopAssets } from '../../shop/render';
+import { bringBackApi, type BringBackParts } from '../backups/bring-back';
+import { Backups } from '../backups/kept';
+import { backupsApi } from '../backups/routes';
 import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
@@ -35,6 +38,9 @@ import { nothingThere, problemPage, shopPage, storefront } from '../storefront/s
 
 export interface AppParts {
   catalog: Catalog;
+  backups?: Backups;
+  /** absent where the shop that is served cannot be replaced */
+  restore?: BringBackParts['restore'];
   log: Pick<Logger, 'error' | 'warn'>;
   /** scripts and styles of the storefront */
   assets: ShopAssets;
@@ -72,7 +78,16 @@ const isText: compression.CompressionFilter = (request, response) =>
   response.getHeader('Content-Type') !== 'text/event-stream' && compression.filter(request, response);
 
 /** The whole HTTP application. */
-export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppParts): Express {
+export function makeApp({
+  catalog,
+  backups = new Backups(catalog),
+  restore,
+  log,
+  assets,
+  origin,
+  setUpCode,
+  dist,
+}: AppParts): Express {
   const app = express();
   app.set('query parser', 'simple');
   app.set('etag', 'weak');
@@ -120,8 +135,10 @@ export function makeApp({ catalog, log, assets, origin, setUpCode, dist }: AppPa
     ordersApi({ catalog, isSecure, originNow: parts.originNow, show: shopPage(parts) }),
     pricesApi(catalog),
     exchangeApi(catalog),
+    backupsApi(catalog, backups),
     setUpApi(catalog),
   );
+  if (restore) app.use(bringBackApi({ catalog, setUpCode, restore }));
   if (dist)
     app.get(['/desk', '/desk/*path'], (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));

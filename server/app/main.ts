@@ -3,12 +3,12 @@ import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join, resolve } from 'node:path';
 import { pino } from 'pino';
-import { makeApp } from './app';
-import { Catalog } from '../state/catalog';
+import type { Catalog } from '../state/catalog';
 import { NewerDatabaseError } from '../database/connection';
 import { writeToWaiting } from '../orders/letters';
 import { endUnpaidCards } from '../orders/order-steps';
 import { clearBaskets } from '../store/baskets';
+import { ServedShop } from './served-shop';
 import { shopAssets } from '../storefront/assets';
 import { failureWords } from '../folder/failure';
 import { FolderInUseError } from '../folder/lock';
@@ -40,6 +40,9 @@ const BASKET_KEPT_MS = 90 * 86_400_000;
 /** Sessions that have ended are forgotten so often. */
 const CLEAR_SESSIONS_MS = 3_600_000;
 
+/** Whether it is time for the backup of the night is looked at so often. */
+const LOOK_AT_PLAN_MS = 30_000;
+
 /** What can wait is done beside the work, a few milliseconds at a time; when nothing is left, it is looked for seldom. */
 const TENDED_AT_ONCE = 40;
 const TEND_EVERY_MS = 25;
@@ -59,20 +62,19 @@ async function refuseKnownPassword(catalog: Catalog): Promise<void> {
 
 async function start(): Promise<void> {
   const started = Date.now();
-  const catalog = new Catalog(folder);
   const isOpenToOthers = !/^(127\.|::1$|localhost$)/.test(host);
-  const setUpCode = isOpenToOthers && needsSetup(catalog.db) ? randomBytes(6).toString('hex') : undefined;
-  if (isOpenToOthers) await refuseKnownPassword(catalog);
-  if (setUpCode) console.log(`To set the shop up, type this code: ${setUpCode}`);
-  const app = makeApp({
-    catalog,
+  const setUpCode = isOpenToOthers ? randomBytes(6).toString('hex') : undefined;
+  const shop = new ServedShop(folder, {
     setUpCode,
     log,
     assets: shopAssets(dist),
     origin,
     dist: existsSync(join(dist, 'desk')) ? dist : undefined,
+    restored: (catalog) => void (isOpenToOthers && refuseKnownPassword(catalog)),
   });
-  const server = createServer(app);
+  if (isOpenToOthers) await refuseKnownPassword(shop.catalog);
+  if (setUpCode && needsSetup(shop.catalog.db)) console.log(`To set the shop up, type this code: ${setUpCode}`);
+  const server = createServer(shop.handle);
   server.on('error', (error: NodeJS.ErrnoException) => {
     log.fatal(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another.` : error.message);
     process.exit(1);
@@ -81,8 +83,11 @@ async function start(): Promise<void> {
   server.listen(port, host, () =>
     log.info(`Dispona serves ${folder} at http://${host}:${port}/ and http://${host}:${port}/desk`),
   );
-  sweepFolder(catalog.db, folder, started).catch((error: unknown) => log.warn(error, 'Could not clear leftovers away'));
+  sweepFolder(shop.catalog.db, folder, started).catch((error: unknown) =>
+    log.warn(error, 'Could not clear leftovers away'),
+  );
   const clock = setInterval(() => {
+    const { catalog } = shop;
     catalog.passTime();
     // While long work holds the database, letters can wait for the next look.
     if (!catalog.writes.isIdle) return;
@@ -91,23 +96,26 @@ async function start(): Promise<void> {
     endUnpaidCards({ catalog, userId: null, origin: from });
   }, LOOK_AT_CLOCK_MS);
   const clear = () => {
+    const { catalog } = shop;
     clearSessions(catalog.db, catalog.clock());
     clearBaskets(catalog.db, new Date(catalog.now * 1_000 - BASKET_KEPT_MS).toISOString());
   };
   clear();
   const clearing = setInterval(clear, CLEAR_SESSIONS_MS);
+  const looking = setInterval(() => shop.backups.look(), LOOK_AT_PLAN_MS);
   const tend = () => {
-    const isDone = catalog.compareSome(TENDED_AT_ONCE);
+    const isDone = shop.catalog.compareSome(TENDED_AT_ONCE);
     tending = setTimeout(tend, isDone ? REST_MS : TEND_EVERY_MS);
   };
   let tending = setTimeout(tend, TEND_EVERY_MS);
   const stop = () => {
     clearInterval(clock);
     clearInterval(clearing);
+    clearInterval(looking);
     clearTimeout(tending);
     server.close();
     server.closeAllConnections();
-    catalog.close();
+    shop.catalog.close();
     process.exit(0);
   };
   process.on('SIGTERM', stop);

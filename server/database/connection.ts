@@ -23,6 +23,9 @@ function migrations(): { version: number; sql: string }[] {
     .map((name) => ({ version: Number(name.slice(0, 3)), sql: readFileSync(join(migrationsFolder, name), 'utf8') }));
 }
 
+/** The newest shape of the database that this Dispona knows. */
+export const newestVersion = () => migrations().at(-1)?.version ?? 0;
+
 /** What the SQL of a migration cannot do, by its version. */
 const work: Readonly<Record<number, (db: Db) => void>> = { 11: completeEditions };
 
@@ -30,7 +33,7 @@ const work: Readonly<Record<number, (db: Db) => void>> = { 11: completeEditions 
 function migrate(db: Db): void {
   const steps = migrations();
   const current = db.pragma('user_version', { simple: true }) as number;
-  const newest = steps.at(-1)?.version ?? 0;
+  const newest = newestVersion();
   if (current > newest)
     throw new NewerDatabaseError(
       `This database is of version ${current}; this Dispona knows versions up to ${newest}. Start the newer Dispona instead.`,

@@ -12,7 +12,7 @@ async function isOlder(path: string, before: number): Promise<boolean> {
 
 /**
  * Throws away what a process that died left half written before a moment (ms since 1970): parts of pictures, folders of
- * pictures that were never noted, a kept index that was not finished. Answers how many things went.
+ * pictures that were never noted, a kept index or a backup that was not finished. Answers how many things went.
  */
 export async function sweepFolder(db: Db, folder: string, before: number): Promise<number> {
   let gone = 0;
@@ -21,7 +21,9 @@ export async function sweepFolder(db: Db, folder: string, before: number): Promi
     await rm(path, { recursive: true, force: true });
     gone++;
   };
-  await drop(join(folder, 'index.kept.new'));
+  for (const name of ['index.kept.new', 'restored.part']) await drop(join(folder, name));
+  const backups = join(folder, 'backups');
+  for (const name of await namesIn(backups)) if (name.endsWith('.part')) await drop(join(backups, name));
   const media = join(folder, 'media');
   const isKnown = db.prepare(`SELECT 1 FROM media WHERE hash = ?`).pluck();
   for (const shelf of await namesIn(media))

@@ -37,9 +37,19 @@ export const sessionOf = (response: Response) => response.locals.session as Sess
 
 const notSignedIn = () => new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
 
+const notAnOwner = () => new ProblemError({ type: problemTypes.owner, title: refusals.onlyOwners, status: 403 });
+
 /** Lets only those pass who are signed in: before what is no call of the contract, such as a file. */
 export const signedIn: RequestHandler = (_request, response, next) => {
   if (!sessionOf(response)) throw notSignedIn();
+  next();
+};
+
+/** Lets only owners pass. */
+export const ownersOnly: RequestHandler = (_request, response, next) => {
+  const session = sessionOf(response);
+  if (!session) throw notSignedIn();
+  if (session.role !== 'owner') throw notAnOwner();
   next();
 };
 
@@ -53,8 +63,7 @@ function refuseStrangers(request: Request, response: Response, isForOwners: bool
       title: refusals.pageOutOfDate,
       status: 403,
     });
-  if (isForOwners && session.role !== 'owner')
-    throw new ProblemError({ type: problemTypes.owner, title: refusals.onlyOwners, status: 403 });
+  if (isForOwners && session.role !== 'owner') throw notAnOwner();
 }
 
 /** What keeps writes apart: set by the application for all routers. */

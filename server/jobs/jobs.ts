@@ -36,6 +36,9 @@ export interface Prepared {
   outcome?: string;
 }
 
+/** Work beside came to nothing, in words for people. */
+export class StoppedError extends Error {}
+
 const sizeOf = (work: Work | undefined) => (work?.what === 'put' ? work.differences.length : 0);
 
 /** What jobs need of the catalog that they work on. */
@@ -98,12 +101,44 @@ export class Jobs {
     return job;
   }
 
+  /**
+   * Begins work that changes no goods, such as a backup: it can be followed and stopped like any other, and nobody waits for it.
+   * `run` answers the outcome in words, throws StoppedError with words for what people may read.
+   */
+  beside(
+    label: string,
+    run: (tell: (done: number, total: number) => void, cancelled: Int32Array<SharedArrayBuffer>) => Promise<string>,
+  ): Job {
+    const job: Job = { id: newId('job'), label, state: 'running', done: 0, total: 0, outcome: '' };
+    const running: Running = { job, cancelled: new Int32Array(new SharedArrayBuffer(4)) };
+    this.#follow(running);
+    this.#tell(running, {});
+    let told = 0;
+    const tell = (done: number, total: number) => {
+      running.job = { ...running.job, done, total };
+      if (Date.now() - told < TELL_EVERY_MS) return;
+      told = Date.now();
+      this.#tell(running, {});
+    };
+    const failed = (error: unknown) =>
+      this.#tell(running, {
+        state: Atomics.load(running.cancelled, 0) === 1 ? 'cancelled' : 'failed',
+        outcome: error instanceof StoppedError ? error.message : (failureWords(error) ?? UNKNOWN),
+      });
+    run(tell, running.cancelled).then((outcome) => this.#tell(running, { state: 'done', outcome }), failed);
+    return job;
+  }
+
+  #follow(running: Running): void {
+    this.#jobs.set(running.job.id, running);
+    for (const [id, { job: old }] of this.#jobs)
+      if (this.#jobs.size > KEPT && old.state !== 'running' && old.state !== 'waiting') this.#jobs.delete(id);
+  }
+
   /** Does work in a thread, and ends when its outcome is in memory too. */
   async begin(job: Job, user: string | null, prepare: () => Promise<Prepared>): Promise<WorkResult> {
     const running: Running = { job, cancelled: new Int32Array(new SharedArrayBuffer(4)) };
-    this.#jobs.set(job.id, running);
-    for (const [id, { job: old }] of this.#jobs)
-      if (this.#jobs.size > KEPT && old.state !== 'running' && old.state !== 'waiting') this.#jobs.delete(id);
+    this.#follow(running);
     const { catalog } = this;
     try {
       return await catalog.writes.exclusive(async () => {

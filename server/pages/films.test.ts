@@ -2,6 +2,7 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { backUp } from '../folder/backup';
+import { finishRestore, unpackBackup } from '../folder/restore';
 import { filePath } from '../media/file-store';
 import { problem, startServer, type Harness } from '../testing/harness';
 
@@ -44,8 +45,10 @@ test('what is no film is refused at the field, and addresses lead to nothing els
 
 test('a backup has the films', async () => {
   const { name } = (await send(mp4)).body;
-  const target = join(mkdtempSync(join(tmpdir(), 'dispona-')), 'copy');
-  await backUp(server.folder, target);
-  expect(existsSync(filePath(join(target, 'films'), name.split('.')[0]!))).toBe(true);
-  rmSync(target, { recursive: true });
+  const home = mkdtempSync(join(tmpdir(), 'dispona-'));
+  await backUp(server.folder, join(home, 'copy.zip'), new Date());
+  await unpackBackup(join(home, 'copy.zip'), join(home, 'again'), new Date());
+  finishRestore(join(home, 'again'));
+  expect(existsSync(filePath(join(home, 'again', 'films'), name.split('.')[0]!))).toBe(true);
+  rmSync(home, { recursive: true });
 });

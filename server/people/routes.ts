@@ -1,9 +1,9 @@
 import { Router, type Response } from 'express';
-import { createHash, timingSafeEqual } from 'node:crypto';
 import { refusals } from '../shared/refusals';
 import { deskRoutes } from '../../contract/desk';
 import type { Catalog } from '../state/catalog';
 import { needsSetup, setUp } from './set-up';
+import { isSameSecret } from '../shared/passwords';
 import { invalidField } from '../shared/problem';
 import { Attempts } from './attempts';
 import { passwordProblem } from './common-passwords';
@@ -22,10 +22,6 @@ export interface PeopleParts {
   setUpCode?: string;
   log: { warn: (details: object, words: string) => void };
 }
-
-/** Compares in a time that does not tell how much of it is right. */
-const isSame = (a: string, b: string) =>
-  timingSafeEqual(createHash('sha256').update(a).digest(), createHash('sha256').update(b).digest());
 
 /** Signing in and out, setting the shop up, and passwords. */
 export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): Router {
@@ -80,7 +76,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     router,
     deskRoutes.setUp,
     async ({ body: { code, ...body }, response }) => {
-      if (setUpCode !== undefined && !isSame(code, setUpCode)) throw invalidField(['code'], refusals.typeTheCode);
+      if (setUpCode !== undefined && !isSameSecret(code, setUpCode)) throw invalidField(['code'], refusals.typeTheCode);
       refusePassword(body.password, ['password'], [body.name, body.email, body.shopName]);
       const id = await setUp(catalog, body);
       // Nobody comes in before there is anything to see; the set-up list ends with opening it.

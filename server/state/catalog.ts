@@ -15,6 +15,7 @@ import { readAllStock } from '../store/products';
 import type { MessageQueue } from '../jobs/message-queue';
 import { isDiskFull } from '../folder/failure';
 import { lockFolder } from '../folder/lock';
+import { finishRestore } from '../folder/restore';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
 import { IndexCache } from './index-cache';
@@ -200,6 +201,7 @@ export class Catalog {
 
   #opened(folder: string): Db {
     try {
+      finishRestore(folder);
       return openDatabase(folder);
     } catch (error) {
       this.#unlock();

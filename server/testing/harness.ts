@@ -6,9 +6,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ProductAnswer } from '../../contract/product';
 import type { Problem } from '../../contract/problem';
-import { makeApp } from '../app/app';
+import { ServedShop } from '../app/served-shop';
 import { checkAnswer } from './check-answer';
-import { Catalog } from '../state/catalog';
+import type { Catalog } from '../state/catalog';
 import { noAssets } from '../../shop/render';
 
 export interface Answer<T = unknown> {
@@ -19,6 +19,8 @@ export interface Answer<T = unknown> {
 
 export interface Harness {
   catalog: Catalog;
+  /** what is served: its catalog is another one after a restore */
+  shop: ServedShop;
   folder: string;
   url: string;
   /** calls as the person signed in */
@@ -37,16 +39,12 @@ export async function startServer(
   folder = mkdtempSync(join(tmpdir(), 'dispona-')),
   clock?: () => Date,
 ): Promise<Harness> {
-  const catalog = new Catalog(folder, clock);
   const errors: unknown[] = [];
-  const app = makeApp({
-    catalog,
-    assets: noAssets,
-    origin: 'https://shop.example',
-    log: { error: (error: unknown) => void errors.push(error), warn: () => undefined },
-  });
-  app.locals.checkAnswer = checkAnswer;
-  const server: Server = createServer(app);
+  const log = { error: (error: unknown) => void errors.push(error), warn: () => undefined };
+  const shop = new ServedShop(folder, { assets: noAssets, origin: 'https://shop.example', log }, clock);
+  const { catalog } = shop;
+  shop.app.locals.checkAnswer = checkAnswer;
+  const server: Server = createServer(shop.handle);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const raw = (path: string, init?: RequestInit) => fetch(url + path, { redirect: 'manual', ...init });
@@ -61,6 +59,7 @@ export async function startServer(
   writeOpening(catalog.db, { ...readOpening(catalog.db), isClosed: false });
   return {
     catalog,
+    shop,
     folder,
     url,
     cookie,
@@ -84,7 +83,7 @@ export async function startServer(
     close: async () => {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      catalog.close();
+      shop.catalog.close();
       rmSync(folder, { recursive: true, force: true });
       expect(errors).toEqual([]);
     },

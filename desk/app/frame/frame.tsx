@@ -32,6 +32,7 @@ const screens = [
   { words: 'Set-up list', to: '/set-up' },
   { words: 'Bring goods in from a file', to: '/exchange' },
   { words: 'Take goods out as a file', to: '/exchange?part=out' },
+  { words: 'Make a backup of the shop', to: '/exchange?part=backups' },
   { words: 'Colours, fonts and look', to: '/shopfront?view=look' },
   { words: 'Logo, icon and notice', to: '/shopfront?view=look&part=signs' },
   { words: 'Cards and badges', to: '/shopfront?view=look&part=cards' },

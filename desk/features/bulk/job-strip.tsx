@@ -19,13 +19,15 @@ export function JobStrip() {
           className="flex items-center gap-3 border-t border-line bg-marigold-soft px-4 py-1.5"
         >
           <span className="font-semibold">{label}</span>
-          <progress value={done} max={total} aria-label={label} className="h-2 w-56 accent-petrol" />
+          <progress value={done} max={total || 1} aria-label={label} className="h-2 w-56 accent-petrol" />
           <span className="text-ink-2">
             {state === 'waiting'
               ? 'waits for other work'
-              : done < total
-                ? `${count(done)} of ${count(total)}`
-                : 'being taken up everywhere …'}
+              : total === 0
+                ? 'getting ready …'
+                : done < total
+                  ? `${count(done)} of ${count(total)}`
+                  : 'being taken up everywhere …'}
           </span>
           {(state === 'waiting' || done < total) && (
             <button

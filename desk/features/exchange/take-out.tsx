@@ -6,6 +6,7 @@ import { useExports, useMakeFile } from '../../data/exchange';
 import { wordsOf } from '../../data/api';
 import { useTrayWhich } from '../../shared/tray-store';
 import { Button } from '../../shared/ui/button';
+import { fileSize } from '../../shared/ui/file-size';
 import { OneOf } from '../../shared/ui/one-of';
 import { Failed, Loading } from '../../shared/ui/states';
 import { Tick } from '../../shared/ui/tick';
@@ -32,8 +33,6 @@ const USUAL = [
   'variant stock',
 ];
 const all = { ids: [], matching: { text: '', rule: EMPTY_RULE } };
-const size = (bytes: number) =>
-  bytes < 10_000 ? `${bytes} bytes` : `${Math.round(bytes / 1_000).toLocaleString('en')} kB`;
 
 /** Which goods go out, as what, and with which columns; with the files of the last week. */
 export function TakeOut() {
@@ -136,7 +135,7 @@ export function TakeOut() {
                   {name}
                 </a>
                 <span className="block text-xs text-ink-2">
-                  {size(bytes)}, {new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+                  {fileSize(bytes)}, {new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
                 </span>
               </li>
             ))}
