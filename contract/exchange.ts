@@ -25,7 +25,9 @@ export const importSettingsSchema = z.strictObject({
   columns: z.array(key.nullable()).max(MOST_COLUMNS),
   /** columns whose values stay as they are */
   columnsOff: z.array(whole.min(0)).max(MOST_COLUMNS),
-  match: z.enum(matchings),
+  match: z
+    .union([z.enum(matchings), z.templateLiteral(['column:', z.number()])])
+    .describe('by what rows are found in the shop: a usual number, or a column of the file by its place'),
   way: z.enum(importWays),
   /** brands, tags and categories that are not there are made */
   makesGroups: z.boolean(),

@@ -1,7 +1,9 @@
 import type { Product } from '../model/product';
 import { countWords } from '../shared/count-words';
 import type { FileTable } from './group-rows';
-import { cellsOf, type ImportChoices, type PlannedProduct } from './plan';
+import type { ImportChoices } from './choices';
+import { FileCells } from './file-cells';
+import type { PlannedProduct } from './planned';
 
 /** The share of products from which on something looks like an accident. */
 const MOST = 0.6;
@@ -71,7 +73,7 @@ export class Accidents {
     for (const [column, { blank, was }] of blanked)
       if (isMost(blank, was))
         warnings.push(`“${table.head[column]}” would be emptied almost everywhere: switch the column off to leave it.`);
-    const { places, at } = cellsOf(table, choices);
+    const { places, at } = new FileCells(table, choices);
     const barcodes = places.get('variant barcode');
     const broken =
       barcodes === undefined ? 0 : table.rows.filter((_, row) => /^\d[.,]\d+E\+?\d+$/i.test(at(row, barcodes))).length;

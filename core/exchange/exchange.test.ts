@@ -9,8 +9,8 @@ import { Accidents } from './accidents';
 import { exchangeColumns, notInFiles } from './columns';
 import { cellText, PATH_BETWEEN, readAmount, type NameList } from './column';
 import type { FileTable } from './group-rows';
-import { OWN_FIELD, type Matching } from './choices';
-import { planImport, type ImportChoices, type ImportSources } from './plan';
+import { OWN_FIELD, type ImportChoices, type Matching } from './choices';
+import { planImport, type ImportSources } from './plan';
 import { decimalMarkOf, delimiterOf, recogniseColumns } from './recognise';
 import { rowsOfGoods } from './table-of-goods';
 
@@ -94,7 +94,7 @@ const plan = (
   shop: readonly Product[] = [],
   more: Partial<ImportChoices> = {},
   by: Partial<ImportSources> = {},
-) => [...planImport(of, usual(of, more), sources(shop, by))];
+) => [...planImport(of, usual(of, more), sources(shop, by))].filter((one) => one !== undefined);
 
 test('every field has a column, or a reason why it has none', () => {
   const filled = new Set(columns.map(({ field }) => field as string));
@@ -426,7 +426,7 @@ describe('the usual accidents', () => {
     const of = table([head, ...many.map((_, i) => row(i))].join('\n'));
     const choices = usual(of, more);
     const accidents = new Accidents();
-    for (const planned of planImport(of, choices, sources(many))) accidents.see(planned);
+    for (const planned of planImport(of, choices, sources(many))) if (planned) accidents.see(planned);
     return accidents.warnings(of, choices);
   }
   test('prices a hundred times too high, no stock anywhere, a column that empties, rows that are not found, barcodes as numbers', () => {

@@ -14,6 +14,9 @@ export interface Found {
   variant?: Variant;
 }
 
+/** Finds what a row speaks of; 'several' where more than one thing of the shop has this. */
+export type Find = (by: Matching, text: string) => Found | 'several' | undefined;
+
 /** The rows of one product. */
 export interface RowGroup {
   rows: number[];
@@ -28,42 +31,48 @@ export interface RowGroup {
 interface Terms {
   /** the text of a cell, by the key of its column; '' where there is none */
   cell: (row: number, key: string) => string;
-  find: (by: Matching, text: string) => Found | undefined;
+  /** by what a row is to be found in the shop */
+  wanted: (row: number) => string;
+  find: Find;
   match: Matching;
   /** rows tell of which product they are: there is a column of titles or addresses */
   tellsProducts: boolean;
   isLeftOut: (row: number) => boolean;
 }
 
-const keyOfMatching: Record<Matching, string> = {
-  sku: 'variant sku',
-  barcode: 'variant barcode',
-  slug: 'slug',
-  title: 'title',
-};
+/** Rows that are looked at before others may be served. */
+const AT_ONCE = 200;
 
 /**
  * Puts the rows of each product together, in the order of the file: by what they are found by in the shop, by their address, by
- * their title, or because a row without either stands below. O(rows).
+ * their title, or because a row without either stands below. O(rows). It stops now and then, so that others can be served between.
  */
-export function groupRows({ rows }: FileTable, { cell, find, match, tellsProducts, isLeftOut }: Terms): RowGroup[] {
+export function* groupRows(
+  { rows }: FileTable,
+  { cell, wanted: wantedOf, find, match, tellsProducts, isLeftOut }: Terms,
+): Generator<undefined, RowGroup[]> {
   const groups: RowGroup[] = [];
   const byProduct = new Map<string, RowGroup>();
   const byText = new Map<string, RowGroup>();
   let above: RowGroup | undefined;
-  rows.forEach((_, row) => {
-    if (isLeftOut(row)) return;
-    const [slug, title, wanted] = [cell(row, 'slug'), cell(row, 'title'), cell(row, keyOfMatching[match])];
-    const found = wanted === '' ? undefined : find(match, wanted);
+  for (let row = 0; row < rows.length; row++) {
+    if (row % AT_ONCE === 0) yield undefined;
+    if (isLeftOut(row)) continue;
+    const [slug, title, wanted] = [cell(row, 'slug'), cell(row, 'title'), wantedOf(row)];
+    const met = wanted === '' ? undefined : find(match, wanted);
+    const found = met === 'several' ? undefined : met;
     const text = slug ? `s ${slug}` : title ? `t ${nameIdentity(title)}` : '';
     let group = (found && byProduct.get(found.product.id)) ?? byText.get(text);
     // Rows of one text that were found in two products are two products.
     if (group && found && group.product && group.product.id !== found.product.id) group = undefined;
-    if (!group && !found && text === '' && tellsProducts && !above?.problem) group = above;
+    if (met === 'several') group = undefined;
+    else if (!group && !found && text === '' && tellsProducts && !above?.problem) group = above;
     if (!group) {
       group = { rows: [], variants: new Map() };
       groups.push(group);
-      if (!found && text === '')
+      if (met === 'several')
+        group.problem = `Several goods of the shop have “${wanted}”: it does not tell which is meant.`;
+      else if (!found && text === '')
         group.problem =
           wanted === ''
             ? 'This row tells no title.'
@@ -78,13 +87,13 @@ export function groupRows({ rows }: FileTable, { cell, find, match, tellsProduct
     if (text !== '' && !byText.has(text)) byText.set(text, group);
     group.rows.push(row);
     above = group;
-  });
+  }
   // Who was not found by the number that was asked for may still be known by its address.
   for (const group of groups)
-    if (!group.product) {
+    if (!group.product && !group.problem) {
       const slug = cell(group.rows[0]!, 'slug');
       const known = slug === '' ? undefined : find('slug', slug);
-      if (known && !byProduct.has(known.product.id)) group.product = known.product;
+      if (known && known !== 'several' && !byProduct.has(known.product.id)) group.product = known.product;
     }
   return groups;
 }

@@ -39,6 +39,28 @@ const refusal = async (content: string | Buffer, name?: string) => {
   return [status, body.errors?.[0]?.message ?? body.title];
 };
 
+test('rows are found by any column of the file, and one that fits several goods is refused', async () => {
+  await edit(0, { supplierNumber: 'L-77' });
+  const file = 'Supplier number,Price\nL-77,31\nL-99,32\n';
+  const { preview, run } = await brought(file, { match: 'column:0' });
+  expect((await preview()).counts).toMatchObject({ changed: 1, refused: 1 });
+  expect((await run()).outcome).toBe('Imported “goods.csv”: changed one product; 1 refused');
+  expect(product(0).variants[0]).toMatchObject({ price: 3_100, supplierNumber: 'L-77' });
+  // A field of its own, which only this shop has.
+  const own = 'Title,Drawer\nTern,A 4\nWren,B 2\n';
+  const fills = { 1: 'own field' };
+  await (await brought(own, { match: 'title', fills })).run();
+  const found = await brought('Drawer,Summary\nb 2,Small\n', { match: 'column:0', fills: { 0: 'own field' } });
+  await found.run();
+  expect(product(1).summary).toBe('Small');
+  await edit(1, { supplierNumber: 'L-77' });
+  const { products } = await (await brought(file, { match: 'column:0' })).preview();
+  expect(products.map(({ problems }) => problems[0]!.message)).toEqual([
+    'Several goods of the shop have “L-77”: it does not tell which is meant.',
+    'Nothing in the shop has “L-99”, and the row tells no title.',
+  ]);
+});
+
 describe('a file that comes in', () => {
   test('of another shop: its encoding, marks, headings and paths are recognised; cells are mended; one change, one undo', async () => {
     const text = [

@@ -11,18 +11,19 @@ import {
 import type { BodyOf } from '../../contract/route';
 import type { FileTable } from '../../core/exchange/group-rows';
 import { OWN_FIELD, type Matching } from '../../core/exchange/choices';
-import { cellsOf } from '../../core/exchange/plan';
+import { FileCells } from '../../core/exchange/file-cells';
 import { decimalMarkOf, delimiterOf, headingKey, recogniseColumns } from '../../core/exchange/recognise';
 import { doneWords, type Done } from '../../core/history/done';
 import { DONE_AT_ONCE, type Prepared } from '../jobs/jobs';
 import { newId } from '../shared/ids';
+import { Pace } from '../shared/pace';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import type { UserId } from '../state/product-or-refuse';
 import { addImport, endImport, keepHeadings, putImportSettings, readHeadings } from '../store/imports';
 import { differenceOf, type ProductDifference } from '../store/product-difference';
-import { columnsOf, importOrRefuse, planOf, settingsOf, tableOf } from './plan-of-file';
+import { columnsOf, forgetPlan, importOrRefuse, planOf, settingsOf, tableOf } from './plan-of-file';
 import { encodingOf, kindOf, readFile, textOf } from './read-file';
 
 const SAMPLES = 3;
@@ -171,7 +172,7 @@ export async function previewImport(
   { only, offset, limit }: BodyOf<typeof exchangeRoutes.previewImport>,
 ): Promise<ImportPreview> {
   const { table, choices, planned, made, missing, warnings } = await planOf(catalog, importOrRefuse(catalog, id));
-  const { at } = cellsOf(table, choices);
+  const { at } = new FileCells(table, choices);
   const counts = noCounts();
   for (const { state } of planned) counts[state]++;
   const shown =
@@ -205,9 +206,11 @@ export async function runImport(catalog: Catalog, user: UserId, id: string): Pro
   underWay.add(id);
   const prepare = async (): Promise<Prepared> => {
     const { planned, made, missing } = await planOf(catalog, row);
+    const pace = new Pace();
     const differences: ProductDifference[] = [];
     let [added, changed, deleted, refused] = [0, 0, 0, 0];
     for (const one of planned) {
+      await pace.pause();
       if (one.state === 'refused') refused++;
       if (one.state === 'deleted') {
         deleted++;
@@ -229,13 +232,18 @@ export async function runImport(catalog: Catalog, user: UserId, id: string): Pro
     const done: Done = { did: 'imported', file: row.name, added, changed, deleted };
     const outcome = [doneWords(done), ...(refused > 0 ? [`${refused} refused`] : [])].join('; ');
     return {
-      work: differences.length > 0 ? { what: 'put', done, differences, groups: made } : undefined,
+      work:
+        differences.length > 0
+          ? { what: 'put', done, differences, groups: made, ends: { importId: id, outcome } }
+          : undefined,
       outcome,
     };
   };
   const ended = (job: Job | undefined) => {
     underWay.delete(id);
+    forgetPlan();
     if (job?.state !== 'done') return;
+    // Where there was nothing to write, nobody has noted yet that it is over.
     endImport(catalog.db, id, job.outcome);
     catalog.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   };

@@ -1,14 +1,16 @@
-import { setImmediate as nextTurn } from 'node:timers/promises';
 import { importSettingsSchema, type ImportSettings } from '../../contract/exchange';
 import { Accidents } from '../../core/exchange/accidents';
 import type { ExchangeColumn } from '../../core/exchange/column';
 import { exchangeColumns } from '../../core/exchange/columns';
 import type { FileTable } from '../../core/exchange/group-rows';
-import { planImport, type ImportChoices, type PlannedProduct } from '../../core/exchange/plan';
+import type { ImportChoices } from '../../core/exchange/choices';
+import { planImport } from '../../core/exchange/plan';
+import type { PlannedProduct } from '../../core/exchange/planned';
 import type { Product } from '../../core/model/product';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import type { NewGroups } from '../jobs/work';
 import { newId } from '../shared/ids';
+import { Pace } from '../shared/pace';
 import { notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import { cleanRichText } from '../shared/rich-text';
@@ -19,9 +21,6 @@ import { nextFeaturedPlace } from '../store/put-products';
 import { finderOf } from './find';
 import { namesOfShop } from './names';
 import { readFile } from './read-file';
-
-/** Products that are planned before others are served. */
-const AT_ONCE = 200;
 
 export function importOrRefuse({ db }: Catalog, id: string): ImportRow {
   const row = readImport(db, id);
@@ -69,8 +68,25 @@ function usedOf(made: NewGroups, products: readonly Product[]): NewGroups {
   };
 }
 
+/** The plan that was worked out last: it is looked at page by page, and then done. */
+let latestPlan: { key: string; plan: Promise<Plan> } | undefined;
+
 /** What the rows of a file come to, worked out from the goods as they are now. */
-export async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
+export function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
+  const key = [catalog.folder, row.id, row.settings, catalog.working.shop.version].join(' ');
+  if (latestPlan?.key !== key) {
+    latestPlan = { key, plan: workOut(catalog, row) };
+    latestPlan.plan.catch(() => (latestPlan = undefined));
+  }
+  return latestPlan.plan;
+}
+
+/** The plan is not needed any more: it holds as much as the file. */
+export function forgetPlan(): void {
+  latestPlan = undefined;
+}
+
+async function workOut(catalog: Catalog, row: ImportRow): Promise<Plan> {
   const settings = settingsOf(row);
   const table = await tableOf(row, settings);
   const { names, made } = namesOfShop(catalog, settings.makesGroups);
@@ -79,13 +95,15 @@ export async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
   const sheets = new Map(
     [...shop.specSheets.values()].flatMap(({ id, attributes }) => attributes.map((each) => [each.id, id])),
   );
+  const columns = columnsOf(catalog);
+  const { timeZone } = shop.settings;
   const sources = {
-    columns: columnsOf(catalog),
+    columns,
     names,
     decimal: settings.decimal,
-    timeZone: shop.settings.timeZone,
+    timeZone,
     cleanHtml: cleanRichText,
-    find: finderOf(catalog),
+    find: finderOf(catalog, { choices: settings, columns, head: table.head, timeZone, names }),
     sheetOf: (attributeId: string) => sheets.get(attributeId),
     newId,
     freeSlug: (wanted: string) => {
@@ -98,10 +116,12 @@ export async function planOf(catalog: Catalog, row: ImportRow): Promise<Plan> {
   };
   const accidents = new Accidents();
   const planned: PlannedProduct[] = [];
+  const pace = new Pace();
   for (const one of planImport(table, settings, sources)) {
+    await pace.pause();
+    if (!one) continue;
     accidents.see(one);
     planned.push(one);
-    if (planned.length % AT_ONCE === 0) await nextTurn();
   }
   const spoken = new Set(planned.map(({ before }) => before?.id));
   const missing = settings.draftsMissing

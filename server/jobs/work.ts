@@ -3,11 +3,19 @@ import type { Brand, Category } from '../../core/model/group';
 import type { Db } from '../database/connection';
 import type { Actor, Journal } from '../database/journal';
 import { putCategory, putNamed } from '../store/groups';
+import { endImport } from '../store/imports';
 import { putDifference, type ProductDifference } from '../store/product-difference';
 
 /** What can take long: it runs in a thread of its own, on a connection of its own. */
 export type Work =
-  | { what: 'put'; done: Done; differences: readonly ProductDifference[]; groups?: NewGroups }
+  | {
+      what: 'put';
+      done: Done;
+      differences: readonly ProductDifference[];
+      groups?: NewGroups;
+      /** the file that this comes from is done with the change, or not at all */
+      ends?: { importId: string; outcome: string };
+    }
   | { what: 'reverse'; changeId: number };
 
 /** Groups that the products are put into, and that were not there before. */
@@ -51,7 +59,7 @@ export function doWork(work: Work, { db, journal, actor }: WorkPlace, follow: Fo
     const { changeId, subjects, value } = journal.undoOne(work.changeId, actor, watch);
     return { changeId, subjects, outcome: `${value.kind === 'undo' ? 'Undone' : 'Done again'}: ${value.label}` };
   }
-  const { done, differences, groups } = work;
+  const { done, differences, groups, ends } = work;
   const { changeId, subjects } = journal.change(done, actor, () => {
     groups?.brands.forEach((brand) => putNamed(db, 'brand', brand));
     groups?.tags.forEach((tag) => putNamed(db, 'tag', tag));
@@ -60,6 +68,7 @@ export function doWork(work: Work, { db, journal, actor }: WorkPlace, follow: Fo
       if (i % LOOK_UP_EVERY === 0) watch(i, differences.length);
       putDifference(db, difference);
     });
+    if (ends) endImport(db, ends.importId, ends.outcome);
   });
   return { changeId, subjects, outcome: doneWords(done) };
 }

@@ -24,7 +24,12 @@ const wayWords: Record<ImportWay, string> = {
   update: 'only updates goods',
   delete: 'deletes the goods that it lists',
 };
-const matchWords: Record<Matching, string> = { sku: 'SKU', barcode: 'barcode', slug: 'address', title: 'title' };
+const matchWords: Record<(typeof matchings)[number], string> = {
+  sku: 'SKU',
+  barcode: 'barcode',
+  slug: 'address',
+  title: 'title',
+};
 
 interface Props {
   file: ImportAnswer;
@@ -32,9 +37,14 @@ interface Props {
 }
 
 /** How a file is read and what its rows do, as one sentence whose words can be changed. */
-export function HowItIsRead({ file: { settings, isText }, set }: Props) {
+export function HowItIsRead({ file: { settings, isText, columns }, set }: Props) {
   const choices = <T extends string>(values: readonly T[], words: Record<T, string>) =>
     values.map((value) => ({ value, label: words[value] }));
+  const isUsual = (key: string | null) =>
+    key === null || ['variant sku', 'variant barcode', 'slug', 'title'].includes(key);
+  const ownColumns = columns.flatMap(({ heading }, place) =>
+    isUsual(settings.columns[place] ?? null) ? [] : [{ value: `column:${place}`, label: `column “${heading}”` }],
+  );
   return (
     <section aria-label="How it is read" className="sheet max-w-5xl p-4">
       <div className="flex flex-wrap items-center gap-2">
@@ -80,7 +90,7 @@ export function HowItIsRead({ file: { settings, isText }, set }: Props) {
         <Select
           label="Found by"
           value={settings.match}
-          choices={choices(matchings, matchWords)}
+          choices={[...choices(matchings, matchWords), ...ownColumns]}
           choose={(match) => set({ match: match as Matching })}
         />
       </div>
