@@ -1,5 +1,6 @@
 import { backupRoutes } from './backups';
 import { basketRoutes } from './basket';
+import { elsewhereRoutes } from './elsewhere';
 import { exchangeRoutes } from './exchange';
 import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
@@ -13,4 +14,5 @@ export const allRoutes = {
   basket: basketRoutes,
   exchange: exchangeRoutes,
   backups: backupRoutes,
+  elsewhere: elsewhereRoutes,
 };

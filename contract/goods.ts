@@ -102,6 +102,7 @@ export const goodsRoutes = {
   list: route({
     method: 'POST',
     path: '/api/goods/list',
+    scope: 'goods',
     waits: false,
     summary: 'Products of the working copy, narrowed by text and rule and sorted, with counts of what is there',
     body: goodsQuerySchema,
@@ -128,6 +129,7 @@ export const goodsRoutes = {
   fields: route({
     method: 'GET',
     path: '/api/goods/fields',
+    scope: 'goods',
     summary: 'What the goods can be narrowed and sorted by',
     answer: z.object({ fields: z.array(ruleFieldSchema) }),
   }),
@@ -149,6 +151,7 @@ export const goodsRoutes = {
   get: route({
     method: 'GET',
     path: '/api/products/:id',
+    scope: 'goods',
     summary: 'One product of the working copy',
     answer: productAnswerSchema,
   }),

@@ -73,6 +73,7 @@ export const groupRoutes = {
   overview: route({
     method: 'GET',
     path: '/api/groups',
+    scope: 'groups',
     summary: 'Category tree, heads of all collections, brands and tags, and names that look like one written twice',
     answer: z.object({
       categories: z.array(categoryRowSchema),
@@ -97,6 +98,7 @@ export const groupRoutes = {
   category: route({
     method: 'GET',
     path: '/api/categories/:id',
+    scope: 'groups',
     summary: 'One category with its goods, in its order',
     answer: z.object({
       category: categoryRowSchema,
@@ -190,6 +192,7 @@ export const groupRoutes = {
   collection: route({
     method: 'GET',
     path: '/api/collections/:id',
+    scope: 'groups',
     summary: 'One collection with its first goods',
     query: z.object({ limit: z.coerce.number().int().min(1).max(500).default(500) }),
     answer: shelfSchema,

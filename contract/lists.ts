@@ -10,6 +10,7 @@ export const optionListRoutes = {
   list: route({
     method: 'GET',
     path: '/api/option-lists',
+    scope: 'goods',
     summary: 'Option lists with the number of products that use each',
     answer: z.object({ lists: z.array(optionListSchema.extend({ products: z.number().int() })) }),
   }),
@@ -48,6 +49,7 @@ export const specSheetRoutes = {
   list: route({
     method: 'GET',
     path: '/api/spec-sheets',
+    scope: 'goods',
     summary: 'Spec sheets with the number of products that use each',
     answer: z.object({ sheets: z.array(specSheetSchema.extend({ products: z.number().int() })) }),
   }),

@@ -103,13 +103,13 @@ function operation(operationId: string, tag: string, route: Route): Json {
     operationId,
     tags: [tag],
     summary: route.summary,
-    security: route.open ? [] : [{ session: [] }],
+    security: route.open ? [] : [{ session: [] }, ...(route.scope ? [{ key: [] }] : [])],
     parameters: parametersOf(route),
     ...(requestBody ? { requestBody } : {}),
     responses: {
       200: {
         description: 'Done',
-        headers: { 'Cache-Control': { $ref: '#/components/headers/notKept' } },
+        headers: { 'Cache-Control': { $ref: `#/components/headers/${route.shared ? 'asksAgain' : 'notKept'}` } },
         content: json(schema(route.answer, 'output')),
       },
       ...Object.fromEntries(
@@ -145,7 +145,10 @@ export function openApi(): object {
     servers: [{ url: '/' }],
     tags: Object.keys(allRoutes).map((name) => ({ name })),
     components: {
-      securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'dispona_session' } },
+      securitySchemes: {
+        session: { type: 'apiKey', in: 'cookie', name: 'dispona_session' },
+        key: { type: 'http', scheme: 'bearer', description: 'A key of the shop; it reads what it was made for' },
+      },
       parameters: {
         token: {
           name: 'X-Dispona-Token',
@@ -155,7 +158,13 @@ export function openApi(): object {
           schema: { type: 'string' },
         },
       },
-      headers: { notKept: { description: 'Answers are not kept', schema: { type: 'string', const: 'no-store' } } },
+      headers: {
+        asksAgain: {
+          description: 'May be kept, and asked for again by its tag',
+          schema: { type: 'string', const: 'no-cache' },
+        },
+        notKept: { description: 'Answers are not kept', schema: { type: 'string', const: 'no-store' } },
+      },
       schemas: {
         Problem: schema(problemSchema, 'output'),
         ...Object.fromEntries(Array.from(shared.values(), ({ name, schema: told }) => [name, told])),

@@ -48,6 +48,7 @@ export const orderRoutes = {
   orders: route({
     method: 'GET',
     path: '/api/orders',
+    scope: 'orders',
     summary: 'Orders, the last first, with how many there are of each status',
     query: z.object({
       status: z.string().optional().describe('statuses, with commas between'),
@@ -77,6 +78,7 @@ export const orderRoutes = {
   order: route({
     method: 'GET',
     path: '/api/orders/:id',
+    scope: 'orders',
     summary: 'An order with all that happened to it',
     answer: orderAnswerSchema,
   }),

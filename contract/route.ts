@@ -2,6 +2,10 @@ import type { z } from 'zod';
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
+/** What keys of programs may read. */
+export const keyScopes = ['goods', 'groups', 'stock', 'orders'] as const;
+export type KeyScope = (typeof keyScopes)[number];
+
 /** One call of the HTTP API: what it takes and what it answers. */
 export interface Route<
   Query extends z.ZodType = z.ZodType,
@@ -19,6 +23,10 @@ export interface Route<
   answer: Answer;
   /** though it is no GET, it does not wait for long writes: it changes nothing, or sees to that itself */
   waits?: false;
+  /** programs with a key that may read this may call it, too: it changes nothing */
+  scope?: KeyScope;
+  /** everybody gets the same answer: it may be kept, and asked for again with its tag */
+  shared?: true;
   /** anybody may call it, without signing in */
   open?: boolean;
   /** only the owners of the shop may call it, not those who help them */

@@ -19,6 +19,7 @@ export const shopRoutes = {
     query: listingQuerySchema,
     answer: listingViewSchema,
     open: true,
+    shared: true,
   }),
   suggest: route({
     method: 'GET',
@@ -27,6 +28,7 @@ export const shopRoutes = {
     query: z.object({ q: z.string().max(10_000).optional() }),
     answer: suggestionsSchema,
     open: true,
+    shared: true,
   }),
   product: route({
     method: 'GET',
@@ -34,6 +36,7 @@ export const shopRoutes = {
     summary: 'A product of the live shop with its options and variants',
     answer: productViewSchema,
     open: true,
+    shared: true,
   }),
   cards: route({
     method: 'GET',
@@ -42,6 +45,7 @@ export const shopRoutes = {
     query: z.object({ slugs: z.string().max(6_000).optional() }),
     answer: z.object({ items: z.array(productCardSchema) }),
     open: true,
+    shared: true,
   }),
   subscribe: route({
     method: 'POST',

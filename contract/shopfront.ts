@@ -19,7 +19,7 @@ const newOrOld = idSchema.nullable();
 
 /** What a section shows now: its goods with the reason of each, and anything odd about it. */
 const toldProduct = { id: z.string(), title: z.string(), thumbnail: z.string().nullable() };
-const sectionNoteSchema = z.object({
+export const sectionNoteSchema = z.object({
   id: z.string(),
   name: z.string(),
   says: z.string(),

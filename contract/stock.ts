@@ -22,6 +22,7 @@ export const stockRoutes = {
   ledger: route({
     method: 'GET',
     path: '/api/products/:id/stock',
+    scope: 'stock',
     summary: 'Movements of the stock of a product, newest first',
     answer: z.object({ movements: z.array(stockMovementSchema) }),
   }),

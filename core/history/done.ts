@@ -117,6 +117,13 @@ const catalogue = {
   codesDeleted: ({ name, count }: Named & { count: number }) =>
     `Deleted ${countWords(count, 'code', 'codes')} of “${name}”`,
 
+  embedAdded: ({ name }: Named) => `Made “${name}” for other sites`,
+  embedChanged: ({ name }: Named) => `Changed “${name}” on other sites`,
+  embedDeleted: ({ name }: Named) => `Took “${name}” off other sites`,
+  feedAdded: ({ name }: Named) => `Made the feed “${name}”`,
+  feedChanged: ({ name }: Named) => `Changed the feed “${name}”`,
+  feedDeleted: ({ name }: Named) => `Deleted the feed “${name}”`,
+
   viewKept: ({ name }: Named) => `Kept the view “${name}”`,
   viewDeleted: ({ name }: Named) => `Deleted the view “${name}”`,
   specSheetAdded: ({ name }: Named) => `Added the spec sheet “${name}”`,

@@ -1,5 +1,7 @@
 import type { SellersOwn } from './fields';
 import type { Brand, Category, Collection, Tag } from './group';
+import type { Embed } from './embed';
+import type { Feed } from './feed';
 import type { Menu } from './menu';
 import type { Offer } from './offer';
 import type { Page } from './page';
@@ -37,6 +39,8 @@ export interface DocumentBodies {
   specSheet: SpecSheet;
   page: Page;
   offer: Offer;
+  embed: Embed;
+  feed: Feed;
   menu: Menu;
   settings: Settings;
   redirect: Redirect;
@@ -52,6 +56,8 @@ export const documentKinds = [
   'collection',
   'page',
   'offer',
+  'embed',
+  'feed',
   'menu',
   'redirect',
 ] as const satisfies readonly DocumentKind[];

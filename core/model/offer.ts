@@ -16,7 +16,7 @@ const wholeNumber = (most: number) =>
     .max(most, `At most ${most}.`);
 
 /** Which goods an offer is for. */
-const offerGoodsSchema = z.discriminatedUnion('how', [
+export const offerGoodsSchema = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('all') }),
   z.strictObject({ how: z.literal('rule'), rule: ruleSchema }),
   z.strictObject({

@@ -1,5 +1,7 @@
 import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
+import type { Embed } from '../model/embed';
+import type { Feed } from '../model/feed';
 import type { Offer } from '../model/offer';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
@@ -13,6 +15,7 @@ import type { ResolvedShop } from '../shop/resolved-shop';
 import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { arrangementOf, groupFields } from './group-words';
+import { embedFields, feedFields } from './elsewhere-words';
 import { menuChanges } from './menu-words';
 import { offerFields } from './offer-words';
 import { pageFields, sectionChanges } from './page-words';
@@ -29,6 +32,8 @@ const kindMaps = {
   specSheet: (shop: Bodies) => shop.specSheets,
   page: (shop: Bodies) => shop.pages,
   offer: (shop: Bodies) => shop.offers,
+  embed: (shop: Bodies) => shop.embeds,
+  feed: (shop: Bodies) => shop.feeds,
   redirect: (shop: Bodies) => shop.redirects,
 } as const;
 
@@ -69,6 +74,10 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
       return new Map(groupFields(shop, kind, (body as { id: string }).id));
     case 'offer':
       return offerFields(shop, body as Offer);
+    case 'embed':
+      return embedFields(shop, body as Embed);
+    case 'feed':
+      return feedFields(shop, body as Feed);
     case 'redirect':
       return new Map([['Forwards to', forwardWords(shop, body as Redirect)]]);
     case 'specSheet':

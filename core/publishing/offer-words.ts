@@ -4,7 +4,8 @@ import { sentenceOf } from '../rules/text/sentence';
 import { momentWords } from '../shared/moment';
 import type { ResolvedShop } from '../shop/resolved-shop';
 
-function goodsWords(shop: ResolvedShop, { goods }: Offer): string {
+/** Which goods are meant, in words. */
+export function goodsWords(shop: ResolvedShop, goods: Offer['goods']): string {
   if (goods.how === 'all') return 'all goods';
   if (goods.how === 'rule') return sentenceOf(goods.rule, shop.fields, shop.settings.currency);
   return goods.ids.map((id) => shop.products.get(id)?.title ?? 'something deleted').join(', ');
@@ -21,7 +22,7 @@ export function offerFields(shop: ResolvedShop, offer: Offer): Map<string, strin
     ['Runs', offer.isOn ? 'yes' : 'no'],
     ['Gives', offerDoes(offer, settings)],
     ['Gift', gift && `${gift} (${(action as { variantId: string }).variantId})`],
-    ['Goods', goodsWords(shop, offer)],
+    ['Goods', goodsWords(shop, offer.goods)],
     ['From', moment(offer.from)],
     ['Until', moment(offer.until)],
     ['Times', offerTimes(offer)],

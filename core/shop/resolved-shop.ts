@@ -33,6 +33,8 @@ import {
   type DaySales,
   type FactSources,
 } from './facts';
+import type { Embed } from '../model/embed';
+import type { Feed } from '../model/feed';
 import type { Offer } from '../model/offer';
 import type { Page } from '../model/page';
 import { offeredPrice, type OfferedPrice, type OfferTerms } from '../pricing/offered-price';
@@ -119,6 +121,8 @@ export class ResolvedShop {
   readonly specSheets: ReadonlyMap<string, SpecSheet> = this.#documents.specSheets;
   readonly pages: ReadonlyMap<string, Page> = this.#documents.pages;
   readonly offers: ReadonlyMap<string, Offer> = this.#documents.offers;
+  readonly embeds: ReadonlyMap<string, Embed> = this.#documents.embeds;
+  readonly feeds: ReadonlyMap<string, Feed> = this.#documents.feeds;
   /** by their keys */
   readonly redirects: ReadonlyMap<string, Redirect> = this.#documents.redirects;
   readonly bundles = new Bundles(this);

@@ -1,6 +1,8 @@
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
+import type { Embed } from '../model/embed';
+import type { Feed } from '../model/feed';
 import { MetOptions } from './met-options';
 import type { Offer } from '../model/offer';
 import { type Page } from '../model/page';
@@ -24,6 +26,8 @@ export class ShopDocuments {
   readonly specSheets = new Map<string, SpecSheet>();
   readonly pages = new Map<string, Page>();
   readonly offers = new Map<string, Offer>();
+  readonly embeds = new Map<string, Embed>();
+  readonly feeds = new Map<string, Feed>();
   readonly redirects = new Map<string, Redirect>();
   menu: Menu = emptyMenu;
   settings: Settings = emptySettings;
@@ -68,7 +72,18 @@ export class ShopDocuments {
   /** Becomes as another is, sharing its documents. */
   copyFrom(other: ShopDocuments): void {
     fill(this.products, other.products);
-    for (const kind of ['category', 'collection', 'brand', 'tag', 'specSheet', 'page', 'offer', 'redirect'] as const)
+    for (const kind of [
+      'category',
+      'collection',
+      'brand',
+      'tag',
+      'specSheet',
+      'page',
+      'offer',
+      'embed',
+      'feed',
+      'redirect',
+    ] as const)
       fill(this.#mapOf(kind) as Map<string, unknown>, other.#mapOf(kind));
     fill(this.#slugs, other.#slugs);
     this.menu = other.menu;
@@ -85,6 +100,8 @@ export class ShopDocuments {
       specSheet: this.specSheets,
       page: this.pages,
       offer: this.offers,
+      embed: this.embeds,
+      feed: this.feeds,
       redirect: this.redirects,
     }[kind];
   }

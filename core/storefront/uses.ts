@@ -40,6 +40,11 @@ export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Pr
       uses.push({ in: 'collection', id: collection.id, label: collection.name });
   for (const { id: offerId, name, goods } of shop.offers.values())
     if (goods.how === 'rule' && inRule(goods.rule)) uses.push({ in: 'offer', id: offerId, label: name });
+  for (const { id: embedId, name, strip } of shop.embeds.values())
+    if (targetsOf(strip).some(({ to }) => isIt(to)) || rulesOf(strip).some(inRule))
+      uses.push({ in: 'embed', id: embedId, label: name });
+  for (const { id: feedId, name, goods } of shop.feeds.values())
+    if (goods.how === 'rule' && inRule(goods.rule)) uses.push({ in: 'feed', id: feedId, label: name });
   for (const product of products)
     if (rulesOfProduct(product).some(inRule)) uses.push({ in: 'product', id: product.id, label: product.title });
   return uses;

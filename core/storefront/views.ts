@@ -252,7 +252,7 @@ export type PlaceOfProduct = z.infer<typeof placeOfProductSchema>;
 
 /** Something that names a group or a page, and would lead nowhere or take in nothing without it. */
 export const useSchema = z.object({
-  in: z.enum(['menu', 'page', 'collection', 'product', 'offer', 'settings']),
+  in: z.enum(['menu', 'page', 'collection', 'product', 'offer', 'embed', 'feed', 'settings']),
   /** of the page, the collection or the product; empty for the menu and the settings */
   id: z.string(),
   /** "Home › Light-wind days" */

@@ -13,6 +13,8 @@ const addressOf = ({ in: where, id }: Use): string =>
     collection: `/groups/${id}`,
     product: `/goods/${id}`,
     offer: `/prices/${id}`,
+    embed: `/shopfront?view=elsewhere&embed=${id}`,
+    feed: `/exchange?part=channels&feed=${id}`,
     settings: '/shopfront?view=look',
   })[where];
 
@@ -22,6 +24,8 @@ const sorts: Record<Use['in'], string> = {
   collection: 'rule of the collection',
   product: 'rule of the product',
   offer: 'goods of the offer',
+  embed: 'goods on another site',
+  feed: 'goods of the feed',
   settings: 'look of the shop',
 };
 

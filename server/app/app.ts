@@ -11,6 +11,8 @@ import { backupsApi } from '../backups/routes';
 import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
+import { elsewhereApi } from '../elsewhere/routes';
+import { serveElsewhere } from '../elsewhere/serve';
 import { exchangeApi } from '../exchange/routes';
 import { pricesApi } from '../prices/routes';
 import { publishingApi } from '../publishing/routes';
@@ -31,6 +33,7 @@ import { serveFilms } from '../media/serve-films';
 import { originOf } from '../storefront/origin';
 import { searchEngines } from '../storefront/search-engines';
 import { servePictures } from '../media/serve-pictures';
+import { scopesOfKey } from '../store/api-keys';
 import { readSession, SESSION_COOKIE } from '../people/sign-in';
 import { shopApi } from '../storefront/shop-api';
 import { door } from '../storefront/door';
@@ -111,6 +114,8 @@ export function makeApp({
     const token = parseCookie(request.headers.cookie ?? '')[SESSION_COOKIE];
     response.locals.sessionToken = token;
     response.locals.session = readSession(catalog.db, token, catalog.clock());
+    const key = /^Bearer (\S{8,100})$/.exec(request.headers.authorization ?? '')?.[1];
+    if (key !== undefined) response.locals.scopes = scopesOfKey(catalog.db, key, catalog.clock()) ?? [];
     catalog.passTime();
     next();
   });
@@ -136,6 +141,7 @@ export function makeApp({
     pricesApi(catalog),
     exchangeApi(catalog),
     backupsApi(catalog, backups),
+    elsewhereApi(catalog, parts.originNow),
     setUpApi(catalog),
   );
   if (restore) app.use(bringBackApi({ catalog, setUpCode, restore }));
@@ -144,6 +150,7 @@ export function makeApp({
       response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'desk', 'index.html'));
     });
   app.use(serveFiles(catalog));
+  app.use(serveElsewhere(catalog, parts.originNow, dist));
   app.use(searchEngines(catalog, parts.originNow));
   app.use(storefront(parts));
   app.use(nothingThere);

@@ -33,6 +33,8 @@ export const journaledTables: readonly JournaledTable[] = [
   { name: 'redirect', subjectKind: 'redirect', subject: (row) => `${row}.kind || '/' || ${row}.slug` },
   { name: 'offer', subjectKind: 'offer', subjectColumn: 'id' },
   { name: 'offer_code', subjectKind: 'codes', subjectColumn: 'offer_id' },
+  { name: 'embed', subjectKind: 'embed', subjectColumn: 'id' },
+  { name: 'feed', subjectKind: 'feed', subjectColumn: 'id' },
   { name: 'view', subjectKind: 'view', subjectColumn: 'id' },
 ];
 

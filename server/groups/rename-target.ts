@@ -1,7 +1,7 @@
 import type { Product } from '../../core/model/product';
 import type { Relation } from '../../core/model/product-values';
 import { eachOf } from '../../core/model/sections/section-type';
-import { typeOfSection } from '../../core/model/sections/sections';
+import { typeOfSection, type Section } from '../../core/model/sections/sections';
 import type { Link, Target } from '../../core/model/target';
 import { followedSettings } from '../../core/model/settings-links';
 import { canonicalJson } from '../../core/shared/canonical-json';
@@ -10,6 +10,8 @@ import type { GroupRef } from '../../core/shop/open-groups';
 import { replaceValue } from '../../core/rules/replace-value';
 import type { Rule } from '../../core/model/rule';
 import { putCollection } from '../store/groups';
+import { putEmbed } from '../store/embeds';
+import { putFeed } from '../store/feeds';
 import { putOffer } from '../store/offers';
 import { putPage, writeMenu, writeSettings } from '../store/pages';
 import { updateProduct } from '../store/put-products';
@@ -18,7 +20,7 @@ import type { Catalog } from '../state/catalog';
 
 /**
  * Makes everything that names a group name another one instead: rules of collections, offers, views, relations and bundles; the
- * menu, banners, strips and tiles; the notice, layouts and badges. Part of a change that merges the two.
+ * menu, banners, strips and tiles; goods on other sites and feeds; the notice, layouts and badges. Part of a change that merges the two.
  */
 export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, into: string): void {
   const { db, working } = catalog;
@@ -33,6 +35,11 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
     if (goods.how === 'rule' && inRule(goods.rule) !== goods.rule)
       putOffer(db, { ...offer, goods: { ...goods, rule: inRule(goods.rule) } });
   }
+  for (const feed of shop.feeds.values()) {
+    const { goods } = feed;
+    if (goods.how === 'rule' && inRule(goods.rule) !== goods.rule)
+      putFeed(db, { ...feed, goods: { ...goods, rule: inRule(goods.rule) } });
+  }
   for (const { id, rule } of readViews(db)) if (inRule(rule) !== rule) putViewRule(db, id, inRule(rule));
   for (const product of working.products.values()) {
     const fields = rulesOf(product, inRule);
@@ -44,12 +51,17 @@ export function renameTarget(catalog: Catalog, { kind, id: from }: GroupRef, int
   writeMenu(db, menu);
   const settings = followedSettings(shop.settings, target, inRule);
   if (canonicalJson(settings) !== canonicalJson(shop.settings)) writeSettings(db, settings);
+  const followed = <S extends Section>(section: S): S => {
+    const { follow, followRules } = typeOfSection(section);
+    const there = follow(section, target);
+    return followRules?.(there, inRule) ?? there;
+  };
+  for (const embed of shop.embeds.values()) {
+    const strip = followed(embed.strip);
+    if (strip !== embed.strip) putEmbed(db, { ...embed, strip });
+  }
   for (const page of shop.pages.values()) {
-    const sections = eachOf(page.sections, (section) => {
-      const { follow, followRules } = typeOfSection(section);
-      const followed = follow(section, target);
-      return followRules?.(followed, inRule) ?? followed;
-    });
+    const sections = eachOf(page.sections, followed);
     const standsOn = eachOf(page.standsOn, (to) => target(to) as typeof to);
     if (sections !== page.sections || standsOn !== page.standsOn) putPage(db, { ...page, sections, standsOn }, 0);
   }

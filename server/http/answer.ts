@@ -2,7 +2,7 @@ import type { Request, RequestHandler, Response, Router } from 'express';
 import { z } from 'zod';
 import { refusals } from '../shared/refusals';
 import { problemTypes } from '../../contract/problem';
-import type { Route } from '../../contract/route';
+import type { KeyScope, Route } from '../../contract/route';
 import type { SessionRow } from '../store/people';
 import type { WriteLock } from '../jobs/write-lock';
 import { invalid, ProblemError } from '../shared/problem';
@@ -53,7 +53,20 @@ export const ownersOnly: RequestHandler = (_request, response, next) => {
   next();
 };
 
-function refuseStrangers(request: Request, response: Response, isForOwners: boolean): void {
+/** Programs with a key read what it is for, and nothing else. */
+function isForKey(response: Response, { scope }: Route): boolean {
+  const scopes = response.locals.scopes as readonly KeyScope[] | undefined;
+  if (!scopes || sessionOf(response)) return false;
+  if (scopes.length === 0)
+    throw new ProblemError({ type: problemTypes.signIn, title: refusals.noSuchKey, status: 401 });
+  if (scope === undefined || !scopes.includes(scope))
+    throw new ProblemError({ type: problemTypes.owner, title: refusals.notForKey, status: 403 });
+  return true;
+}
+
+function refuseStrangers(request: Request, response: Response, route: Route): void {
+  if (isForKey(response, route)) return;
+  const isForOwners = route.owner === true;
   const session = sessionOf(response);
   if (!session) throw notSignedIn();
   const isWrite = request.method !== 'GET';
@@ -69,8 +82,8 @@ function refuseStrangers(request: Request, response: Response, isForOwners: bool
 /** What keeps writes apart: set by the application for all routers. */
 const writesOf = (request: Request) => request.app.locals.writes as WriteLock;
 
-function send(response: Response, result: unknown): void {
-  response.set('Cache-Control', 'no-store');
+function send(response: Response, result: unknown, isShared: boolean): void {
+  response.set('Cache-Control', isShared ? 'no-cache' : 'no-store');
   if (!(result instanceof ReadyJson)) {
     response.json(result);
     return;
@@ -94,7 +107,7 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
   ...before: RequestHandler[]
 ): void {
   const guard: RequestHandler = (request, response, next) => {
-    if (!route.open) refuseStrangers(request, response, route.owner === true);
+    if (!route.open) refuseStrangers(request, response, route);
     next();
   };
   const run: RequestHandler = async (request, response) => {
@@ -109,7 +122,7 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
     const waits = route.method !== 'GET' && route.waits !== false;
     const result = waits ? await writesOf(request).shared(() => handle(call)) : await handle(call);
     (request.app.locals.checkAnswer as CheckAnswer | undefined)?.(route, result);
-    send(response, result);
+    send(response, result, route.shared === true);
   };
   // What is asked is read only once it is known who asks, and that there is something to read.
   const reading = route.body ? [readJson(route.open ? '16kb' : '4mb')] : [];

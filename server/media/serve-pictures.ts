@@ -21,6 +21,8 @@ export function servePictures(db: Db, folder: string): Router {
           ? await iconFile(folder, media, icon)
           : size && (await pictureFile(folder, media, size));
     if (path === undefined) throw notFound(refusals.noSuchPicture);
+    // Goods of the shop stand in pages of other sites, too.
+    response.set('Cross-Origin-Resource-Policy', 'cross-origin');
     response.sendFile(path, { maxAge: '1y', immutable: true, dotfiles: 'allow' });
   });
   return router;

@@ -1,7 +1,7 @@
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
 import { z } from 'zod';
 import { addToBasketSchema, basketRoutes } from '../../contract/basket';
-import { MOST_PIECES, type BasketContents } from '../../core/model/basket';
+import { emptyBasket, MOST_PIECES, type BasketContents } from '../../core/model/basket';
 import { parseMoney } from '../../core/shared/money';
 import { cardOf } from '../../core/storefront/card';
 import { goesWithAll } from '../../core/storefront/goes-with-basket';
@@ -25,6 +25,9 @@ export interface SellingParts {
 
 /** Codes can be guessed only slowly. */
 const CODE_TRIES = { within: 10 * 60_000, most: 30 };
+/** Of what another site sends along. */
+const MOST_TAKEN = 20_000;
+const MOST_LINES_TAKEN = 50;
 /** Whoever changes a basket by machine is slowed down. */
 const CHANGES = { within: 60_000, most: 600 };
 
@@ -158,6 +161,25 @@ export function basketApi({ catalog, isSecure, originNow, show }: SellingParts):
     ...contents,
     ...parse(basketRoutes.changeBasket.body, body),
   }));
+
+  /** What was put together on a page of another site joins the basket of this browser; once is enough, however often it is followed. */
+  router.get('/basket/take', limit, (request, response) => {
+    const wanted = String((request.query as { lines?: unknown }).lines ?? '').slice(0, MOST_TAKEN);
+    const lines = wanted.split(',').map((line) => line.split(':'));
+    change(request, response, (contents) => {
+      let taken = emptyBasket;
+      for (const [slug = '', variant = '', quantity] of lines.slice(0, MOST_LINES_TAKEN))
+        try {
+          const entry = parse(addToBasketSchema, { slug, variant, quantity: Number(quantity) });
+          taken = withEntry(catalog, taken, entry);
+        } catch (error) {
+          // What cannot be had any more is left out: the basket is looked at next.
+          wordsOf(error);
+        }
+      return merged(contents, taken);
+    });
+    response.redirect(303, '/basket');
+  });
 
   /** A basket that was begun on another device joins the one of this browser. */
   router.get('/basket/open/:token', limit, (request, response) => {

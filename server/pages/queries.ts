@@ -62,7 +62,7 @@ export function pageWarnings(catalog: Catalog): string[] {
 type Note = AnswerOf<typeof shopfrontRoutes.drawPage>['notes'][number];
 
 /** What sections show, each as it stands below those above it. */
-function notesOf(shop: ResolvedShop, filled: readonly FilledSection[], scene: Scene): Note[] {
+export function notesOf(shop: ResolvedShop, filled: readonly FilledSection[], scene: Scene): Note[] {
   const product = (slot: number) => {
     const id = shop.index.id(slot);
     const { title, pictures } = shop.products.get(id)!;

@@ -27,6 +27,10 @@ const prefixes = {
   order: 'r',
   import: 'mp',
   export: 'ex',
+  embed: 'em',
+  feed: 'fe',
+  key: 'ak',
+  columns: 'cs',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

@@ -296,6 +296,8 @@ export class WorkingCatalog {
       specSheet: shop.specSheets,
       page: shop.pages,
       offer: shop.offers,
+      embed: shop.embeds,
+      feed: shop.feeds,
       redirect: shop.redirects,
     };
     const body = maps[kind].get(key);

@@ -3,6 +3,8 @@ import type { Db } from '../database/connection';
 import { readCategories, readCollections, readNamed } from './groups';
 import { readRedirects } from './redirects';
 import { readMenu, readPages, readSettings } from './pages';
+import { readEmbeds } from './embeds';
+import { readFeeds } from './feeds';
 import { readOffers } from './offers';
 import { readProducts } from './products';
 import { readSpecSheets } from './spec-sheets';
@@ -19,6 +21,8 @@ const readers: Record<Keyed, (db: Db, keys?: readonly string[]) => { id: string 
   specSheet: (db) => readSpecSheets(db),
   page: (db) => readPages(db),
   offer: (db) => readOffers(db),
+  embed: (db) => readEmbeds(db),
+  feed: (db) => readFeeds(db),
 };
 
 /** Reads documents of the working catalog: those with these keys, or all of a kind. */

@@ -1,27 +1,19 @@
 import type { Offer } from '../../core/model/offer';
 import { newOffer } from '../../core/model/offer';
-import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from '../database/connection';
+import { deleteBody, putBody, readBodies } from './json-bodies';
 
 /** All offers, in the order in which they were made. */
-export function readOffers(db: Db): Offer[] {
-  const rows = db.prepare(`SELECT id, body FROM offer ORDER BY position, id`).all() as { id: string; body: string }[];
-  return rows.map(({ id, body }) => ({ ...newOffer(id, ''), ...(JSON.parse(body) as Offer), id }));
-}
+export const readOffers = (db: Db): Offer[] =>
+  readBodies<Offer>(db, 'offer').map((offer) => ({ ...newOffer(offer.id, ''), ...offer }));
 
 /** Stores an offer in place of the one with its id, or behind all others. */
-export function putOffer(db: Db, offer: Offer): void {
-  const { id, ...body } = offer;
-  db.prepare(
-    `INSERT INTO offer (id, position, body) VALUES (?, (SELECT coalesce(max(position), 0) + 1 FROM offer), ?)
-     ON CONFLICT (id) DO UPDATE SET body = excluded.body`,
-  ).run(id, canonicalJson(body));
-}
+export const putOffer = (db: Db, offer: Offer): void => putBody(db, 'offer', offer);
 
 /** Deletes an offer with its codes. */
 export function deleteOffer(db: Db, id: string): void {
   db.prepare(`DELETE FROM offer_code WHERE offer_id = ?`).run(id);
-  db.prepare(`DELETE FROM offer WHERE id = ?`).run(id);
+  deleteBody(db, 'offer', id);
 }
 
 /** A code with which shoppers get an offer. */

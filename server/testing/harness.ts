@@ -44,7 +44,8 @@ export async function startServer(
   const shop = new ServedShop(folder, { assets: noAssets, origin: 'https://shop.example', log }, clock);
   const { catalog } = shop;
   shop.app.locals.checkAnswer = checkAnswer;
-  const server: Server = createServer(shop.handle);
+  // As long as in `main`: closing an idle connection must not cross a request that is on its way.
+  const server: Server = createServer({ keepAliveTimeout: 75_000 }, shop.handle);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const raw = (path: string, init?: RequestInit) => fetch(url + path, { redirect: 'manual', ...init });

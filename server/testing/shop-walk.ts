@@ -152,7 +152,7 @@ export class ShopWalk {
         warn: () => undefined,
       },
     });
-    return [catalog, createServer(app).listen(0, '127.0.0.1')];
+    return [catalog, createServer({ keepAliveTimeout: 75_000 }, app).listen(0, '127.0.0.1')];
   }
 
   /** One step, by chance. Answers its name and what it may do to public answers. A refusal is a step too. */

@@ -17,6 +17,8 @@ const kindWords: Record<Change['kind'], string> = {
   specSheet: 'spec sheet',
   page: 'page',
   offer: 'offer',
+  embed: 'goods on another site',
+  feed: 'feed',
   menu: 'menu',
   settings: 'settings',
   redirect: 'forwarding address',
@@ -29,6 +31,8 @@ const addresses: Partial<Record<Change['kind'], (key: string) => string>> = {
   menu: () => '/shopfront',
   category: () => '/groups',
   offer: (key) => `/prices/${key}`,
+  embed: (key) => `/shopfront?view=elsewhere&embed=${key}`,
+  feed: (key) => `/exchange?part=channels&feed=${key}`,
 };
 
 const isPrice = (label: string) => label.startsWith('Price');
