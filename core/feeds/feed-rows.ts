@@ -6,7 +6,7 @@ import { shopStock } from '../shop/shop-price';
 import { feedValueOf, type FeedEntry, type FeedTerms } from './feed-values';
 
 /** What a field of an entry holds; a list stands for several of one name. */
-export type FeedCell = string | readonly string[];
+type FeedCell = string | readonly string[];
 
 /** An entry as a format writes it. */
 export interface FeedRow {

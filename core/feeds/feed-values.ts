@@ -123,7 +123,6 @@ export const feedValues = {
   weight: { label: 'Weight in grams', read: ({ product, variant }) => variant.weight ?? product.weight },
   condition: { label: 'Condition: new', read: () => 'new' },
 } as const satisfies Record<string, FeedValue>;
-export type FeedValueKey = keyof typeof feedValues;
 
 /** What a field of a feed can hold, by key: those that all goods have. */
 export const feedValueOf = (key: string): FeedValue | undefined =>

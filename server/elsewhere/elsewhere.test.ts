@@ -46,7 +46,8 @@ describe('goods in pages of other sites', () => {
 
     const { embed } = (await embedsNow())[0]!;
     const strip = { ...embed.strip, columns: 2 };
-    await server.call('PATCH', `/api/embeds/${id}`, { strip, look: { ...embed.look, accent: '#aa3300' } });
+    const was = { strip: embed.strip, look: embed.look };
+    await server.call('PATCH', `/api/embeds/${id}`, { was, strip, look: { ...embed.look, accent: '#aa3300' } });
     expect(moduleOf((await open(`/embed/${id}.js`)).text).columns).toBe(4);
     await putLive();
     expect(moduleOf((await open(`/embed/${id}.js`)).text)).toMatchObject({ columns: 2, look: { accent: '#aa3300' } });

@@ -61,7 +61,10 @@ export function changeEmbed(
   { was, ...fields }: BodyOf<typeof elsewhereRoutes.changeEmbed>,
 ): Embed {
   const before = embedOrRefuse(catalog, id);
-  const embed = changed(before, mergedFields(before, fields, was, embedWords));
+  // What is written tells no id of the strip: it keeps its own.
+  const withId = <T extends object>(told: T): T =>
+    'strip' in told ? { ...told, strip: { ...(told.strip as object), id: before.strip.id } } : told;
+  const embed = changed(before, mergedFields(before, withId(fields), was && withId(was), embedWords));
   catalog.journal.change({ did: 'embedChanged', name: embed.name }, catalog.actor(user), () =>
     putEmbed(catalog.db, embed),
   );

@@ -3,13 +3,17 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { useTitle } from '../../shared/ui/use-title';
 import { Backups } from './backups';
 import { BringIn } from './bring-in';
+import { Channels } from './channels';
 import { ImportPage } from './import-page';
+import { Keys } from './keys';
 import { TakeOut } from './take-out';
 
 /** What exchange is parted into; the first one is shown where none is asked for. */
 const parts: readonly { part: string; words: string; draw: () => ReactNode }[] = [
   { part: 'in', words: 'Bring goods in', draw: () => <BringIn /> },
   { part: 'out', words: 'Take goods out', draw: () => <TakeOut /> },
+  { part: 'channels', words: 'Channels', draw: () => <Channels /> },
+  { part: 'keys', words: 'Keys', draw: () => <Keys /> },
   { part: 'backups', words: 'Backups', draw: () => <Backups /> },
 ];
 

@@ -7,7 +7,7 @@ import { MeasureField } from '../../shared/ui/measure-field';
 import { MomentField } from '../../shared/ui/moment-field';
 import { readAmount, readPercent, readWholeOrNone } from '../../shared/ui/readings';
 import { Tick } from '../../shared/ui/tick';
-import { Chip } from './chip';
+import { Chip } from '../../shared/ui/chip';
 
 interface Props {
   offer: Offer;

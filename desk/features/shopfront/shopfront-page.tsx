@@ -8,6 +8,7 @@ import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { PageBuilder } from './builder/page-builder';
 import { DesignPage } from './design/design-page';
+import { ElsewherePage } from './elsewhere/elsewhere-page';
 import { ExposurePage } from './exposure/exposure-page';
 import { FloorPage } from './floor/floor-page';
 import { MenusPage } from './menus/menus-page';
@@ -25,6 +26,7 @@ const views = [
   { key: 'floor', name: 'Floor plan' },
   { key: 'exposure', name: 'Exposure' },
   { key: 'search', name: 'Search' },
+  { key: 'elsewhere', name: 'Other sites' },
   { key: 'settings', name: 'Settings' },
 ];
 
@@ -103,6 +105,8 @@ export function ShopfrontPage() {
         <FloorPage />
       ) : view === 'exposure' ? (
         <ExposurePage />
+      ) : view === 'elsewhere' ? (
+        <ElsewherePage />
       ) : view === 'search' ? (
         <SearchPage />
       ) : view === 'look' ? (

@@ -27,6 +27,20 @@ export function readAmount(typed: string): Reading<number> {
   return minor === undefined ? { problem: 'Type an amount, like 24.50.' } : { value: minor };
 }
 
+/** A reading of what may be below zero, too. */
+const signed =
+  (read: (typed: string) => Reading<number>) =>
+  (typed: string): Reading<number> => {
+    const [, minus, rest] = /^\s*([-−+]?)\s*(.*)$/.exec(typed)!;
+    const found = read(rest!);
+    return 'value' in found && /[-−]/.test(minus!) ? { value: -found.value } : found;
+  };
+
+/** Basis points above, or with a minus below: "-5 %" is -500. */
+export const readDearer = signed(readPercent);
+/** Minor units above, or with a minus below. */
+export const readExtra = signed(readAmount);
+
 /** Basis points that come off: what looks like a price is not taken for a percentage. */
 export function readReduction(typed: string): Reading<number> {
   return /[.,]\d\d\s*$|[€$£]/.test(typed)

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { ProductAnswer } from '../../../../contract/product';
 import { useProductExposure } from '../../../data/exposure';
 import { PlacesOfProduct, SeenBy } from '../../../shared/where-it-shows';
+import { ProductChannels } from './channels';
 import { Part } from './part';
 
 /** Where shoppers meet a product, why there, and how often a visit sees it. */
@@ -23,6 +24,7 @@ export function Where({ answer }: { answer: ProductAnswer }) {
         <PlacesOfProduct places={answer.places} />
         {data && <SeenBy {...data} />}
       </div>
+      <ProductChannels id={id} />
     </Part>
   );
 }

@@ -1,11 +1,11 @@
-import type { OfferGoods } from '../../../core/model/offer';
-import { EMPTY_RULE, type Rule } from '../../../core/model/rule';
-import { useTriedRule } from '../../data/rules';
-import { RuleField } from '../../shared/rules/rule-field';
-import { useTray } from '../../shared/tray-store';
-import { Button } from '../../shared/ui/button';
-import { OneOf } from '../../shared/ui/one-of';
-import { Chip } from './chip';
+import type { OfferGoods } from '../../core/model/offer';
+import { EMPTY_RULE, type Rule } from '../../core/model/rule';
+import { useTriedRule } from '../data/rules';
+import { RuleField } from './rules/rule-field';
+import { useTray } from './tray-store';
+import { Button } from './ui/button';
+import { OneOf } from './ui/one-of';
+import { Chip } from './ui/chip';
 
 interface Props {
   goods: OfferGoods;
@@ -19,7 +19,7 @@ function RuleWords({ rule }: { rule: Rule }) {
   return <>{data ? data.sentence : 'goods by a rule'}</>;
 }
 
-/** Which goods an offer is for: all, those that a rule takes in, or those of the tray. */
+/** Which goods are meant: all, those that a rule takes in, or those of the tray. */
 export function GoodsChip({ goods, change, error }: Props) {
   const tray = useTray();
   const words =
