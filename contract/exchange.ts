@@ -69,6 +69,8 @@ const importFile = z.object({
 const importAnswer = importFile.extend({
   isText: z.boolean(),
   rows: whole,
+  /** that came in one ZIP with it */
+  pictures: whole,
   columns: z.array(
     z.object({
       heading: z.string(),
@@ -118,7 +120,8 @@ export const exchangeRoutes = {
   addImport: route({
     method: 'POST',
     path: '/api/imports',
-    summary: 'Bring a file of up to 30 MB: CSV, TSV, XLSX or JSON. Nothing is changed before it is run',
+    summary:
+      'Bring a file of up to 30 MB: CSV, TSV, XLSX or JSON; or a ZIP of up to 300 MB with one of them and pictures. Nothing is changed before it is run',
     files: true,
     answer: z.object({ id: z.string() }),
   }),

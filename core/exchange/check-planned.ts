@@ -40,8 +40,13 @@ export function checkPlanned(
   if (!kind.options && product.options !== before?.options && product.options.length > 0)
     refuse(first, placeOf('option 1 value'), `A ${kind.name} has no options.`);
   for (const { place, column } of used) {
-    // A missing title is told once, in its own words.
-    if (column.of !== 'product' || column.field === undefined || (product.title === '' && placeOf('title') === place))
+    // A missing title is told once, in its own words; pictures were looked at when they came.
+    if (
+      column.of !== 'product' ||
+      column.field === 'pictures' ||
+      column.field === undefined ||
+      (product.title === '' && placeOf('title') === place)
+    )
       continue;
     const name = column.field as keyof typeof productFields;
     const value: unknown = product[name];

@@ -1,4 +1,5 @@
 import type { Product, Variant } from '../model/product';
+import type { KnownPicture } from './known-picture';
 
 /** What one cell of a file holds. */
 export type Cell = string | number | boolean | null;
@@ -31,6 +32,8 @@ export interface ReadTerms {
   decimal: '.' | ',';
   timeZone: string;
   names: ExchangeNames;
+  /** a picture by the name of its file, in small letters */
+  picture: (name: string) => KnownPicture | undefined;
   /** makes text that came from elsewhere safe to show */
   cleanHtml: (html: string) => string;
 }

@@ -8,6 +8,7 @@ import { packageWords, readDuration, readSize } from '../shared/units';
 import { idOf, idsOf, oneOf, readMoment, readOwnFields, readQuantityPrices, readWeight } from './cell-readers';
 import { BETWEEN, readAmount, readWhole, readYesNo, type Cell, type ExchangeColumn } from './column';
 import { optionColumns } from './option-columns';
+import { pictureColumn } from './picture-column';
 import { specColumn } from './spec-columns';
 
 type More = Partial<ExchangeColumn> & Pick<ExchangeColumn, 'explains'>;
@@ -311,7 +312,7 @@ const usualColumns: readonly ExchangeColumn[] = [
 /** All columns that goods of a shop can have in files. */
 export function exchangeColumns(sheets: Iterable<SpecSheet>): ExchangeColumn[] {
   const all = [...sheets];
-  const usual = [...usualColumns, ...optionColumns];
+  const usual = [...usualColumns, pictureColumn, ...optionColumns];
   const names = [
     ...usual.map(({ label }) => label),
     ...all.flatMap(({ attributes }) => attributes.map(({ name }) => name)),
@@ -331,7 +332,7 @@ export const notInFiles: Readonly<Record<string, string>> = {
   excludedCombinations: 'a combination that has no row is not made',
   bundle: 'its parts are chosen by rules, which need their own screen',
   files: 'files come with an archive, not in a cell',
-  pictureId: 'pictures come with an archive, not in a cell',
+  pictureId: 'a picture is tied to a variant on the page of its product',
   specs: 'each attribute has a column of its own',
   goesWith: 'leads to other goods by a rule, which a cell cannot hold',
   stepUp: 'leads to other goods by a rule, which a cell cannot hold',

@@ -46,6 +46,12 @@ const names = {
   specSheet: list({ s_kites1: 'Kites' }),
 };
 const columns = exchangeColumns([sheet]);
+const pictures = new Map(
+  ['tern.jpg', 'tern-back.jpg'].map((name, i) => [
+    name,
+    { media: String(i).repeat(32), width: 800, height: 600, background: '#ffffff' },
+  ]),
+);
 let made = 0;
 function sources(shop: readonly Product[], more: Partial<ImportSources> = {}): ImportSources {
   const find = (by: Matching, text: string) => {
@@ -62,6 +68,7 @@ function sources(shop: readonly Product[], more: Partial<ImportSources> = {}): I
     names,
     decimal: '.',
     timeZone: 'Europe/Amsterdam',
+    picture: (name) => pictures.get(name),
     cleanHtml: (html) => html.replace(/<script[\s\S]*?<\/script>/g, ''),
     find,
     sheetOf: () => sheet.id,
@@ -332,6 +339,27 @@ test('only what is asked for: adding, updating, deleting; a row left out; what n
   expect(states({ way: 'update' }).slice(0, 2)).toEqual(['same', 'passed']);
   expect(states({ way: 'delete' }).slice(0, 2)).toEqual(['deleted', 'passed']);
   expect(states({ leftOut: [1, 2] })).toEqual(['same']);
+});
+
+test('pictures come by the names of their files; those that a product has keep their words', () => {
+  const file = (cell: string) => table(`Title|Pictures\nTern|${cell}`);
+  const [added] = plan(file('https://old.example/img/Tern.JPG?v=2; photos/tern-back.jpg;tern.jpg'));
+  expect(added!.after!.pictures.map(({ media, width, alt }) => [media, width, alt])).toEqual([
+    ['0'.repeat(32), 800, ''],
+    ['1'.repeat(32), 800, ''],
+  ]);
+  const before = {
+    ...added!.after!,
+    pictures: added!.after!.pictures.map((each, i) => ({ ...each, alt: `alt ${i}` })),
+  };
+  const [turned] = plan(file('tern-back.jpg, tern.jpg'), [before], { match: 'title' });
+  expect(turned!.after!.pictures).toEqual([before.pictures[1], before.pictures[0]]);
+  // An empty cell leaves them, and those of the shop are known by their own names.
+  expect(plan(file(''), [before], { match: 'title' })[0]!.state).toBe('same');
+  expect(plan(file(`${'0'.repeat(32)}.webp; ${'1'.repeat(32)}.webp`), [before], { match: 'title' })[0]!.state).toBe(
+    'same',
+  );
+  expect(plan(file('wren.jpg'))[0]!.problems[0]!.message).toMatch(/There is no picture “wren.jpg” with this file/);
 });
 
 test('a column that nobody knows becomes a field of the product’s own', () => {

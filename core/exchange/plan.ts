@@ -9,6 +9,8 @@ import { FileCells } from './file-cells';
 import { groupRows, type FileTable, type Find, type RowGroup } from './group-rows';
 import { optionColumnOf } from './option-columns';
 import type { Assembled, PlannedCell, PlannedProblem, PlannedProduct, Refuse } from './planned';
+import type { KnownPicture } from './known-picture';
+import { toldPictures } from './picture-column';
 import { plannedCells } from './planned-cells';
 import { plannedOptions } from './planned-options';
 import { attributeOf } from './spec-columns';
@@ -200,6 +202,8 @@ class GroupPlan {
       const attributeId = attributeOf(column.key);
       if (attributeId !== undefined) this.#putSpec(values, base, attributeId, read.value, row, place);
       else if (!isNew && column.isForNew) this.#refuseOther(base, column, read.value, row, place);
+      else if (column.field === 'pictures')
+        values.pictures = toldPictures(base, read.value as KnownPicture[], this.sources.newId);
       else values[column.field!] = read.value;
     }
     return { ...values, ...this.#ownFields(values, base) };

@@ -36,6 +36,8 @@ function byValues(values: readonly string[]): Recognised | undefined {
   if (share(isGtin) > 0.8) return { key: 'variant barcode', confidence: 0.9, why: 'its values are barcodes' };
   if (share((value) => /^[\d.,\s]+\s?(€|EUR|\$|£)$|^(€|\$|£)\s?[\d.,]+$/.test(value)) > 0.8)
     return { key: 'variant price', confidence: 0.7, why: 'its values are amounts of money' };
+  if (share((value) => /^\S+\.(?:jpe?g|png|webp|gif)\b/i.test(value)) > 0.8)
+    return { key: 'pictures', confidence: 0.85, why: 'its values are names of pictures' };
   if (share((value) => / > | \/ /.test(value)) > 0.5)
     return { key: 'categoryIds', confidence: 0.6, why: 'its values look like paths of categories' };
   if (share((value) => /<(p|br|ul|div|strong)\b/i.test(value)) > 0.3)

@@ -1,4 +1,6 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import iconv from 'iconv-lite';
+import sharp from 'sharp';
 import writeExcelFile from 'write-excel-file/node';
 import type { Job } from '../../contract/bulk';
 import type { ImportAnswer, ImportChanges, ImportPreview } from '../../contract/exchange';
@@ -38,6 +40,90 @@ const refusal = async (content: string | Buffer, name?: string) => {
   const { status, body } = await bring(content, name);
   return [status, body.errors?.[0]?.message ?? body.title];
 };
+
+describe('a ZIP with pictures', () => {
+  const picture = (colour: string) =>
+    sharp({ create: { width: 90, height: 60, channels: 3, background: colour } })
+      .jpeg()
+      .toBuffer();
+  const goods = strToU8(
+    'Title;Price;Bild\r\nMöwe;12,50;moewe.jpg; hinten.JPG\r\nTern;20,00;fehlt.jpg\r\n'.replace(
+      'moewe.jpg; hinten.JPG',
+      '"moewe.jpg; hinten.JPG"',
+    ),
+  );
+
+  test('brings its goods with them, and names what is missing', async () => {
+    const zip = zipSync({
+      'goods/artikel.csv': goods,
+      'goods/bilder/Moewe.jpg': await picture('#e4572e'),
+      'goods/bilder/hinten.jpg': await picture('#0b6a69'),
+      '__MACOSX/goods/._artikel.csv': strToU8('x'),
+    });
+    const { file, preview, run } = await brought(Buffer.from(zip), { match: 'title' }, 'artikel.zip');
+    expect(file).toMatchObject({ name: 'artikel.csv', pictures: 2 });
+    expect(file.settings.columns).toEqual(['title', 'variant price', 'pictures']);
+    const { products } = await preview();
+    expect(products.map(({ state, problems }) => [state, problems[0]?.message.slice(0, 34)])).toEqual([
+      ['refused', 'There is no picture “fehlt.jpg” wi'],
+      ['new', undefined],
+    ]);
+    await run();
+    const made = titled('Möwe')!;
+    expect(made.pictures.map(({ width, height }) => [width, height])).toEqual([
+      [90, 60],
+      [90, 60],
+    ]);
+    const shown = await server.raw(`/media/${made.pictures[0]!.media}/160.webp`);
+    expect(shown.headers.get('content-type')).toBe('image/webp');
+  });
+
+  test('is refused in plain words where it is none, too large, or leads out', async () => {
+    const csv = { 'a.csv': goods };
+    expect(await refusal(Buffer.from(zipSync({ 'a.jpg': strToU8('x') })), 'a.zip')).toEqual([
+      422,
+      expect.stringMatching(/no file with goods/),
+    ]);
+    expect(await refusal(Buffer.from(zipSync({ ...csv, 'b.csv': goods })), 'a.zip')).toEqual([
+      422,
+      expect.stringMatching(/2 files with goods/),
+    ]);
+    expect(await refusal(Buffer.from(zipSync({ ...csv, 'a.jpg': strToU8('no picture') })), 'a.zip')).toEqual([
+      422,
+      expect.stringMatching(/^a\.jpg: /),
+    ]);
+    expect(await refusal(Buffer.from(zipSync({ ...csv, '../b.jpg': strToU8('x') })), 'a.zip')).toEqual([
+      422,
+      expect.stringMatching(/leads out/),
+    ]);
+    const bomb = zipSync({ ...csv, 'a.png': new Uint8Array(60 * 1024 * 1024) });
+    expect(bomb.length).toBeLessThan(100_000);
+    expect((await refusal(Buffer.from(bomb), 'a.zip'))[0]).toBe(422);
+    // It says that it is small, and is not.
+    const lying = Buffer.from(bomb);
+    const at = lying.lastIndexOf(Buffer.from([0x50, 0x4b, 1, 2]));
+    lying.writeUInt32LE(10, at + 24);
+    expect(await refusal(lying, 'a.zip')).toEqual([422, expect.stringMatching(/damaged/)]);
+  });
+
+  test('a workbook with entities that grow without end is refused, or read without them', async () => {
+    const entity =
+      '<!DOCTYPE x [<!ENTITY a "ha"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;"><!ENTITY c "&b;&b;&b;&b;&b;&b;&b;&b;&b;&b;">]>';
+    const workbook = unzipSync(
+      await writeExcelFile([{ data: [[{ value: 'Title' }], [{ value: 'WORD' }]], sheet: 'Goods' }]).toBuffer(),
+    );
+    const [name] = Object.keys(workbook).filter((each) => each.includes('sharedStrings'));
+    const text = strFromU8(workbook[name!]!);
+    workbook[name!] = strToU8(text.replace(/<\?xml[^>]*\?>/, (head) => head + entity).replace('WORD', '&c;'));
+    const [status, body] = await bring(Buffer.from(zipSync(workbook)), 'x.xlsx').then(
+      ({ status: code, body: told }) => [code, told] as const,
+    );
+    if (status === 200) {
+      const { columns } = (await server.call<ImportAnswer>('GET', `/api/imports/${body.id}`)).body;
+      expect(columns[0]!.samples.join('').length).toBeLessThan(100);
+    } else expect(status).toBe(422);
+  });
+});
 
 test('rows are found by any column of the file, and one that fits several goods is refused', async () => {
   await edit(0, { supplierNumber: 'L-77' });

@@ -24,6 +24,7 @@ import type { UserId } from '../state/product-or-refuse';
 import { addImport, endImport, keepHeadings, putImportSettings, readHeadings } from '../store/imports';
 import { differenceOf, type ProductDifference } from '../store/product-difference';
 import { columnsOf, forgetPlan, importOrRefuse, planOf, settingsOf, tableOf } from './plan-of-file';
+import { isArchive, readArchive } from './read-archive';
 import { encodingOf, kindOf, readFile, textOf } from './read-file';
 
 const SAMPLES = 3;
@@ -45,9 +46,13 @@ function recognised(catalog: Catalog, table: FileTable) {
 export async function takeImport(
   catalog: Catalog,
   user: string,
-  { name, content }: { name: string; content: Buffer },
+  arrived: { name: string; content: Buffer },
 ): Promise<string> {
-  if (content.length === 0) throw invalidField(['files'], refusals.fileEmpty);
+  if (arrived.content.length === 0) throw invalidField(['files'], refusals.fileEmpty);
+  const isPacked = await isArchive(arrived.content);
+  const { name, content, pictures } = isPacked
+    ? await readArchive(catalog, arrived.content)
+    : { ...arrived, pictures: {} };
   const isText = kindOf(content, name) === 'text';
   const encoding = isText ? encodingOf(content) : 'utf-8';
   const delimiter = isText ? delimiterOf(textOf(content, encoding)) : ',';
@@ -69,7 +74,15 @@ export async function takeImport(
   };
   const id = newId('import');
   const at = catalog.clock().toISOString();
-  addImport(catalog.db, { id, name, at, userId: user, content, settings: JSON.stringify(settings) });
+  addImport(catalog.db, {
+    id,
+    name,
+    at,
+    userId: user,
+    content,
+    settings: JSON.stringify(settings),
+    pictures: JSON.stringify(pictures),
+  });
   return id;
 }
 
@@ -87,6 +100,7 @@ export async function importAnswer(catalog: Catalog, id: string): Promise<Import
     outcome: row.outcome,
     isText: kindOf(row.content, row.name) === 'text',
     rows: table.rows.length,
+    pictures: Object.keys(JSON.parse(row.pictures) as object).length,
     columns: table.head.map((heading, place) => {
       const isAsFound = settings.columns[place] === found[place]!.key;
       return {

@@ -1,6 +1,7 @@
 import { importSettingsSchema, type ImportSettings } from '../../contract/exchange';
 import { Accidents } from '../../core/exchange/accidents';
 import type { ExchangeColumn } from '../../core/exchange/column';
+import type { KnownPicture } from '../../core/exchange/known-picture';
 import { exchangeColumns } from '../../core/exchange/columns';
 import type { FileTable } from '../../core/exchange/group-rows';
 import type { ImportChoices } from '../../core/exchange/choices';
@@ -53,6 +54,21 @@ interface Plan {
   missing: Product[];
 }
 
+/** Pictures by name: those that came with the file, and those that goods of the shop have. */
+function picturesOf({ working }: Catalog, row: ImportRow): (name: string) => KnownPicture | undefined {
+  const own = JSON.parse(row.pictures) as Record<string, KnownPicture | undefined>;
+  let shops: Map<string, KnownPicture> | undefined;
+  return (name) => {
+    if (Object.hasOwn(own, name)) return own[name];
+    shops ??= new Map(
+      [...working.products.values()].flatMap(({ pictures }) =>
+        pictures.map(({ media, width, height, background }) => [`${media}.webp`, { media, width, height, background }]),
+      ),
+    );
+    return shops.get(name);
+  };
+}
+
 /** Only groups that a product is put into are made: what refused rows name is not. */
 function usedOf(made: NewGroups, products: readonly Product[]): NewGroups {
   const used = new Set(
@@ -102,6 +118,7 @@ async function workOut(catalog: Catalog, row: ImportRow): Promise<Plan> {
     names,
     decimal: settings.decimal,
     timeZone,
+    picture: picturesOf(catalog, row),
     cleanHtml: cleanRichText,
     find: finderOf(catalog, { choices: settings, columns, head: table.head, timeZone, names }),
     sheetOf: (attributeId: string) => sheets.get(attributeId),

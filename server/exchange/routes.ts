@@ -11,7 +11,8 @@ import { changeImport, importAnswer, previewImport, refusedRows, runImport, take
 import { columnsOf, importOrRefuse } from './plan-of-file';
 import { writeRows } from './write-file';
 
-const MOST_BYTES = 30 * 1024 * 1024;
+const MOST_BYTES = 300 * 1024 * 1024;
+const MOST_WITHOUT_PICTURES = 30 * 1024 * 1024;
 const takesTable = multer({ storage: multer.memoryStorage(), limits: { fileSize: MOST_BYTES, files: 1 } }).array(
   'files',
   1,
@@ -28,6 +29,8 @@ export function exchangeApi(catalog: Catalog): Router {
       const [file] = (request.files as Express.Multer.File[] | undefined) ?? [];
       if (!file) throw invalidField(['files'], refusals.noFileArrived);
       const name = Buffer.from(file.originalname, 'latin1').toString('utf8').slice(0, 200);
+      const isLarge = file.buffer.length > MOST_WITHOUT_PICTURES && !/\.zip$/i.test(name);
+      if (isLarge) throw invalidField(['files'], refusals.tableTooLarge);
       return { id: await takeImport(catalog, user, { name, content: file.buffer }) };
     },
     takesTable,

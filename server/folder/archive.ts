@@ -123,7 +123,9 @@ export async function readSmall(zip: OpenZip, entry: Entry, most: number): Promi
   const parts: Buffer[] = [];
   try {
     const stream = await streamOf(zip, entry);
-    for await (const part of stream.pipe(checking(entry))) parts.push(part as Buffer);
+    await pipeline(stream, checking(entry), async (source: AsyncIterable<Buffer>) => {
+      for await (const part of source) parts.push(part);
+    });
   } catch {
     throw new ArchiveError(DAMAGED);
   }

@@ -11,6 +11,7 @@ export const refusals = {
   noSuchImport: 'There is no such file any more.',
   noSuchBackup: 'There is no such backup any more.',
   backupUnderWay: 'A backup is being made already.',
+  tableTooLarge: 'This file is too large: a file with goods may have up to 30 MB.',
   importDone: 'This file was imported already. Bring it again to import it once more.',
   importUnderWay: 'This file is being imported already.',
   columnTwice: 'Two columns cannot fill the same field.',

@@ -8,6 +8,8 @@ export interface ImportRow {
   content: Buffer;
   /** as the contract has it, in JSON */
   settings: string;
+  /** those that came with it, by the names of their files, in JSON */
+  pictures: string;
   state: 'open' | 'done';
   outcome: string;
 }
@@ -19,8 +21,8 @@ export function addImport(db: Db, row: Omit<ImportRow, 'state' | 'outcome'> & { 
   db.transaction(() => {
     statement(
       db,
-      `INSERT INTO import_file (id, name, at, user_id, content, settings, state)
-       VALUES (@id, @name, @at, @userId, @content, @settings, 'open')`,
+      `INSERT INTO import_file (id, name, at, user_id, content, settings, pictures, state)
+       VALUES (@id, @name, @at, @userId, @content, @settings, @pictures, 'open')`,
     ).run(row);
     statement(
       db,
@@ -30,13 +32,14 @@ export function addImport(db: Db, row: Omit<ImportRow, 'state' | 'outcome'> & { 
 }
 
 export const readImport = (db: Db, id: string): ImportRow | undefined =>
-  statement(db, `SELECT id, name, at, content, settings, state, outcome FROM import_file WHERE id = ?`).get(id) as
-    ImportRow | undefined;
+  statement(db, `SELECT id, name, at, content, settings, pictures, state, outcome FROM import_file WHERE id = ?`).get(
+    id,
+  ) as ImportRow | undefined;
 
-export const listImports = (db: Db): Omit<ImportRow, 'content' | 'settings'>[] =>
+export const listImports = (db: Db): Omit<ImportRow, 'content' | 'settings' | 'pictures'>[] =>
   statement(db, `SELECT id, name, at, state, outcome FROM import_file ORDER BY at DESC, id DESC`).all() as Omit<
     ImportRow,
-    'content' | 'settings'
+    'content' | 'settings' | 'pictures'
   >[];
 
 export function putImportSettings(db: Db, id: string, settings: string): void {

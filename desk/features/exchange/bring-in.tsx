@@ -36,7 +36,8 @@ export function BringIn() {
       >
         <p className="font-display text-lg font-bold">Drop a file with goods here</p>
         <p className="mx-auto mt-1 max-w-prose text-ink-2">
-          CSV, TSV, XLSX or JSON, from any shop or spreadsheet. Nothing is changed before you have seen what it will do.
+          CSV, TSV, XLSX or JSON, from any shop or spreadsheet; or a ZIP with one of them and its pictures. Nothing is
+          changed before you have seen what it will do.
         </p>
         <div className="mt-4 flex justify-center">
           <Button look="main" disabled={bring.isPending} onClick={() => chosen.current?.click()}>
@@ -47,7 +48,7 @@ export function BringIn() {
           ref={chosen}
           type="file"
           aria-label="A file with goods"
-          accept=".csv,.tsv,.txt,.xlsx,.json"
+          accept=".csv,.tsv,.txt,.xlsx,.json,.zip"
           className="sr-only"
           tabIndex={-1}
           onChange={({ target }) => {

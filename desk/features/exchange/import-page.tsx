@@ -72,7 +72,9 @@ export function ImportPage({ id }: { id: string }) {
           </Link>
           <h1 className="break-words font-display text-xl font-bold">{data.name}</h1>
         </div>
-        <span className="text-ink-2">{count(data.rows)} rows</span>
+        <span className="text-ink-2">
+          {count(data.rows)} rows{data.pictures > 0 && `, ${count(data.pictures)} pictures`}
+        </span>
         <span className="ml-auto flex gap-2">
           <Button
             onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate('/exchange') })}
