@@ -84,10 +84,15 @@ async function measure(): Promise<void> {
   };
   const which = { ids: [], matching: { text: '', rule: EMPTY_RULE } };
   const body = { which, format: 'csv', per: 'variants', columns: COLUMNS };
-  const out = await timed(url, () => call<{ id: string; bytes: number }>('POST', '/api/exports', body));
+  const out = await timed(url, async () => {
+    const { file, job } = (await call<{ file: { id: string } | null; job: Job | null }>('POST', '/api/exports', body))
+      .body;
+    if (job) await settled(server, job);
+    return file?.id ?? (await call<{ files: { id: string }[] }>('GET', '/api/exports')).body.files[0]!.id;
+  });
   note('Taken out as CSV', out.took, out.wait);
   const file = await (
-    await server.raw(`/api/exports/${out.value.body.id}/file`, { headers: { Cookie: server.cookie } })
+    await server.raw(`/api/exports/${out.value}/file`, { headers: { Cookie: server.cookie } })
   ).text();
   const [head, ...all] = file.split('\r\n').filter(Boolean);
   // Made-up goods may have the same values twice; what sellers bring has not.

@@ -58,6 +58,9 @@ export type ImportChanges = z.infer<typeof importChangesSchema>;
 
 const columnChoice = z.object({ key: z.string(), label: z.string(), explains: z.string() });
 
+const keptName = z.string().trim().min(1, 'It needs a name.').max(80, 'At most 80 characters.');
+const named = z.object({ id: z.string(), name: z.string() });
+
 const importFile = z.object({
   id: z.string(),
   name: z.string(),
@@ -82,6 +85,8 @@ const importAnswer = importFile.extend({
   ),
   settings: importSettingsSchema,
   fields: z.array(columnChoice),
+  /** how columns of other files are taken, by name */
+  mappings: z.array(named),
 });
 export type ImportAnswer = z.infer<typeof importAnswer>;
 
@@ -167,7 +172,11 @@ export const exchangeRoutes = {
     method: 'GET',
     path: '/api/exports',
     summary: 'Files that were made in the last week, and what columns one can have',
-    answer: z.object({ files: z.array(keptFile), fields: z.array(columnChoice) }),
+    answer: z.object({
+      files: z.array(keptFile),
+      fields: z.array(columnChoice),
+      sets: z.array(named.extend({ columns: z.array(z.string()) })).describe('columns that are kept under a name'),
+    }),
   }),
   addExport: route({
     method: 'POST',
@@ -182,7 +191,46 @@ export const exchangeRoutes = {
       hasMark: z.boolean().default(true),
       delimiter: z.enum(delimiters).default(','),
     }),
-    answer: keptFile,
+    answer: z.object({
+      file: keptFile.nullable().describe('null where it takes longer, and goes on by itself'),
+      job: jobSchema.nullable(),
+    }),
     waits: false,
+  }),
+  keepColumns: route({
+    method: 'POST',
+    path: '/api/exports/columns',
+    summary: 'Keep columns under a name, in place of what had the same',
+    body: z.strictObject({
+      name: keptName,
+      columns: z.array(key).min(1, 'Choose at least one column.').max(MOST_COLUMNS),
+    }),
+    answer: z.object({ id: z.string() }),
+  }),
+  dropColumns: route({
+    method: 'DELETE',
+    path: '/api/exports/columns/:id',
+    summary: 'Forget columns that were kept under a name',
+    answer: ok,
+  }),
+  keepMapping: route({
+    method: 'POST',
+    path: '/api/imports/:id/mapping',
+    summary: 'Keep under a name how the columns of a file are taken, and what its rows do',
+    body: z.strictObject({ name: keptName }),
+    answer: z.object({ id: z.string() }),
+  }),
+  takeMapping: route({
+    method: 'PUT',
+    path: '/api/imports/:id/mapping',
+    summary: 'Take the columns of a file as they were kept under a name; what it does not know stays',
+    body: z.strictObject({ mapping: z.string().max(40) }),
+    answer: importAnswer,
+  }),
+  dropMapping: route({
+    method: 'DELETE',
+    path: '/api/mappings/:id',
+    summary: 'Forget a mapping',
+    answer: ok,
   }),
 };

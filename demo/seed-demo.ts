@@ -46,6 +46,7 @@ import { flying, type ShapeName } from './pictures/shapes';
 import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
 import { putPastEditions } from './past-prices';
+import { putElsewhere } from './elsewhere';
 import { placeOrders, putOffers, putPastOrders, selling, tax } from './selling';
 import { putStorefront, type PageMedia } from './storefront';
 import { cards, contact, iconSvg, productPage } from './settings';
@@ -507,6 +508,7 @@ export async function seedDemo(
     product: (title: string) => catalog.working.products.get(productIds.get(title)!)!,
   };
   catalog.journal.change(written('Made the offers'), catalog.actor(userId), () => putOffers(catalog, sellingIds, now));
+  catalog.journal.change(written('Put goods on other sites'), catalog.actor(userId), () => putElsewhere(catalog.db));
   addLegalPages(catalog, userId, { pages: [...legalKeys] });
   for (const step of ['tax', 'look']) putSkipped(db, step, true);
   if (turnTo) putPastEditions(catalog, userId, turnTo);

@@ -69,4 +69,5 @@ export class FileCells {
   lineOf = (row: number): number => row + (this.choices.hasHead ? 2 : 1);
 }
 
-const keyOfMatching = { sku: 'variant sku', barcode: 'variant barcode', slug: 'slug', title: 'title' };
+/** Which column holds what rows are found by. */
+export const keyOfMatching = { sku: 'variant sku', barcode: 'variant barcode', slug: 'slug', title: 'title' };

@@ -12,10 +12,10 @@ export const useImport = (id: string) =>
   useQuery({ queryKey: ['imports', id], queryFn: () => call(exchangeRoutes.importFile, { params: { id } }) });
 
 /** What a file would do; asked for again whenever its settings, or the goods, change. */
-export const useImportPreview = (id: string, only: PlannedState | null, limit: number) =>
+export const useImportPreview = (id: string, only: PlannedState | null, offset: number, limit: number) =>
   useQuery({
-    queryKey: ['imports', id, 'preview', only, limit],
-    queryFn: ({ signal }) => call(exchangeRoutes.previewImport, { params: { id }, body: { only, limit }, signal }),
+    queryKey: ['imports', id, 'preview', only, offset],
+    queryFn: ({ signal }) => call(exchangeRoutes.previewImport, { params: { id }, body: { only, offset, limit }, signal }),
     placeholderData: keepPreviousData,
   });
 
@@ -60,4 +60,42 @@ export function useMakeFile() {
     mutationFn: (body: BodyInput<typeof exchangeRoutes.addExport>) => call(exchangeRoutes.addExport, { body }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['exports'] }),
   });
+}
+
+/** Columns of files that go out, kept under names. */
+export function useColumnSets() {
+  const client = useQueryClient();
+  const onSuccess = () => client.invalidateQueries({ queryKey: ['exports'] });
+  return {
+    keep: useMutation({
+      mutationFn: (body: BodyInput<typeof exchangeRoutes.keepColumns>) => call(exchangeRoutes.keepColumns, { body }),
+      onSuccess,
+    }),
+    drop: useMutation({
+      mutationFn: (id: string) => call(exchangeRoutes.dropColumns, { params: { id } }),
+      onSuccess,
+    }),
+  };
+}
+
+/** How the columns of a file are taken, kept under names. */
+export function useMappings(id: string) {
+  const client = useQueryClient();
+  const again = () => client.invalidateQueries({ queryKey: ['imports', id] });
+  return {
+    keep: useMutation({
+      mutationFn: (name: string) => call(exchangeRoutes.keepMapping, { params: { id }, body: { name } }),
+      onSuccess: again,
+    }),
+    take: useMutation({
+      // After what was changed before, as all changes of one file.
+      scope: { id: `import ${id}` },
+      mutationFn: (mapping: string) => call(exchangeRoutes.takeMapping, { params: { id }, body: { mapping } }),
+      onSuccess: again,
+    }),
+    drop: useMutation({
+      mutationFn: (mapping: string) => call(exchangeRoutes.dropMapping, { params: { id: mapping } }),
+      onSuccess: again,
+    }),
+  };
 }

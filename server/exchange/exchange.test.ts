@@ -5,6 +5,8 @@ import writeExcelFile from 'write-excel-file/node';
 import type { Job } from '../../contract/bulk';
 import type { ImportAnswer, ImportChanges, ImportPreview } from '../../contract/exchange';
 import type { Problem } from '../../contract/problem';
+import { newId } from '../shared/ids';
+import { insertProduct } from '../store/put-products';
 import { startShop, type Answer, type Harness } from '../testing/harness';
 
 let server: Harness & { ids: string[] };
@@ -123,6 +125,75 @@ describe('a ZIP with pictures', () => {
       expect(columns[0]!.samples.join('').length).toBeLessThan(100);
     } else expect(status).toBe(422);
   });
+});
+
+test('how columns are taken is kept under a name, and holds for the next file by its headings', async () => {
+  const first = await brought('Nr;Wert;Foo\nT-1;21,00;x\n', {
+    fills: { 0: 'variant sku', 1: 'variant price', 2: 'own field' },
+    switches: { 2: false },
+    way: 'update',
+  });
+  const { id } = (await server.call<{ id: string }>('POST', `/api/imports/${first.id}/mapping`, { name: 'Windhof' }))
+    .body;
+  server.catalog.db.prepare(`DELETE FROM import_heading`).run();
+  const second = await brought('Foo;Other;Wert;Nr\ny;1;22,00;T-1\n');
+  expect(second.file.mappings).toEqual([{ id, name: 'Windhof' }]);
+  const taken = await server.call<ImportAnswer>('PUT', `/api/imports/${second.id}/mapping`, { mapping: id });
+  expect(taken.body.settings).toMatchObject({ way: 'update', columnsOff: [0], match: 'sku', decimal: ',' });
+  expect(taken.body.settings.columns.filter((_, place) => place !== 1)).toEqual([
+    'own field',
+    'variant price',
+    'variant sku',
+  ]);
+  await second.run();
+  expect(product(0).variants[0]!.price).toBe(2_200);
+  expect(product(0).customFields).toEqual([]);
+  await server.call('DELETE', `/api/mappings/${id}`);
+  expect((await server.call('PUT', `/api/imports/${second.id}/mapping`, { mapping: id })).status).toBe(404);
+});
+
+test('columns that go out are kept under a name, and stand in the order that was chosen', async () => {
+  const columns = ['variant price', 'title'];
+  await server.call('POST', '/api/exports/columns', { name: 'Prices', columns: ['title'] });
+  await server.call('POST', '/api/exports/columns', { name: 'prices', columns });
+  interface Sets {
+    sets: { id: string; name: string; columns: string[] }[];
+  }
+  const { sets } = (await server.call<Sets>('GET', '/api/exports')).body;
+  expect(sets).toEqual([{ id: sets[0]!.id, name: 'prices', columns }]);
+  const which = {
+    ids: [],
+    matching: { text: '', rule: { match: 'all', of: [{ field: 'price', is: 'below', value: 1_500 }] } },
+  };
+  const made = await server.call<{ file: { id: string } }>('POST', '/api/exports', {
+    ...{ which, format: 'csv', per: 'products', columns, hasMark: false },
+  });
+  const file = await server.raw(`/api/exports/${made.body.file.id}/file`, { headers: { Cookie: server.cookie } });
+  expect(await file.text()).toBe('Price,Title\r\n10,Wren\r\n');
+  await server.call('DELETE', `/api/exports/columns/${sets[0]!.id}`);
+  expect((await server.call<Sets>('GET', '/api/exports')).body.sets).toEqual([]);
+});
+
+test('a large file is made beside the work, can be followed, and stands in the list when it is whole', async () => {
+  const tern = product(0);
+  server.catalog.journal.change({ did: 'productAdded', title: 'many' }, server.catalog.actor(null), () => {
+    for (let i = 0; i < 2_000; i++)
+      insertProduct(
+        server.catalog.db,
+        newId('product'),
+        { ...tern, title: `Kite ${i}`, slug: `kite-${i}` },
+        tern.created,
+      );
+  });
+  const which = { ids: [], matching: { text: '', rule: { match: 'all', of: [] } } };
+  const begun = await server.call<{ file: null; job: Job }>('POST', '/api/exports', {
+    ...{ which, format: 'csv', per: 'products', columns: ['title'] },
+  });
+  expect(begun.body).toMatchObject({ file: null, job: { state: 'running', label: 'Making a file of goods' } });
+  const job = async () => (await server.call<{ jobs: Job[] }>('GET', '/api/jobs')).body.jobs.at(-1)!;
+  while ((await job()).state === 'running') await new Promise((wait) => setTimeout(wait, 20));
+  expect(await job()).toMatchObject({ state: 'done', outcome: expect.stringMatching(/with 2002 products/) as string });
+  expect((await server.call<{ files: object[] }>('GET', '/api/exports')).body.files).toHaveLength(1);
 });
 
 test('rows are found by any column of the file, and one that fits several goods is refused', async () => {
@@ -322,7 +393,7 @@ describe('a file that goes out', () => {
     'option 1 value',
   ];
   async function made(more: object = {}) {
-    const { status, body } = await server.call<{ id: string; name: string }>('POST', '/api/exports', {
+    const { status, body: answer } = await server.call<{ file: { id: string; name: string } }>('POST', '/api/exports', {
       which: all,
       format: 'csv',
       per: 'variants',
@@ -330,6 +401,7 @@ describe('a file that goes out', () => {
       ...more,
     });
     expect(status).toBe(200);
+    const body = answer.file;
     const file = await server.raw(`/api/exports/${body.id}/file`, { headers: { Cookie: server.cookie } });
     return {
       ...body,

@@ -5,7 +5,10 @@ import type { exchangeRoutes } from '../../contract/exchange';
 import type { AnswerOf, BodyOf } from '../../contract/route';
 import { rowsOfGoods } from '../../core/exchange/table-of-goods';
 import { localOfMoment } from '../../core/shared/moment';
+import type { Product } from '../../core/model/product';
 import { productsOf } from '../bulk/queries';
+import { StoppedError } from '../jobs/jobs';
+import type { Follow } from '../jobs/work';
 import { newId } from '../shared/ids';
 import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
@@ -17,7 +20,10 @@ import { writeFile } from './write-file';
 const KEPT_DAYS = 7;
 const DAY_MS = 86_400_000;
 
-type Kept = AnswerOf<typeof exchangeRoutes.addExport>;
+type Kept = NonNullable<AnswerOf<typeof exchangeRoutes.addExport>['file']>;
+
+/** From so many goods on, a file is made beside the work. */
+const MANY = 2_000;
 
 const folderOf = ({ folder }: Catalog) => join(folder, 'exports');
 
@@ -46,11 +52,11 @@ export function exportedFile(catalog: Catalog, id: string): { path: string; name
   return { path: join(folderOf(catalog), `${kept.id} ${kept.name}`), name: kept.name };
 }
 
-/** Makes a file of goods. */
+/** Makes a file of goods: at once, or, where there are many, beside the work. */
 export async function exportGoods(
   catalog: Catalog,
   { which, format, per, columns: keys, hasMark, delimiter }: BodyOf<typeof exchangeRoutes.addExport>,
-): Promise<Kept> {
+): Promise<AnswerOf<typeof exchangeRoutes.addExport>> {
   const { shop } = catalog.working;
   const known = new Map(columnsOf(catalog).map((column) => [column.key, column]));
   const columns = keys.map((key, i) => {
@@ -62,11 +68,33 @@ export async function exportGoods(
   if (products.length === 0) throw invalidField(['which'], refusals.pickAProduct);
   const { timeZone } = shop.settings;
   const { names } = namesOfShop(catalog, false);
-  const rows = rowsOfGoods(products, columns, per, { timeZone, names });
-  const content = await writeFile(format, columns, rows, { delimiter, hasMark });
   const at = catalog.clock().toISOString();
   const id = newId('export');
   const name = `goods-${localOfMoment(at, timeZone).slice(0, 10)}.${format}`;
+  const make = async (follow?: Follow): Promise<Kept> => {
+    const told = watched(products, follow);
+    const rows = rowsOfGoods(told, columns, per, { timeZone, names });
+    const content = await writeFile(format, columns, rows, { delimiter, hasMark });
+    return keep(catalog, { id, name, at }, content);
+  };
+  if (products.length < MANY) return { file: await make(), job: null };
+  const job = catalog.jobs.beside('Making a file of goods', async (tell, cancelled) => {
+    const { bytes } = await make({ tell, isCancelled: () => Atomics.load(cancelled, 0) === 1 });
+    return `Made “${name}” with ${products.length} products, ${Math.ceil(bytes / 1_000)} kB`;
+  });
+  return { file: null, job };
+}
+
+/** Goods one after another, for somebody who follows, and may stop it. */
+function* watched(products: readonly Product[], follow: Follow | undefined): Generator<Product> {
+  for (const [i, product] of products.entries()) {
+    if (follow?.isCancelled()) throw new StoppedError('Stopped; no file was made');
+    follow?.tell(i, products.length);
+    yield product;
+  }
+}
+
+async function keep(catalog: Catalog, { id, name, at }: Omit<Kept, 'bytes'>, content: Buffer): Promise<Kept> {
   const folder = folderOf(catalog);
   mkdirSync(folder, { recursive: true });
   // Whole or not at all: a file is moved to its name when it is finished.

@@ -2,12 +2,23 @@ import { Router, type Request } from 'express';
 import multer from 'multer';
 import { exchangeRoutes } from '../../contract/exchange';
 import { answer, signedIn } from '../http/answer';
+import { newId } from '../shared/ids';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { dropImport, listImports } from '../store/imports';
+import { dropKept, putKept, readKept } from '../store/kept-columns';
 import { exportedFile, exportGoods, keptExports } from './exports';
-import { changeImport, importAnswer, previewImport, refusedRows, runImport, takeImport } from './imports';
+import {
+  changeImport,
+  importAnswer,
+  keepMapping,
+  previewImport,
+  refusedRows,
+  runImport,
+  takeImport,
+  takeMapping,
+} from './imports';
 import { columnsOf, importOrRefuse } from './plan-of-file';
 import { writeRows } from './write-file';
 
@@ -46,8 +57,26 @@ export function exchangeApi(catalog: Catalog): Router {
   answer(router, exchangeRoutes.exports, () => ({
     files: keptExports(catalog),
     fields: columnsOf(catalog).map(({ key, label, explains }) => ({ key, label, explains })),
+    sets: readKept<string[]>(catalog.db, 'column_set').map(({ id, name, body }) => ({ id, name, columns: body })),
   }));
   answer(router, exchangeRoutes.addExport, ({ body }) => exportGoods(catalog, body));
+  answer(router, exchangeRoutes.keepColumns, ({ body: { name, columns } }) => {
+    const id = newId('columns');
+    putKept(catalog.db, 'column_set', { id, name, body: columns });
+    return { id };
+  });
+  answer(router, exchangeRoutes.dropColumns, ({ params }) => {
+    dropKept(catalog.db, 'column_set', params.id!);
+    return { ok: true as const };
+  });
+  answer(router, exchangeRoutes.keepMapping, async ({ params, body }) => ({
+    id: await keepMapping(catalog, params.id!, body.name),
+  }));
+  answer(router, exchangeRoutes.takeMapping, ({ params, body }) => takeMapping(catalog, params.id!, body.mapping));
+  answer(router, exchangeRoutes.dropMapping, ({ params }) => {
+    dropKept(catalog.db, 'column_mapping', params.id!);
+    return { ok: true as const };
+  });
 
   router.get('/api/exports/:id/file', signedIn, (request: Request<{ id: string }>, response) => {
     const { path, name } = exportedFile(catalog, request.params.id);

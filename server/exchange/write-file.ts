@@ -1,11 +1,11 @@
-import { setImmediate as nextTurn } from 'node:timers/promises';
 import { stringify } from 'csv-stringify/sync';
 import writeExcelFile, { type SheetData } from 'write-excel-file/node';
 import type { FileFormat } from '../../contract/exchange';
+import { Pace } from '../shared/pace';
 import { cellText, type Cell, type ExchangeColumn } from '../../core/exchange/column';
 
-/** Rows that are written before others are served. */
-const AT_ONCE = 1_000;
+/** Rows that are written in one go. */
+const AT_ONCE = 200;
 
 interface Options {
   delimiter: string;
@@ -18,6 +18,7 @@ const neutral = (cell: Cell): Cell => (typeof cell === 'string' && /^'*[=+\-@\t\
 
 async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter, hasMark }: Options): Promise<Buffer> {
   const parts = [hasMark ? '\ufeff' : '', stringify([heads.map(neutral)], { delimiter, record_delimiter: '\r\n' })];
+  const pace = new Pace();
   let some: string[][] = [];
   const take = () => {
     if (some.length > 0) parts.push(stringify(some, { delimiter, record_delimiter: '\r\n' }));
@@ -27,7 +28,7 @@ async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter
     some.push(row.map((cell) => cellText(neutral(cell))));
     if (some.length < AT_ONCE) continue;
     take();
-    await nextTurn();
+    await pace.pause();
   }
   take();
   return Buffer.from(parts.join(''));
@@ -35,6 +36,7 @@ async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter
 
 async function xlsx(columns: readonly ExchangeColumn[], rows: Iterable<Cell[]>): Promise<Buffer> {
   const bold = (value: string) => ({ value, fontWeight: 'bold' as const });
+  const pace = new Pace();
   const data: SheetData = [columns.map(({ label }) => bold(label))];
   for (const row of rows) {
     data.push(
@@ -44,7 +46,7 @@ async function xlsx(columns: readonly ExchangeColumn[], rows: Iterable<Cell[]>):
         return { value: cellText(value), type: String };
       }),
     );
-    if (data.length % AT_ONCE === 0) await nextTurn();
+    await pace.pause();
   }
   const explained: SheetData = [
     [bold('Column'), bold('What belongs into it')],

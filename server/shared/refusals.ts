@@ -15,6 +15,7 @@ export const refusals = {
   importDone: 'This file was imported already. Bring it again to import it once more.',
   importUnderWay: 'This file is being imported already.',
   columnTwice: 'Two columns cannot fill the same field.',
+  noSuchMapping: 'There is no such mapping any more.',
   noSuchColumn: 'There is no such column any more.',
   noSuchEdition: 'There is no such edition.',
   nothingToPutLive: 'Nothing has changed since the live edition.',

@@ -18,17 +18,19 @@ import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { FileColumns } from './file-columns';
 import { HowItIsRead } from './how-it-is-read';
+import { MappingField } from './mapping-field';
 import { PlannedProducts } from './planned-products';
 import { stateWords } from './state-words';
 
-const MORE = 50;
+/** Products that are listed on one page. */
+const ON_PAGE = 50;
 
 /** One file: how it is read, what it will do cell by cell, and doing it. */
 export function ImportPage({ id }: { id: string }) {
   const { data, error } = useImport(id);
   const [only, setOnly] = useState<PlannedState | null>(null);
-  const [limit, setLimit] = useState(MORE);
-  const preview = useImportPreview(id, only, limit);
+  const [offset, setOffset] = useState(0);
+  const preview = useImportPreview(id, only, offset, ON_PAGE);
   const { change, run, drop } = useImportWrites(id);
   const tellUnsaved = useUnsaved();
   const { isPending } = change;
@@ -42,6 +44,9 @@ export function ImportPage({ id }: { id: string }) {
   const set = (changes: ImportChanges) =>
     change.mutate(changes, { onError: (failure) => void toast.error(wordsOf(failure)) });
   const { counts, missing = 0, made = [], warnings = [] } = preview.data ?? {};
+  const total = preview.data?.total ?? 0;
+  // What is mended or left out makes the list shorter.
+  if (preview.data && !preview.isPlaceholderData && offset > 0 && offset >= total) setOffset(0);
   const doing = (counts?.new ?? 0) + (counts?.changed ?? 0) + (counts?.deleted ?? 0) + missing;
   const isDone = data.state === 'done';
   const go = () =>
@@ -112,6 +117,7 @@ export function ImportPage({ id }: { id: string }) {
           )}
           <HowItIsRead file={data} set={set} />
           <FileColumns file={data} set={set} />
+          <MappingField file={data} />
           <section aria-label="What it will do" className="mt-6">
             <div className="flex flex-wrap items-center gap-2">
               <h2 className="mr-2 font-display text-lg font-bold">What it will do</h2>
@@ -124,7 +130,7 @@ export function ImportPage({ id }: { id: string }) {
                     aria-pressed={only === state}
                     onClick={() => {
                       setOnly(only === state ? null : state);
-                      setLimit(MORE);
+                      setOffset(0);
                     }}
                     className="rounded-lg bg-sheet px-2.5 py-1 shadow-sm hover:bg-line aria-pressed:bg-ink aria-pressed:text-sheet"
                   >
@@ -163,10 +169,19 @@ export function ImportPage({ id }: { id: string }) {
             {preview.error && <Failed error={preview.error} />}
             {!preview.data && !preview.error && <Loading rows={6} />}
             {preview.data && <PlannedProducts file={data} preview={preview.data} set={set} />}
-            {preview.data && preview.data.total > preview.data.products.length && (
-              <Button onClick={() => setLimit(Math.min(200, limit + MORE))} disabled={limit >= 200}>
-                {limit >= 200 ? `${count(preview.data.total - limit)} more are not listed` : 'Show more'}
-              </Button>
+            {preview.data && preview.data.total > ON_PAGE && (
+              <nav aria-label="Pages of what it will do" className="mt-3 flex items-center gap-3">
+                <Button disabled={offset === 0} onClick={() => setOffset(Math.max(0, offset - ON_PAGE))}>
+                  Those before
+                </Button>
+                <span className="text-ink-2">
+                  {count(offset + 1)}–{count(Math.min(offset + ON_PAGE, preview.data.total))} of{' '}
+                  {count(preview.data.total)}
+                </span>
+                <Button disabled={offset + ON_PAGE >= preview.data.total} onClick={() => setOffset(offset + ON_PAGE)}>
+                  Those after
+                </Button>
+              </nav>
             )}
           </section>
         </>

@@ -1,15 +1,20 @@
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { fileFormats, type FileFormat } from '../../../contract/exchange';
 import { EMPTY_RULE } from '../../../core/model/rule';
+import { useJobs } from '../../data/bulk';
+import { useViews } from '../../data/goods';
 import { useExports, useMakeFile } from '../../data/exchange';
 import { wordsOf } from '../../data/api';
+import { RuleField } from '../../shared/rules/rule-field';
 import { useTrayWhich } from '../../shared/tray-store';
 import { Button } from '../../shared/ui/button';
 import { fileSize } from '../../shared/ui/file-size';
 import { OneOf } from '../../shared/ui/one-of';
+import { ExportColumns } from './export-columns';
+import { Select } from '../../shared/ui/select';
 import { Failed, Loading } from '../../shared/ui/states';
-import { Tick } from '../../shared/ui/tick';
 import { useRemembered } from '../../shared/ui/use-remembered';
 
 const formatWords: Record<FileFormat, string> = { csv: 'CSV', xlsx: 'Workbook (XLSX)', json: 'JSON' };
@@ -34,29 +39,49 @@ const USUAL = [
 ];
 const all = { ids: [], matching: { text: '', rule: EMPTY_RULE } };
 
+/** Where the goods come from. */
+type From = 'tray' | 'all' | 'view' | 'rule';
+
 /** Which goods go out, as what, and with which columns; with the files of the last week. */
 export function TakeOut() {
   const { data, error } = useExports();
   const make = useMakeFile();
   const tray = useTrayWhich();
   const hasTray = tray.ids.length > 0 || tray.matching !== null;
-  const [fromTray, setFromTray] = useState(true);
+  const { data: kept } = useViews();
+  const views = kept?.views ?? [];
+  const [wanted, setWanted] = useState<From>('tray');
+  const [viewId, setViewId] = useState('');
+  const [rule, setRule] = useState(EMPTY_RULE);
   const [format, setFormat] = useState<FileFormat>('csv');
   const [per, setPer] = useState<'variants' | 'products'>('variants');
   const [columns, setColumns] = useRemembered<string[]>('export.columns', USUAL);
+  const { data: jobs } = useJobs();
+  const making =
+    jobs?.jobs.filter(({ label, state }) => label === 'Making a file of goods' && state === 'running').length ?? 0;
+  const client = useQueryClient();
+  useEffect(() => void client.invalidateQueries({ queryKey: ['exports'] }), [client, making]);
   if (error) return <Failed error={error} />;
   if (!data) return <Loading rows={6} />;
-  const chosen = new Set(columns);
-  const inOrder = data.fields.filter(({ key }) => chosen.has(key)).map(({ key }) => key);
-  const isTray = hasTray && fromTray;
+  const known = new Set(data.fields.map(({ key }) => key));
+  const inOrder = columns.filter((key) => known.has(key));
+  const from = wanted === 'tray' && !hasTray ? 'all' : wanted;
+  const view = views.find(({ id }) => id === viewId) ?? views[0];
+  const which = {
+    tray,
+    all,
+    view: { ids: [], matching: { text: view?.text ?? '', rule: view?.rule ?? EMPTY_RULE } },
+    rule: { ids: [], matching: { text: '', rule } },
+  }[from];
   const go = () =>
     make.mutate(
-      { which: isTray ? tray : all, format, per, columns: inOrder },
+      { which, format, per, columns: inOrder },
       {
-        onSuccess: ({ id, name }) => {
+        onSuccess: ({ file }) => {
+          if (!file) return void toast.success('The file is being made. It stands in the list when it is ready.');
           const link = document.createElement('a');
-          link.href = `/api/exports/${id}/file`;
-          link.download = name;
+          link.href = `/api/exports/${file.id}/file`;
+          link.download = file.name;
           link.click();
         },
         onError: (failure) => void toast.error(wordsOf(failure)),
@@ -68,12 +93,14 @@ export function TakeOut() {
         <div className="flex flex-wrap gap-x-8 gap-y-4">
           <OneOf
             label="Which goods"
-            value={isTray ? 'tray' : 'all'}
+            value={from}
             choices={[
               ...(hasTray ? [{ value: 'tray', label: 'those in the tray' }] : []),
               { value: 'all', label: 'all goods' },
+              ...(views.length > 0 ? [{ value: 'view', label: 'a view' }] : []),
+              { value: 'rule', label: 'by rule' },
             ]}
-            choose={(value) => setFromTray(value === 'tray')}
+            choose={(value) => setWanted(value as From)}
           />
           <OneOf
             label="As"
@@ -91,33 +118,22 @@ export function TakeOut() {
             choose={(value) => setPer(value as 'variants' | 'products')}
           />
         </div>
-        {!hasTray && <p className="mt-2 text-ink-2">To take out some of them, put them into the tray first.</p>}
-        <fieldset className="mt-5">
-          <legend className="flex w-full items-baseline gap-3">
-            <span className="font-semibold">Columns</span>
-            <button
-              type="button"
-              className="text-petrol-ink hover:underline"
-              onClick={() => setColumns(data.fields.map(({ key }) => key))}
-            >
-              all of them
-            </button>
-            <button type="button" className="text-petrol-ink hover:underline" onClick={() => setColumns(USUAL)}>
-              the usual ones
-            </button>
-          </legend>
-          <div className="mt-1 grid max-h-80 grid-cols-[repeat(auto-fill,minmax(13rem,1fr))] gap-x-4 overflow-y-auto rounded-lg border border-hair px-3 py-1">
-            {data.fields.map(({ key, label, explains }) => (
-              <span key={key} title={explains}>
-                <Tick
-                  label={label}
-                  checked={chosen.has(key)}
-                  change={(is) => setColumns(is ? [...columns, key] : columns.filter((each) => each !== key))}
-                />
-              </span>
-            ))}
+        {from === 'view' && (
+          <div className="mt-3">
+            <Select
+              label="View"
+              value={view?.id ?? ''}
+              choices={views.map(({ id, name }) => ({ value: id, label: name }))}
+              choose={setViewId}
+            />
           </div>
-        </fieldset>
+        )}
+        {from === 'rule' && (
+          <div className="mt-3">
+            <RuleField rule={rule} change={setRule} />
+          </div>
+        )}
+        <ExportColumns fields={data.fields} sets={data.sets} usual={USUAL} columns={columns} change={setColumns} />
         <div className="mt-4 flex items-center gap-3">
           <Button look="main" disabled={inOrder.length === 0 || make.isPending} onClick={go}>
             {make.isPending ? 'Making the file …' : 'Make the file'}
