@@ -89,24 +89,14 @@ await take('shop-search', '/search?q=red+delta', async (on) => {
 });
 await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
-await take('checkout', '/p/skua-dual-line-foil', async (on) => {
-  await on.getByRole('button', { name: 'Add to basket' }).click();
-  await on.getByRole('dialog', { name: 'Basket' }).waitFor();
-  await on.goto(`${shop.url}/checkout`);
+await take('channels', '/desk/exchange?part=channels', async (on) => {
+  await on.getByRole('region', { name: 'What Pier market takes' }).getByRole('listitem').first().waitFor();
+});
+await take('elsewhere', '/desk/shopfront?view=elsewhere', async (on) => {
+  const sample = on.frameLocator('iframe[title^="A page of another site"]');
+  await sample.locator('dispona-goods .card').first().waitFor();
 });
 await page.setViewportSize({ width: 390, height: 844 });
 await take('shop-phone', '/c/single-line-kites');
-const fresh = await startShop();
-const beginner = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await beginner.request.post(`${fresh.url}/api/setup`, {
-  data: { shopName: 'Lark & Line', name: 'Robin', email: 'robin@larkandline.example', password: 'kites-in-the-wind' },
-});
-await beginner.goto(`${fresh.url}/desk`);
-await beginner.getByRole('button', { name: 'Load examples' }).click();
-await beginner.getByRole('button', { name: 'Remove them' }).waitFor();
-await beginner.getByRole('heading', { name: 'From nothing to an open shop' }).scrollIntoViewIfNeeded();
-await beginner.waitForTimeout(1_500);
-await beginner.screenshot({ path: join(root, 'docs/screenshots', 'set-up.png') });
 await browser.close();
 await shop.stop();
-await fresh.stop();
