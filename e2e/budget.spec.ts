@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { startShop, type RunningShop } from './server';
+import { root, startShop, type RunningShop } from './server';
 
 let shop: RunningShop;
 test.beforeAll(async () => void (shop = await startShop()));
@@ -21,4 +23,13 @@ test('the desk and the shop stay small enough to be there at once', async () => 
   expect(await scriptsOf('/desk/')).toBeLessThan(206);
   expect(await scriptsOf('/')).toBeLessThan(105);
   expect(await scriptsOf('/search')).toBeLessThan(93);
+});
+
+test('what other sites load for goods of the shop is one small script', async () => {
+  const folder = join(root, 'dist', 'embed');
+  const sizes = readdirSync(folder)
+    .filter((name) => /^embed.*\.js$/.test(name))
+    .map((name) => gzipSync(readFileSync(join(folder, name))).length);
+  expect(sizes.length).toBeGreaterThan(0);
+  expect(sizes.reduce((sum, size) => sum + size, 0) / 1_000).toBeLessThan(15);
 });

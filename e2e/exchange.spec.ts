@@ -1,8 +1,10 @@
 import { expect, test } from '@playwright/test';
+import { zipSync } from 'fflate';
 import iconv from 'iconv-lite';
 import { readFile } from 'node:fs/promises';
 import type { ProductAnswer } from '../contract/product';
 import { Hands } from './hands';
+import { plainPicture } from './pictures';
 import { startShop, type RunningShop } from './server';
 import { enter, noSeriousFault, type Call } from './steps';
 
@@ -18,10 +20,10 @@ test.beforeEach(async ({ page }) => {
 
 /** As another shop writes it: a comma before decimals, paths of categories, an encoding of long ago. */
 const foreign = [
-  'Artikelname;Artikelnummer;Preis;Lagerbestand;Kategorie;Foo',
-  'Möwe 90;MW-90;1.249,00;3;Drachen > Deltas;Harbour',
-  'Tern;T-1;25,50;viele;Drachen;Hill',
-  'Wren;W-1;7,zehn;2;;',
+  'Artikelname;Artikelnummer;Preis;Lagerbestand;Kategorie;Foo;Bild',
+  'Möwe 90;MW-90;1.249,00;3;Drachen > Deltas;Harbour;fotos/moewe.png',
+  'Tern;T-1;25,50;viele;Drachen;Hill;',
+  'Wren;W-1;7,zehn;2;;;',
 ].join('\r\n');
 
 test('a file of another shop is read, mended in two cells, imported, and undone; reloading in between loses nothing', async ({
@@ -34,9 +36,14 @@ test('a file of another shop is read, mended in two cells, imported, and undone;
   await page.goto(`${shop.url}/desk/goods`);
   await page.getByRole('link', { name: 'Exchange', exact: true }).click();
   await page.getByLabel('A file with goods').setInputFiles({
-    name: 'artikel.csv',
-    mimeType: 'text/csv',
-    buffer: iconv.encode(foreign, 'windows-1252'),
+    name: 'artikel.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from(
+      zipSync({
+        'artikel.csv': iconv.encode(foreign, 'windows-1252'),
+        'fotos/moewe.png': await plainPicture('#e4572e', 800, 600),
+      }),
+    ),
   });
   await expect(page.getByRole('heading', { name: 'artikel.csv' })).toBeVisible();
   await expect(page.getByText('Möwe 90').first()).toBeVisible();
@@ -56,6 +63,10 @@ test('a file of another shop is read, mended in two cells, imported, and undone;
   await expect(page.getByText('Imported “artikel.csv”: added 2 products, changed one product').first()).toBeVisible();
   const tern = async () => (await call<ProductAnswer>('GET', `/api/products/${product.id}`)).product;
   expect(await tern()).toMatchObject({ supplier: 'Hill', variants: [{ price: 2_550, stock: 12 }] });
+  await page.goto(`${shop.url}/desk/goods?q=möwe`);
+  await page.getByRole('link', { name: 'Möwe 90' }).click();
+  await expect(page.getByRole('heading', { name: 'Pictures' })).toBeVisible();
+  await expect(page.locator('img[src^="/media/"]').first()).toBeVisible();
   await page.getByRole('button', { name: /^Undo: Imported “artikel.csv”/ }).click();
   await expect.poll(async () => (await tern()).variants[0]!.price).toBe(2_000);
 });

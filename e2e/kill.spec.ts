@@ -88,3 +88,48 @@ test('kill -9 during a burst of saves, uploads and editions leaves a database th
   }
   await shop.stop();
 });
+
+test('kill -9 at any moment of an import leaves all of it or nothing, and the file says which', async () => {
+  let shop = await startShop();
+  const { folder } = shop;
+  const account = { shopName: 'Storm', name: 'Kim', email: 'kim@example.com', password: 'long enough now' };
+  const enter = async (path: string) => {
+    const answer = await fetch(shop.url + path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(account),
+    });
+    const { token } = (await answer.json()) as { token: string };
+    const headers = { Cookie: answer.headers.get('set-cookie')!.split(';')[0]!, 'X-Dispona-Token': token };
+    return (method: string, at: string, body?: FormData) => fetch(shop.url + at, { method, headers, body });
+  };
+  let send = await enter('/api/setup');
+  const ROWS = 1_500;
+  for (let round = 0; round < ROUNDS; round++) {
+    const rows = Array.from({ length: ROWS }, (_, i) => `Kite ${round}-${i},K-${round}-${i},${i + 1},Brand ${i % 7}`);
+    const form = new FormData();
+    form.append('files', new File([['Title,SKU,Price,Brand', ...rows].join('\n')], 'goods.csv'));
+    const { id } = (await (await send('POST', '/api/imports', form)).json()) as { id: string };
+    const before = count();
+    await send('POST', `/api/imports/${id}/run`);
+    await new Promise((wait) => setTimeout(wait, 150 + ((round * 431) % 1_400)));
+    await killHard(shop);
+    const db = new Database(join(folder, 'dispona.sqlite'));
+    const state = db.prepare('SELECT state FROM import_file WHERE id = ?').pluck().get(id);
+    db.close();
+    expect([0, ROWS]).toContain(count() - before);
+    expect(state).toBe(count() === before ? 'open' : 'done');
+    shop = await startShop(folder);
+    send = await enter('/api/session');
+  }
+  await shop.stop();
+
+  function count(): number {
+    const db = new Database(join(folder, 'dispona.sqlite'), { readonly: true });
+    try {
+      return db.prepare('SELECT count(*) FROM product').pluck().get() as number;
+    } finally {
+      db.close();
+    }
+  }
+});
