@@ -4,7 +4,7 @@ import type { Feed } from '../core/model/feed';
 import { sectionTypes } from '../core/model/sections/sections';
 import type { Db } from '../server/database/connection';
 import { putEmbed } from '../server/store/embeds';
-import { putFeed } from '../server/store/feeds';
+import { newSecret, putFeed } from '../server/store/feeds';
 
 /** Featured goods on the page of a club, in the colours of that. */
 const club: Embed = {
@@ -40,4 +40,5 @@ const market: Feed = {
 export function putElsewhere(db: Db): void {
   putEmbed(db, club);
   putFeed(db, market);
+  newSecret(db, market.id);
 }

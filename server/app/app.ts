@@ -115,7 +115,8 @@ export function makeApp({
     response.locals.sessionToken = token;
     response.locals.session = readSession(catalog.db, token, catalog.clock());
     const key = /^Bearer (\S{8,100})$/.exec(request.headers.authorization ?? '')?.[1];
-    if (key !== undefined) response.locals.scopes = scopesOfKey(catalog.db, key, catalog.clock()) ?? [];
+    if (key !== undefined)
+      response.locals.scopes = scopesOfKey(catalog.db, key, catalog.clock(), catalog.writes.isIdle) ?? [];
     catalog.passTime();
     next();
   });

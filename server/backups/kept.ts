@@ -68,17 +68,22 @@ export class Backups {
       try {
         const card = await inThread({ ...order, cancelled }, tell);
         if (isByPlan) {
-          writeBackupPlan(this.catalog.db, { problem: '' });
+          await this.#note({ problem: '' });
           this.#dropOld();
         }
         return `Backed up ${card.products} products and ${card.pictures} pictures`;
       } catch (error) {
-        if (isByPlan) writeBackupPlan(this.catalog.db, { problem: (error as Error).message });
+        if (isByPlan) await this.#note({ problem: (error as Error).message });
         throw error;
       } finally {
         this.#isUnderWay = false;
       }
     });
+  }
+
+  /** Once long work is over, which holds the database. */
+  #note(change: { problem: string }): Promise<void> {
+    return this.catalog.writes.shared(() => writeBackupPlan(this.catalog.db, change));
   }
 
   #dropOld(): void {
@@ -90,7 +95,7 @@ export class Backups {
   /** Looks at the clock: begins the backup of this night where its hour has struck and it was not begun yet. */
   look(): void {
     const { db, working } = this.catalog;
-    if (countUsers(db) === 0 || this.#isUnderWay) return;
+    if (countUsers(db) === 0 || this.#isUnderWay || !this.catalog.writes.isIdle) return;
     const { nightly, hour, begun } = readBackupPlan(db);
     const now = this.catalog.clock().toISOString();
     if (!nightly || (begun !== null && begun >= lastStruck(now, hour, working.shop.settings.timeZone))) return;

@@ -1,5 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import Database from 'better-sqlite3';
 import { parse } from 'csv-parse/sync';
+import { join } from 'node:path';
 import type { AnswerOf } from '../../contract/route';
 import type { elsewhereRoutes, EmbedRow, FeedRow } from '../../contract/elsewhere';
 import type { EmbedView } from '../../core/storefront/embed-view';
@@ -155,6 +157,24 @@ describe('a feed', () => {
     await server.call('POST', `/api/feeds/${id}/address`);
     expect((await open(pathOf(row!))).status).toBe(404);
     expect((await open(pathOf((await feedsNow())[0]!))).status).toBe(200);
+  });
+
+  test('is fetched while long work holds the database, and keys read; that is noted another time', async () => {
+    await make('feeds', { name: 'All kites' });
+    const { key } = (await server.call<{ key: string }>('POST', '/api/keys', { name: 'x', scopes: ['goods'] })).body;
+    await putLive();
+    const path = pathOf((await feedsNow())[0]!);
+    let release = () => {};
+    void server.catalog.writes.exclusive(() => new Promise<void>((resolve) => (release = resolve)));
+    const other = new Database(join(server.folder, 'dispona.sqlite'));
+    other.exec('BEGIN IMMEDIATE');
+    expect((await open(path)).status).toBe(200);
+    const headers = { Authorization: `Bearer ${key}` };
+    expect((await open(`/api/products/${server.ids[0]!}`, { headers })).status).toBe(200);
+    other.exec('ROLLBACK');
+    other.close();
+    release();
+    expect((await feedsNow())[0]).toMatchObject({ fetches: 0, fetched: null });
   });
 
   test('of a channel says what is taken and refused and why, on the feed and on the product', async () => {

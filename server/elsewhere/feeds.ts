@@ -13,7 +13,7 @@ import { invalid, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { mergedFields } from '../state/merged-fields';
-import { deleteFeed, feedUse, putFeed } from '../store/feeds';
+import { deleteFeed, feedUse, newSecret, putFeed } from '../store/feeds';
 import { writeFeed } from './write-feed';
 
 /** Entries of a preview. */
@@ -58,8 +58,11 @@ function changed(feed: Feed, fields: object): Feed {
   return next;
 }
 
-export const feedAddress = (catalog: Catalog, { id, format }: Feed, origin: string): string =>
-  `${origin}/feeds/${id}/${feedUse(catalog.db, id).secret}.${feedFormats[format].ending}`;
+/** Where a feed is fetched; empty where it has no address yet. */
+export function feedAddress(catalog: Catalog, { id, format }: Feed, origin: string): string {
+  const secret = feedUse(catalog.db, id)?.secret;
+  return secret === undefined ? '' : `${origin}/feeds/${id}/${secret}.${feedFormats[format].ending}`;
+}
 
 /** How many entries the channel of each feed takes and refuses, counted once for each state of the shop. */
 const countsOf = cachedByVersion(() => new Map<Feed, { taken: number; refused: number }>());
@@ -80,7 +83,7 @@ export function feedsAnswer(catalog: Catalog, origin: string): AnswerOf<typeof e
   return {
     feeds: [...working.shop.feeds.values()].map((feed) => {
       const channel = channelOf(feed.channel);
-      const { fetched, fetches } = feedUse(db, feed.id);
+      const { fetched = null, fetches = 0 } = feedUse(db, feed.id) ?? {};
       return {
         feed,
         address: feedAddress(catalog, feed, origin),
@@ -113,7 +116,10 @@ export function makeFeed(
         channel: key,
       };
   const feed = changed({ ...base, id, name }, {});
-  catalog.journal.change({ did: 'feedAdded', name }, catalog.actor(user), () => putFeed(catalog.db, feed));
+  catalog.journal.change({ did: 'feedAdded', name }, catalog.actor(user), () => {
+    putFeed(catalog.db, feed);
+    newSecret(catalog.db, id);
+  });
   return id;
 }
 

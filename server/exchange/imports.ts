@@ -21,7 +21,7 @@ import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import type { UserId } from '../state/product-or-refuse';
-import { addImport, endImport, keepHeadings, putImportSettings, readHeadings } from '../store/imports';
+import { addImport, endImport, readImport, keepHeadings, putImportSettings, readHeadings } from '../store/imports';
 import { putKept, readKept } from '../store/kept-columns';
 import { differenceOf, type ProductDifference } from '../store/product-difference';
 import { columnsOf, forgetPlan, importOrRefuse, planOf, settingsOf, tableOf } from './plan-of-file';
@@ -323,7 +323,7 @@ export async function runImport(catalog: Catalog, user: UserId, id: string): Pro
     forgetPlan();
     if (job?.state !== 'done') return;
     // Where there was nothing to write, nobody has noted yet that it is over.
-    endImport(catalog.db, id, job.outcome);
+    if (readImport(catalog.db, id)?.state === 'open') endImport(catalog.db, id, job.outcome);
     catalog.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   };
   const { rows } = await tableOf(row, settingsOf(row)).catch((error: unknown) => {

@@ -39,12 +39,12 @@ export const dropKey = (db: Db, id: string): boolean =>
 /** Writing down each use would make reading as slow as writing. */
 const NOTED_EVERY_MS = 60_000;
 
-/** What a key may read; undefined where it is none. That it was used is noted once a minute. */
-export function scopesOfKey(db: Db, key: string, now: Date): KeyScope[] | undefined {
+/** What a key may read; undefined where it is none. That it was used is noted once a minute, where `mayWrite`. */
+export function scopesOfKey(db: Db, key: string, now: Date, mayWrite: boolean): KeyScope[] | undefined {
   const row = db.prepare(`SELECT id, scopes, used FROM api_key WHERE hash = ?`).get(hashOf(key)) as
     { id: string; scopes: string; used: string | null } | undefined;
   if (!row) return undefined;
-  if (row.used === null || now.getTime() - Date.parse(row.used) > NOTED_EVERY_MS)
-    db.prepare(`UPDATE api_key SET used = ? WHERE id = ?`).run(now.toISOString(), row.id);
+  const isDue = row.used === null || now.getTime() - Date.parse(row.used) > NOTED_EVERY_MS;
+  if (isDue && mayWrite) db.prepare(`UPDATE api_key SET used = ? WHERE id = ?`).run(now.toISOString(), row.id);
   return scopesOf(row.scopes);
 }

@@ -14,15 +14,9 @@ interface FeedUse {
   fetches: number;
 }
 
-/** What makes the address of a feed one that nobody guesses, and how often it was fetched. Made when first asked for. */
-export function feedUse(db: Db, id: string): FeedUse {
-  const read = () =>
-    db.prepare(`SELECT secret, fetched, fetches FROM feed_secret WHERE feed_id = ?`).get(id) as FeedUse | undefined;
-  const known = read();
-  if (known) return known;
-  newSecret(db, id);
-  return read()!;
-}
+/** What makes the address of a feed one that nobody guesses, and how often it was fetched; undefined where it has none yet. */
+export const feedUse = (db: Db, id: string): FeedUse | undefined =>
+  db.prepare(`SELECT secret, fetched, fetches FROM feed_secret WHERE feed_id = ?`).get(id) as FeedUse | undefined;
 
 /** Gives a feed another address; the one before leads nowhere from now on. */
 export function newSecret(db: Db, id: string): void {
