@@ -92,3 +92,26 @@ test('a file is made of the columns that were chosen, and can be fetched again',
   const [first] = (await file.json()) as Record<string, unknown>[];
   expect(first).toMatchObject({ Title: 'Tern', Summary: '' });
 });
+
+test('how a file is taken, and which columns go out, are kept under names', async () => {
+  await paste('Nr\tWert\nK-0\t23\n');
+  await userEvent.type(screen.getByLabelText('Name for this mapping'), 'Windhof');
+  await userEvent.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(await screen.findByRole('button', { name: 'Mapping: Windhof' })).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'forget it' }));
+  await waitFor(() => expect(screen.queryByRole('button', { name: /^Mapping/ })).toBeNull());
+});
+
+test('columns that go out are kept, taken again and forgotten', async () => {
+  open('/exchange?part=out');
+  await userEvent.click(await screen.findByRole('button', { name: 'all of them' }));
+  await userEvent.type(screen.getByLabelText('Name for these columns'), 'Everything');
+  await userEvent.click(screen.getByRole('button', { name: 'Keep' }));
+  expect(await screen.findByRole('button', { name: 'forget “Everything”' })).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'the usual ones' }));
+  expect(screen.queryByRole('button', { name: /^forget/ })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: /^Columns that you kept/ }));
+  await userEvent.click(await screen.findByRole('option', { name: 'Everything' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'forget “Everything”' }));
+  await waitFor(() => expect(screen.queryByRole('button', { name: /^forget/ })).toBeNull());
+}, 30_000);

@@ -1,10 +1,9 @@
-import { useState } from 'react';
 import { toast } from 'sonner';
 import { wordsOf } from '../../data/api';
 import { useColumnSets } from '../../data/exchange';
-import { Button } from '../../shared/ui/button';
 import { Select } from '../../shared/ui/select';
 import { TickedOrder } from '../../shared/ui/ticked-order';
+import { KeepAs } from './keep-as';
 
 interface Props {
   fields: readonly { key: string; label: string; explains: string }[];
@@ -18,7 +17,6 @@ interface Props {
 /** Which columns a file has, in which order; kept under a name where they are wanted again. */
 export function ExportColumns({ fields, sets, usual, columns, change }: Props) {
   const { keep, drop } = useColumnSets();
-  const [name, setName] = useState('');
   const labels = new Map(fields.map(({ key, label }) => [key, label]));
   const current = sets.find((set) => set.columns.join() === columns.join());
   const failed = (error: unknown) => void toast.error(wordsOf(error));
@@ -70,26 +68,14 @@ export function ExportColumns({ fields, sets, usual, columns, change }: Props) {
         />
       </div>
       {!current && columns.length > 0 && (
-        <form
-          className="mt-2 flex items-center gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (name.trim() !== '')
-              keep.mutate({ name, columns: [...columns] }, { onSuccess: () => setName(''), onError: failed });
-          }}
-        >
-          <input
-            aria-label="Name for these columns"
+        <div className="mt-2">
+          <KeepAs
+            label="Name for these columns"
             placeholder="Keep these columns as …"
-            value={name}
-            maxLength={80}
-            onChange={({ target }) => setName(target.value)}
-            className="field !w-56"
+            isBusy={keep.isPending}
+            keep={(name, done) => keep.mutate({ name, columns: [...columns] }, { onSuccess: done, onError: failed })}
           />
-          <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
-            Keep
-          </Button>
-        </form>
+        </div>
       )}
     </fieldset>
   );

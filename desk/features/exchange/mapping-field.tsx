@@ -3,13 +3,12 @@ import { toast } from 'sonner';
 import { wordsOf } from '../../data/api';
 import type { ImportAnswer } from '../../data/exchange';
 import { useMappings } from '../../data/exchange';
-import { Button } from '../../shared/ui/button';
 import { Select } from '../../shared/ui/select';
+import { KeepAs } from './keep-as';
 
 /** How columns are taken, kept under a name for the next file of the same sort, or taken from one that was kept. */
 export function MappingField({ file: { id, mappings } }: { file: ImportAnswer }) {
   const { keep, take, drop } = useMappings(id);
-  const [name, setName] = useState('');
   const [taken, setTaken] = useState('');
   const failed = (error: unknown) => void toast.error(wordsOf(error));
   const current = mappings.find((each) => each.id === taken);
@@ -37,32 +36,20 @@ export function MappingField({ file: { id, mappings } }: { file: ImportAnswer })
           forget it
         </button>
       )}
-      <form
-        className="flex items-center gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (name.trim() === '') return;
+      <KeepAs
+        label="Name for this mapping"
+        placeholder="Keep this mapping as …"
+        isBusy={keep.isPending}
+        keep={(name, done) =>
           keep.mutate(name, {
             onSuccess: ({ id: made }) => {
               setTaken(made);
-              setName('');
+              done();
             },
             onError: failed,
-          });
-        }}
-      >
-        <input
-          aria-label="Name for this mapping"
-          placeholder="Keep this mapping as …"
-          value={name}
-          maxLength={80}
-          onChange={({ target }) => setName(target.value)}
-          className="field !w-56"
-        />
-        <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
-          Keep
-        </Button>
-      </form>
+          })
+        }
+      />
     </div>
   );
 }
