@@ -9,16 +9,8 @@ import type { Catalog } from '../state/catalog';
 import { dropImport, listImports } from '../store/imports';
 import { dropKept, putKept, readKept } from '../store/kept-columns';
 import { exportedFile, exportGoods, keptExports } from './exports';
-import {
-  changeImport,
-  importAnswer,
-  keepMapping,
-  previewImport,
-  refusedRows,
-  runImport,
-  takeImport,
-  takeMapping,
-} from './imports';
+import { changeImport, importAnswer, previewImport, refusedRows, runImport, takeImport } from './imports';
+import { keepMapping, takeMapping } from './mappings';
 import { columnsOf, importOrRefuse } from './plan-of-file';
 import { writeRows } from './write-file';
 

@@ -1,0 +1,196 @@
+/** @jsxImportSource preact */
+import { useState } from 'preact/hooks';
+import { formatMoney } from '../../core/shared/money';
+import type { EmbedProduct } from '../../core/storefront/embed-view';
+import type { EmbedShop } from './embed-shop';
+import { Picture } from './picture';
+import { words } from './words';
+
+type Variant = EmbedProduct['variants'][number];
+
+/** The variant with another value of an option: that one which keeps most of the others. */
+function withValue(product: EmbedProduct, current: Variant, option: string, value: string): Variant {
+  const kept = (variant: Variant) =>
+    Object.entries(current.options).filter(([key, of]) => key !== option && variant.options[key] === of).length +
+    (variant.inStock ? 0.5 : 0);
+  const fitting = product.variants.filter((variant) => variant.options[option] === value);
+  return fitting.sort((a, b) => kept(b) - kept(a))[0] ?? current;
+}
+
+function Options({
+  product,
+  variant,
+  choose,
+}: {
+  product: EmbedProduct;
+  variant: Variant;
+  choose: (next: Variant) => void;
+}) {
+  return (
+    <>
+      {product.options.map(({ key, label, values }) => (
+        <fieldset key={key}>
+          <legend>{label}</legend>
+          <div class="chips">
+            {values
+              .filter((value) => product.variants.some(({ options }) => options[key] === value.key))
+              .map((value) => {
+                const there = withValue(product, variant, key, value.key);
+                return (
+                  <button
+                    key={value.key}
+                    type="button"
+                    aria-pressed={variant.options[key] === value.key}
+                    class={there.inStock ? '' : 'gone'}
+                    onClick={() => choose(there)}
+                  >
+                    {value.colour && (
+                      <i
+                        class="dot"
+                        style={{ background: value.colour, width: '.9em', height: '.9em', borderRadius: '50%' }}
+                      />
+                    )}
+                    {value.label}
+                  </button>
+                );
+              })}
+          </div>
+        </fieldset>
+      ))}
+    </>
+  );
+}
+
+/** Addresses inside of texts are those of the shop. */
+const absolute = (html: string, origin: string) => html.replace(/\b(src|href)="\/(?!\/)/g, `$1="${origin}/`);
+
+/** All that is known of a product: pictures, choices, price, words, and what goes with it. */
+export function Detail({
+  product,
+  shop,
+  open,
+}: {
+  product: EmbedProduct;
+  shop: EmbedShop;
+  open: (slug: string) => void;
+}) {
+  const { view, basket, origin } = shop;
+  const first = product.variants.find(({ inStock }) => inStock) ?? product.variants[0]!;
+  const [variant, setVariant] = useState(first);
+  const [shown, setShown] = useState(first.pictureId);
+  const [quantity, setQuantity] = useState(1);
+  const [told, setTold] = useState('');
+  const money = (amount: number) => formatMoney(amount, view.shop.currency, view.shop.locale);
+  const picture = product.pictures.find(({ id }) => id === shown) ?? product.pictures[0];
+  const canBuy = view.basket && product.isPlain && (variant.inStock || product.orderDelay !== null);
+  const related = product.related.flatMap((slug) => view.products[slug] ?? []);
+  return (
+    <>
+      <div class="detail">
+        <div>
+          <div class="frame">{picture && <Picture picture={picture} origin={origin} widest={640} />}</div>
+          {product.pictures.length > 1 && (
+            <div class="thumbs" role="group" aria-label={words.pictures}>
+              {product.pictures.map((each, i) => (
+                <button
+                  key={each.id}
+                  type="button"
+                  aria-pressed={each === picture}
+                  aria-label={`${each.alt} (${i + 1})`}
+                  onClick={() => setShown(each.id)}
+                >
+                  <img src={`${origin}/media/${each.media}/160.webp`} alt="" loading="lazy" />
+                </button>
+              ))}
+            </div>
+          )}
+        </div>
+        <div>
+          {product.brand && <p class="quiet">{product.brand}</p>}
+          <h2>{product.title}</h2>
+          <p class="big price">
+            {product.pricing === 'shown' ? money(variant.price) : words[product.pricing]}
+            {product.pricing === 'shown' && variant.wasPrice !== null && (
+              <s aria-label={words.was(money(variant.wasPrice))}>{money(variant.wasPrice)}</s>
+            )}
+          </p>
+          <p class="quiet">
+            {variant.inStock ? (variant.few ? words.few : words.inStock) : (product.orderDelay ?? words.soldOut)}
+          </p>
+          <Options
+            product={product}
+            variant={variant}
+            choose={(next) => {
+              setVariant(next);
+              if (next.pictureId !== null) setShown(next.pictureId);
+            }}
+          />
+          <div class="buy">
+            {canBuy && (
+              <>
+                <label>
+                  {words.quantity}
+                  <input
+                    type="number"
+                    min={1}
+                    max={999}
+                    value={quantity}
+                    onInput={({ currentTarget }) => setQuantity(Math.round(Number(currentTarget.value)))}
+                  />
+                </label>
+                <button
+                  type="button"
+                  class="main"
+                  disabled={!(quantity >= 1 && quantity <= 999)}
+                  onClick={() => {
+                    basket.add({ slug: product.slug, variant: variant.id, quantity });
+                    setTold(words.added);
+                  }}
+                >
+                  {words.add}
+                </button>
+              </>
+            )}
+            <a href={`${origin}${product.url}`} target="_top" class={canBuy ? '' : 'main'}>
+              {words.toShop}
+            </a>
+          </div>
+          <p role="status">{told}</p>
+          {product.summary && <p>{product.summary}</p>}
+          {/* Cleaned when it was written, as on the pages of the shop. */}
+          <div class="told" dangerouslySetInnerHTML={{ __html: absolute(product.description, origin) }} />
+          {product.specs.map(({ heading, rows }) => (
+            <section key={heading}>
+              <h3>{heading || words.facts}</h3>
+              <dl class="facts">
+                {rows.map(({ label, value }) => (
+                  <>
+                    <dt key={label}>{label}</dt>
+                    <dd>{value}</dd>
+                  </>
+                ))}
+              </dl>
+            </section>
+          ))}
+        </div>
+      </div>
+      {related.length > 0 && (
+        <section class="more" aria-label={words.related}>
+          <h3>{words.related}</h3>
+          <ul class="goods">
+            {related.map((each) => (
+              <li key={each.slug}>
+                <button type="button" class="card" onClick={() => open(each.slug)}>
+                  <span class="frame">
+                    {each.pictures[0] && <Picture picture={each.pictures[0]} origin={origin} widest={200} />}
+                  </span>
+                  <span class="title">{each.title}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}
