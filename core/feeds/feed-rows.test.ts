@@ -143,6 +143,13 @@ describe('the entries of a feed', () => {
   });
 });
 
+test('a price that is hidden while a product is sold out is in no feed', () => {
+  const hidden = { variants: [variant('v_tern001')], hidePriceWhenSoldOut: true };
+  const rows = (left: number) =>
+    cellsOf(feed({ soldOut: true }), shopOf([productOf('p_tern001', hidden)], new Map([['v_tern001', left]])));
+  expect([rows(1).length, rows(0).length]).toEqual([1, 0]);
+});
+
 test('what is sold out is told only where that is wanted', () => {
   const shop = shopOf([productOf('p_tern001', { variants: [variant('v_tern001')] })], new Map([['v_tern001', 0]]));
   expect(cellsOf(feed(), shop)).toEqual([]);

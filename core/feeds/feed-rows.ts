@@ -3,6 +3,7 @@ import { membersOf } from '../rules/members';
 import { Bitset } from '../search/bitset';
 import type { ResolvedShop } from '../shop/resolved-shop';
 import { shopStock } from '../shop/shop-price';
+import { pricingOf } from '../storefront/card';
 import { feedValueOf, type FeedEntry, type FeedTerms } from './feed-values';
 
 /** What a field of an entry holds; a list stands for several of one name. */
@@ -35,13 +36,14 @@ export function feedGoods(shop: ResolvedShop, { goods }: Pick<Feed, 'goods'>): s
   return index.orderedSlots(set, 'featured').map((slot) => index.id(slot));
 }
 
-/** The entries of a feed, one after another. What is told on request, and what is put together by the shopper, is left out. */
+/** The entries of a feed, one after another. Whose price shoppers are not told now is left out. */
 export function* feedRows(shop: ResolvedShop, feed: Feed, origin: string): Generator<FeedRow> {
   const terms: FeedTerms = { shop, origin, priced: (price) => feedPrice(feed, price) };
   const values = feed.fields.map(({ from, words }) => feedValueOf(from)?.read ?? (() => words));
   for (const id of feedGoods(shop, feed)) {
     const product = shop.products.get(id)!;
-    if (product.priceOnRequest) continue;
+    const isInStock = product.variants.some(({ id: variantId }) => shopStock(shop, product, variantId) !== 0);
+    if (pricingOf(product, isInStock) !== 'shown') continue;
     const isOne = feed.per === 'variants' && product.variants.length > 1;
     for (const variant of feed.per === 'variants' ? product.variants : product.variants.slice(0, 1)) {
       const entry = { product, variant, isOne };

@@ -1,5 +1,6 @@
 import type { ProductDocument, VariantDocument } from '../model/document';
 import { mediaUrl } from '../storefront/picture-sizes';
+import { absoluteHtml } from '../shared/absolute-html';
 import { plainAmount } from '../shared/money';
 import { plainText } from '../shared/plain-text';
 import { shopPrice, shopStock } from '../shop/shop-price';
@@ -62,7 +63,7 @@ export const feedValues = {
     label: 'Description, as text',
     read: ({ product }) => plainText(product.description) || product.summary,
   },
-  html: { label: 'Description, as HTML', read: ({ product }) => product.description },
+  html: { label: 'Description, as HTML', read: ({ product }, { origin }) => absoluteHtml(product.description, origin) },
   link: { label: 'Address', read: addressOf },
   picture: {
     label: 'Picture',

@@ -1,8 +1,9 @@
 import type { Express } from 'express';
 import type { RequestListener } from 'node:http';
 import { Backups } from '../backups/kept';
-import type { BackupCard } from '../folder/backup';
+import { BackupError, type BackupCard } from '../folder/backup';
 import { unpackBackup } from '../folder/restore';
+import { needsSetup } from '../people/set-up';
 import { Catalog } from '../state/catalog';
 import { makeApp, type AppParts } from './app';
 
@@ -11,6 +12,7 @@ export class ServedShop {
   catalog!: Catalog;
   backups!: Backups;
   app!: Express;
+  #isRestoring = false;
 
   constructor(
     readonly folder: string,
@@ -33,7 +35,23 @@ export class ServedShop {
   }
 
   async #restore(zip: string): Promise<BackupCard> {
-    const card = await unpackBackup(zip, this.folder, this.catalog.clock());
+    if (this.#isRestoring) throw new BackupError('Another backup is being brought back already.');
+    this.#isRestoring = true;
+    try {
+      return await this.#replaceBy(zip);
+    } finally {
+      this.#isRestoring = false;
+    }
+  }
+
+  async #replaceBy(zip: string): Promise<BackupCard> {
+    const card = await unpackBackup(zip, this.folder, this.catalog.clock(), {
+      sure: () => {
+        // Somebody may have begun the shop while the backup was checked.
+        if (!needsSetup(this.catalog.db))
+          throw new BackupError('This shop was set up meanwhile, so it was left as it is.');
+      },
+    });
     // Nobody is asked in between: closing and opening are one step for the thread that answers.
     this.catalog.close();
     this.#open();

@@ -147,6 +147,15 @@ describe('a shop that nobody has set up becomes one from a backup', () => {
     await empty.close();
   });
 
+  test('two at once: one of them, and the other is told', async () => {
+    const content = await backupOf();
+    const empty = await startServer();
+    empty.catalog.db.prepare(`DELETE FROM user`).run();
+    const answers = await Promise.all([send(empty, content), send(empty, content)]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 422]);
+    await empty.close();
+  });
+
   test('what is no backup changes nothing', async () => {
     server.catalog.db.prepare(`DELETE FROM user`).run();
     const answer = await send(server, 'This is no ZIP.');

@@ -4,6 +4,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { feedRows } from '../../core/feeds/feed-rows';
 import { feedFormats } from '../../core/model/feed';
+import { localDay } from '../../core/shared/moment';
 import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { embedView } from '../../core/storefront/embed-view';
 import { signedIn } from '../http/answer';
@@ -67,11 +68,13 @@ export function serveElsewhere(catalog: Catalog, originNow: () => string, dist?:
     const embed = id === undefined ? undefined : live.shop.embeds.get(id);
     if (!embed) return next();
     const known = modules(live.shop);
-    let text = known.get(embed.id);
+    // Goods that take turns are others tomorrow, though nothing was changed.
+    const key = `${embed.id} ${localDay(catalog.now * 1_000, live.shop.settings.timeZone)}`;
+    let text = known.get(key);
     if (text === undefined) {
       const data = scriptJson(embedView(live.shop, embed));
       text = `import { show } from './${scripts?.embed ?? 'embed.js'}';\nshow(${data});\n`;
-      known.set(embed.id, text);
+      known.set(key, text);
     }
     forAnyPage(response).set('Cache-Control', 'no-cache').type('text/javascript').send(text);
   });

@@ -1,13 +1,14 @@
 import { stringify } from 'csv-stringify/sync';
 import { XMLBuilder } from 'fast-xml-parser';
-import type { FeedRow } from '../../core/feeds/feed-rows';
+import { feedPrice, type FeedRow } from '../../core/feeds/feed-rows';
 import type { Feed, FeedFormat } from '../../core/model/feed';
 import { plainAmount } from '../../core/shared/money';
+import { absoluteHtml } from '../../core/shared/absolute-html';
 import { plainText } from '../../core/shared/plain-text';
 import { mediaUrl } from '../../core/storefront/picture-sizes';
 import type { ResolvedShop } from '../../core/shop/resolved-shop';
 import { shopPrice, shopStock } from '../../core/shop/shop-price';
-import { feedPrice } from '../../core/feeds/feed-rows';
+import { neutralText } from '../shared/neutral-text';
 
 interface Terms {
   feed: Feed;
@@ -23,9 +24,6 @@ const head = { '?xml': { '@_version': '1.0', '@_encoding': 'UTF-8' } };
 // eslint-disable-next-line no-control-regex
 const UNTOLD = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g;
 const told = (text: string) => text.replace(UNTOLD, '');
-
-/** A spreadsheet would take such text for a formula, and run it. */
-const neutral = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
 const asObject = ({ cells }: FeedRow, { fields }: Feed, empty: boolean) =>
   Object.fromEntries(
@@ -44,7 +42,7 @@ const writers: Record<FeedFormat, Writer> = {
     stringify(
       [
         feed.fields.map(({ name }) => name),
-        ...rows.map(({ cells }) => cells.map((cell) => neutral(typeof cell === 'string' ? cell : cell.join('; ')))),
+        ...rows.map(({ cells }) => cells.map((cell) => neutralText(typeof cell === 'string' ? cell : cell.join('; ')))),
       ],
       { record_delimiter: '\r\n' },
     ),
@@ -115,7 +113,7 @@ const writers: Record<FeedFormat, Writer> = {
             '@_href': `${origin}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
           },
           summary: told(product.summary || plainText(product.description).slice(0, 500)),
-          content: { '@_type': 'html', '#text': told(product.description) },
+          content: { '@_type': 'html', '#text': told(absoluteHtml(product.description, origin)) },
         })),
       },
     }),

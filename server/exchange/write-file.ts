@@ -1,6 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import writeExcelFile, { type SheetData } from 'write-excel-file/node';
 import type { FileFormat } from '../../contract/exchange';
+import { neutralText } from '../shared/neutral-text';
 import { Pace } from '../shared/pace';
 import { cellText, type Cell, type ExchangeColumn } from '../../core/exchange/column';
 
@@ -13,8 +14,7 @@ interface Options {
   hasMark: boolean;
 }
 
-/** A spreadsheet would take such text for a formula, and run it. What looks neutralised already gets another mark. */
-const neutral = (cell: Cell): Cell => (typeof cell === 'string' && /^'*[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
+const neutral = (cell: Cell): Cell => (typeof cell === 'string' ? neutralText(cell) : cell);
 
 async function csv(heads: readonly string[], rows: Iterable<Cell[]>, { delimiter, hasMark }: Options): Promise<Buffer> {
   const parts = [hasMark ? '\ufeff' : '', stringify([heads.map(neutral)], { delimiter, record_delimiter: '\r\n' })];

@@ -3,7 +3,7 @@ import { createReadStream, createWriteStream, mkdirSync } from 'node:fs';
 import { statfs } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { Transform } from 'node:stream';
+import { Transform, Writable } from 'node:stream';
 import { crc32 } from 'node:zlib';
 import { fromBuffer, open as openZip, type Entry, type ZipFile as OpenZip } from 'yauzl';
 import { ZipFile } from 'yazl';
@@ -42,8 +42,8 @@ export async function writeArchive(
 
 const opening = (from: string | Buffer): Promise<OpenZip> =>
   new Promise((resolve, reject) => {
-    // Names are looked at here, so that a path is refused in words of ours.
-    const options = { lazyEntries: true, autoClose: typeof from === 'string', decodeStrings: true };
+    // The library refuses names that lead out of the archive.
+    const options = { lazyEntries: true, autoClose: false, decodeStrings: true };
     const opened = (error: Error | null, zip?: OpenZip) => (zip ? resolve(zip) : reject(error));
     if (typeof from === 'string') openZip(from, options, opened);
     else fromBuffer(from, options, opened);
@@ -51,21 +51,22 @@ const opening = (from: string | Buffer): Promise<OpenZip> =>
 
 /** The entries of an archive, in its order. Throws ArchiveError. */
 export async function entriesOf(from: string | Buffer): Promise<{ zip: OpenZip; entries: Entry[] }> {
+  let zip: OpenZip | undefined;
   try {
-    const zip = await opening(from);
-    zip.autoClose = false;
+    const opened = (zip = await opening(from));
     const entries: Entry[] = [];
     await new Promise<void>((resolve, reject) => {
-      zip.on('entry', (entry: Entry) => {
+      opened.on('entry', (entry: Entry) => {
         if (!entry.fileName.endsWith('/')) entries.push(entry);
-        zip.readEntry();
+        opened.readEntry();
       });
-      zip.on('end', resolve);
-      zip.on('error', reject);
-      zip.readEntry();
+      opened.on('end', resolve);
+      opened.on('error', reject);
+      opened.readEntry();
     });
-    return { zip, entries };
+    return { zip: opened, entries };
   } catch (error) {
+    zip?.close();
     // What the library says of names is about paths that lead out of the archive.
     throw /relative path|absolute path|characters in fileName/.test((error as Error).message)
       ? new ArchiveError('A name in this ZIP leads out of it, so nothing of it is used.')
@@ -98,7 +99,8 @@ export async function readEntry(zip: OpenZip, entry: Entry, to: string | undefin
   const hash = createHash('sha256');
   try {
     const stream = await streamOf(zip, entry);
-    if (to === undefined) await pipeline(stream, checking(entry, hash), new NullStream());
+    if (to === undefined)
+      await pipeline(stream, checking(entry, hash), new Writable({ write: (_bytes, _encoding, next) => next() }));
     else {
       mkdirSync(dirname(to), { recursive: true });
       await pipeline(stream, checking(entry, hash), createWriteStream(to, { mode: 0o600, flush: true }));
@@ -107,13 +109,6 @@ export async function readEntry(zip: OpenZip, entry: Entry, to: string | undefin
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code?.startsWith('E')) throw error;
     throw new ArchiveError(DAMAGED);
-  }
-}
-
-/** Takes everything and keeps nothing. */
-class NullStream extends Transform {
-  override _transform(_bytes: Buffer, _encoding: BufferEncoding, next: () => void): void {
-    next();
   }
 }
 

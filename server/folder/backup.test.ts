@@ -192,6 +192,15 @@ describe('what is no backup is refused in plain words, and nothing changes', () 
     expect(await refused('odd.zip', zipSync({ ...packed(), 'dispona.lock': strToU8('x') }))).toMatch(/dispona.lock/);
   });
 
+  test('one that is not wanted any more once it was checked', async () => {
+    const sure = () => {
+      throw new BackupError('set up meanwhile');
+    };
+    await expect(unpackBackup(join(home, 'good.zip'), folder, at, { sure })).rejects.toThrow('set up meanwhile');
+    expect(finishRestore(folder)).toBeUndefined();
+    expect(readdirSync(folder).filter((name) => name.startsWith('restored'))).toEqual([]);
+  });
+
   test('one of a newer Dispona', async () => {
     const files = packed();
     const path = join(home, 'newer.sqlite');

@@ -14,7 +14,15 @@ const WHERE = 'moves-aside-to';
  * Unpacks and checks a backup inside the folder of a shop, beside what is there. Only `finishRestore` puts it in place; whoever is
  * stopped before this ends has changed nothing. Throws BackupError, ArchiveError.
  */
-export async function unpackBackup(zip: string, folder: string, at: Date, tell?: Tell): Promise<BackupCard> {
+export async function unpackBackup(
+  zip: string,
+  folder: string,
+  at: Date,
+  {
+    tell,
+    sure,
+  }: { tell?: Tell; /** called once all is checked; throws where it is not wanted any more */ sure?: () => void } = {},
+): Promise<BackupCard> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const passing = join(folder, `${READY}.part`);
   rmSync(passing, { recursive: true, force: true });
@@ -33,6 +41,7 @@ export async function unpackBackup(zip: string, folder: string, at: Date, tell?:
     db.close();
     for (const store of STORES) mkdirSync(join(passing, store), { recursive: true });
     writeFileSync(join(passing, WHERE), `before-${at.toISOString().replace(/[:.]/g, '-')}`);
+    sure?.();
     rmSync(join(folder, READY), { recursive: true, force: true });
     renameSync(passing, join(folder, READY));
     return card;
@@ -73,11 +82,11 @@ export function finishRestore(folder: string): string | undefined {
  * Puts the shop of a backup in the place of the one in `folder`, which must not be running. Answers where the old one was moved
  * to; undefined when there was none. Throws BackupError, ArchiveError, FolderInUseError.
  */
-export async function restore(zip: string, folder: string, at: Date, tell?: Tell): Promise<string | undefined> {
+export async function restore(zip: string, folder: string, at: Date): Promise<string | undefined> {
   if (!existsSync(zip)) throw new BackupError(`There is no backup at ${zip}.`);
   const unlock = lockFolder(folder);
   try {
-    await unpackBackup(zip, folder, at, tell);
+    await unpackBackup(zip, folder, at);
     return finishRestore(folder);
   } finally {
     unlock();

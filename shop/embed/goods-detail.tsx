@@ -1,21 +1,14 @@
 /** @jsxImportSource preact */
 import { useState } from 'preact/hooks';
+import { absoluteHtml } from '../../core/shared/absolute-html';
 import { formatMoney } from '../../core/shared/money';
 import type { EmbedProduct } from '../../core/storefront/embed-view';
+import { firstVariant, isAvailable, variantWith } from '../product/pick';
 import type { EmbedShop } from './embed-shop';
 import { Picture } from './picture';
 import { words } from './words';
 
 type Variant = EmbedProduct['variants'][number];
-
-/** The variant with another value of an option: that one which keeps most of the others. */
-function withValue(product: EmbedProduct, current: Variant, option: string, value: string): Variant {
-  const kept = (variant: Variant) =>
-    Object.entries(current.options).filter(([key, of]) => key !== option && variant.options[key] === of).length +
-    (variant.inStock ? 0.5 : 0);
-  const fitting = product.variants.filter((variant) => variant.options[option] === value);
-  return fitting.sort((a, b) => kept(b) - kept(a))[0] ?? current;
-}
 
 function Options({
   product,
@@ -35,14 +28,13 @@ function Options({
             {values
               .filter((value) => product.variants.some(({ options }) => options[key] === value.key))
               .map((value) => {
-                const there = withValue(product, variant, key, value.key);
                 return (
                   <button
                     key={value.key}
                     type="button"
                     aria-pressed={variant.options[key] === value.key}
-                    class={there.inStock ? '' : 'gone'}
-                    onClick={() => choose(there)}
+                    class={isAvailable(product, variant, key, value.key) ? '' : 'gone'}
+                    onClick={() => choose(variantWith(product, variant, key, value.key))}
                   >
                     {value.colour && (
                       <i
@@ -61,9 +53,6 @@ function Options({
   );
 }
 
-/** Addresses inside of texts are those of the shop. */
-const absolute = (html: string, origin: string) => html.replace(/\b(src|href)="\/(?!\/)/g, `$1="${origin}/`);
-
 /** All that is known of a product: pictures, choices, price, words, and what goes with it. */
 export function Detail({
   product,
@@ -75,7 +64,7 @@ export function Detail({
   open: (slug: string) => void;
 }) {
   const { view, basket, origin } = shop;
-  const first = product.variants.find(({ inStock }) => inStock) ?? product.variants[0]!;
+  const first = firstVariant(product, null)!;
   const [variant, setVariant] = useState(first);
   const [shown, setShown] = useState(first.pictureId);
   const [quantity, setQuantity] = useState(1);
@@ -158,7 +147,7 @@ export function Detail({
           <p role="status">{told}</p>
           {product.summary && <p>{product.summary}</p>}
           {/* Cleaned when it was written, as on the pages of the shop. */}
-          <div class="told" dangerouslySetInnerHTML={{ __html: absolute(product.description, origin) }} />
+          <div class="told" dangerouslySetInnerHTML={{ __html: absoluteHtml(product.description, origin) }} />
           {product.specs.map(({ heading, rows }) => (
             <section key={heading}>
               <h3>{heading || words.facts}</h3>
