@@ -27,7 +27,7 @@ export function BringBack({ needsCode }: { needsCode: boolean }) {
   return (
     <section aria-label="Bring a shop back" className="mt-4">
       <p className="mb-2 text-ink-2">
-        You have a backup of a shop already? It comes back with its goods, orders and people.
+        Already have a backup of a shop? Bring it back with its goods, orders and people.
       </p>
       {needsCode && <TextField label="Code for it" value={code} onChange={({ target }) => setCode(target.value)} />}
       <Button disabled={sent !== undefined} onClick={() => chosen.current?.click()}>

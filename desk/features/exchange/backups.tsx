@@ -22,8 +22,8 @@ const numbersKept = [1, 3, 7, 14, 30, 60].map((keep) => ({ value: String(keep), 
 /** When copies are made by themselves. */
 function Plan({ plan, change }: { plan: BackupPlan; change: (change: Partial<BackupPlan>) => void }) {
   return (
-    <section aria-label="By themselves" className="sheet p-5">
-      <h2 className="font-display text-lg font-bold">By themselves</h2>
+    <section aria-label="Automatic backups" className="sheet p-5">
+      <h2 className="font-display text-lg font-bold">Automatic backups</h2>
       <Tick label="Make a backup every night" checked={plan.nightly} change={(nightly) => change({ nightly })} />
       {plan.nightly && (
         <p className="flex flex-wrap items-center gap-2">
@@ -81,13 +81,13 @@ export function Backups() {
             {making > 0 ? 'Making a backup …' : 'Make a backup now'}
           </Button>
           <p className="max-w-prose text-ink-2">
-            One ZIP with everything: goods, pictures, files, editions, orders, people and the history. You can go on
-            working meanwhile.
+            One ZIP file with everything: goods, pictures, files, editions, orders, people and the history. You can go
+            on working meanwhile.
           </p>
         </div>
         {data.problem && (
           <p role="alert" className="mb-3 rounded-lg bg-rose-soft px-3 py-2 text-rose-ink">
-            The last backup of the night came to nothing: {data.problem}
+            The last nightly backup failed: {data.problem}
           </p>
         )}
         {data.backups.length === 0 ? (
@@ -99,7 +99,7 @@ export function Backups() {
                 <a href={`/api/backups/${name}/file`} download={name} className="font-semibold hover:underline">
                   {dayAndTime.format(new Date(at))}
                 </a>
-                {byPlan && <SwingTag look="petrol">by night</SwingTag>}
+                {byPlan && <SwingTag look="petrol">nightly</SwingTag>}
                 <span className="text-ink-2">
                   {fileSize(bytes)}, {count(products)} products, {count(pictures)} pictures
                 </span>
@@ -109,7 +109,7 @@ export function Backups() {
                   onClick={() =>
                     ask({
                       title: 'Delete this backup?',
-                      detail: `The shop as it was on ${dayAndTime.format(new Date(at))} cannot be brought back from it any more.`,
+                      detail: `The shop as it was on ${dayAndTime.format(new Date(at))} can no longer be brought back from it.`,
                       doIt: 'Delete it',
                       run: () => drop.mutate(name, { onError: failed }),
                     })

@@ -16,7 +16,7 @@ test('a feed for a channel says what is refused; its prices and fields are chang
   const verdicts = within(await screen.findByRole('region', { name: 'What Pier market takes' }));
   expect(await verdicts.findByText('2 refused')).toBeTruthy();
   expect(verdicts.getAllByText(/It has no barcode/)).toHaveLength(2);
-  const dearer = screen.getByLabelText('Dearer there by');
+  const dearer = screen.getByLabelText('Prices higher by');
   await userEvent.clear(dearer);
   await userEvent.type(dearer, '-5 %');
   await waitFor(() => expect(feedNow().dearer).toBe(-500));

@@ -40,7 +40,7 @@ export function Channels() {
         <h2 className="font-display text-lg font-bold">Your goods on other markets</h2>
         <p className="mb-4 mt-1 text-ink-2">
           A feed is a list of your goods that another service fetches by itself. You choose the goods, the fields and
-          the prices; it is written anew with each edition.
+          the prices; it is written again with each edition.
         </p>
         <span className="flex flex-wrap gap-2">{makers}</span>
       </div>

@@ -88,7 +88,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
         )}
         <Clashes save={save} />
         <div className="flex flex-wrap items-center gap-x-1.5 gap-y-2 text-ink-2">
-          tells of
+          lists
           <GoodsChip goods={goods.value} change={goods.change} error={goods.error} />
           as
           <Select
@@ -120,8 +120,8 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
         <div className="flex flex-wrap gap-3">
           <span className="w-40">
             <MeasureField
-              label="Dearer there by"
-              hint="With a minus, cheaper."
+              label="Prices higher by"
+              hint="With a minus, lower."
               shown={`${dearer.value / 100} %`}
               read={readDearer}
               change={(next) => dearer.change(next as number)}
@@ -130,7 +130,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
           </span>
           <span className="w-40">
             <MeasureField
-              label="and by an amount of"
+              label="plus an amount of"
               shown={plainAmount(more.value)}
               read={readExtra}
               change={(next) => more.change(next as number)}
@@ -138,11 +138,11 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
             />
           </span>
         </div>
-        <Tick label="Tell of what is sold out, too" checked={soldOut.value} change={soldOut.change} />
+        <Tick label="Include goods that are sold out" checked={soldOut.value} change={soldOut.change} />
         {hasOwnFields(format.value) ? (
           <FeedFields fields={fields.value} values={values} error={fields.error} change={fields.change} />
         ) : (
-          <p className="text-ink-2">What stands in this format is fixed by its standard.</p>
+          <p className="text-ink-2">The standard of this format says what it contains.</p>
         )}
         <div className="mt-1 flex flex-wrap gap-2">
           <Button
@@ -172,14 +172,14 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
         </div>
       </section>
       <div className="flex min-w-0 flex-col gap-4">
-        <section aria-label="Where it is fetched" className="sheet p-4">
-          <h2 className="mb-1 font-display text-base font-bold">Where it is fetched</h2>
+        <section aria-label="Its address" className="sheet p-4">
+          <h2 className="mb-1 font-display text-base font-bold">Its address</h2>
           <CopiedText label="Address of the feed" text={address} />
           <p className="mt-2 text-xs text-ink-2">
             {fetched
               ? `Fetched ${count(fetches)} ${fetches === 1 ? 'time' : 'times'}, last on ${dayAndTime.format(new Date(fetched))}.`
               : 'Nobody has fetched it yet.'}{' '}
-            It tells what is live, and is written anew with each edition.{' '}
+            It lists what is live, and is written again with each edition.{' '}
             <button
               type="button"
               className="text-petrol-ink hover:underline"
@@ -198,9 +198,9 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
           </p>
         </section>
         {read && <FeedVerdicts id={feed.id} name={read.name} asks={read.asks} />}
-        <section aria-label="How it begins" className="sheet min-w-0 p-4">
+        <section aria-label="Preview" className="sheet min-w-0 p-4">
           <h2 className="mb-1 font-display text-base font-bold">
-            How it begins{' '}
+            Preview{' '}
             {preview && (
               <span className="font-sans text-xs font-semibold text-ink-2">
                 {count(preview.entries)} entries in all

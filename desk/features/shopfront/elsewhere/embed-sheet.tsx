@@ -136,7 +136,7 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
       <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 overflow-y-auto">
         <EmbedFrame view={drawn?.view} />
         <section aria-label="The lines for the other site" className="sheet p-4">
-          <h2 className="mb-1 font-display text-base font-bold">Put these lines into any page</h2>
+          <h2 className="mb-1 font-display text-base font-bold">Paste these lines into any page</h2>
           <CopiedText label="Lines for the other site" text={snippetOf(embed, origin)} isLong />
           <p className="mt-2 text-xs text-ink-2">
             What you change shows there at its next load, once it is live here. The page sends no cookies to the shop.
