@@ -7,6 +7,7 @@
 const core = [
   'core/shared',
   'core/model',
+  'core/languages',
   'core/look',
   'core/legal',
   'core/groups',
@@ -51,6 +52,7 @@ const serverSubjects = [
   'server/bulk',
   'server/exchange',
   'server/elsewhere',
+  'server/languages',
   'server/backups',
   'server/history',
   'server/publishing',
@@ -78,6 +80,7 @@ const deskFeatures = [
   'shopfront',
   'bulk',
   'exchange',
+  'words',
   'sheet',
   'history',
   'review',

@@ -21,6 +21,7 @@ export default defineConfig({
         'backup-thread': 'server/folder/backup-thread.ts',
         'row-reader': 'server/store/row-reader.mjs',
         'draw-svg': 'server/media/draw-svg.mjs',
+        'draw-card': 'server/media/draw-card.mjs',
       },
       // Chunks stand beside the entries, since the migrations are found relative to the code.
       output: { chunkFileNames: '[name]-[hash].js' },

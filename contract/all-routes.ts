@@ -1,9 +1,12 @@
 import { backupRoutes } from './backups';
 import { basketRoutes } from './basket';
 import { elsewhereRoutes } from './elsewhere';
+import { engineRoutes } from './engines';
 import { exchangeRoutes } from './exchange';
+import { languageRoutes } from './languages';
 import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
+import { searchedRoutes } from './searched';
 import { routes } from './index';
 
 /** Every call of the HTTP API. */
@@ -15,4 +18,7 @@ export const allRoutes = {
   exchange: exchangeRoutes,
   backups: backupRoutes,
   elsewhere: elsewhereRoutes,
+  languages: languageRoutes,
+  engines: engineRoutes,
+  searched: searchedRoutes,
 };

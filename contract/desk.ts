@@ -13,6 +13,11 @@ const password = z.string().min(12, 'A password needs at least 12 characters.').
 /** Owners may do everything; helpers all but let others in and open or close the shop. */
 const roleSchema = z.enum(['owner', 'helper']);
 export type Role = z.infer<typeof roleSchema>;
+/** Languages into which somebody may translate, and nothing else; null for who may do all that their role may. */
+const languagesSchema = z.array(z.string().max(35)).min(1).max(40).nullable();
+const onlyHelpers = ({ role, languages }: { role: Role; languages?: string[] | null }) =>
+  role === 'helper' || !languages;
+const onlyHelpersRefusal = { path: ['languages'], error: 'Owners may do everything: make them a helper first.' };
 const ok = z.object({ ok: z.literal(true) });
 
 const peopleSchema = z.object({
@@ -22,17 +27,27 @@ const peopleSchema = z.object({
       name: z.string(),
       email: z.string(),
       role: roleSchema,
+      languages: languagesSchema,
       /** places in which they are signed in now */
       sessions: z.number().int(),
     }),
   ),
   invites: z.array(
-    z.object({ id: z.string(), email: z.string(), role: roleSchema, invitedBy: z.string(), expires: z.string() }),
+    z.object({
+      id: z.string(),
+      email: z.string(),
+      role: roleSchema,
+      languages: languagesSchema,
+      invitedBy: z.string(),
+      expires: z.string(),
+    }),
   ),
 });
 
 const sessionAnswerSchema = z.object({
-  user: z.object({ id: z.string(), name: z.string(), email: z.string(), role: roleSchema }).nullable(),
+  user: z
+    .object({ id: z.string(), name: z.string(), email: z.string(), role: roleSchema, languages: languagesSchema })
+    .nullable(),
   /** to be sent as X-Dispona-Token with every write */
   token: z.string().nullable(),
   /** nobody can sign in yet: the first person is asked for */
@@ -68,6 +83,7 @@ export const deskRoutes = {
     open: true,
   }),
   signOut: route({
+    translates: true,
     method: 'DELETE',
     path: '/api/session',
     summary: 'Sign out',
@@ -88,6 +104,7 @@ export const deskRoutes = {
     open: true,
   }),
   changePassword: route({
+    translates: true,
     method: 'PUT',
     path: '/api/password',
     summary: 'Change your password; all your other sessions end',
@@ -104,7 +121,9 @@ export const deskRoutes = {
     method: 'POST',
     path: '/api/people/invites',
     summary: 'Invite somebody: answers a link that works once, for a week',
-    body: z.object({ email, role: roleSchema }),
+    body: z
+      .object({ email, role: roleSchema, languages: languagesSchema.optional() })
+      .refine(onlyHelpers, onlyHelpersRefusal),
     /** the part of the link that is the secret; nobody is told it again */
     answer: z.object({ code: z.string(), email: z.string(), expires: z.string() }),
     owner: true,
@@ -139,8 +158,8 @@ export const deskRoutes = {
   setRole: route({
     method: 'PATCH',
     path: '/api/people/:id',
-    summary: 'Make somebody an owner or a helper; a shop keeps one owner at least',
-    body: z.object({ role: roleSchema }),
+    summary: 'Make somebody an owner, a helper or a translator; a shop keeps one owner at least',
+    body: z.object({ role: roleSchema, languages: languagesSchema.optional() }).refine(onlyHelpers, onlyHelpersRefusal),
     answer: ok,
     owner: true,
   }),
@@ -152,12 +171,14 @@ export const deskRoutes = {
     owner: true,
   }),
   signOutElsewhere: route({
+    translates: true,
     method: 'POST',
     path: '/api/session/others',
     summary: 'End all your sessions but this one',
     answer: ok,
   }),
   undo: route({
+    translates: true,
     method: 'POST',
     path: '/api/undo',
     waits: false,
@@ -166,6 +187,7 @@ export const deskRoutes = {
     answer: changeRowSchema,
   }),
   redo: route({
+    translates: true,
     method: 'POST',
     path: '/api/redo',
     waits: false,

@@ -5,7 +5,7 @@ import type { Catalog } from '../server/state/catalog';
 export function writeLetters(catalog: Catalog): void {
   const { shop } = catalog.live;
   const slugOf = (title: string) => [...shop.products.values()].find((product) => product.title === title)!.slug;
-  ask(catalog, {
+  ask(catalog, shop, {
     slug: slugOf('Harrier delta 180'),
     email: 'noor@example.com',
     text: 'My son is six. Can he hold it by himself in four Beaufort?',
@@ -16,12 +16,12 @@ export function writeLetters(catalog: Catalog): void {
     first!.id,
     'Up to three he can. In four it pulls as hard as a small dog, so keep a hand on the line.',
   );
-  ask(catalog, {
+  ask(catalog, shop, {
     slug: slugOf('Braided line'),
     email: 'ilse@example.com',
     text: 'Does it come on reels of 500 m for a club?',
   });
-  ask(catalog, {
+  ask(catalog, shop, {
     slug: slugOf('Bowed diamond 140'),
     email: 'tomas@example.com',
     text: 'Which of the frames fits in a rucksack of 60 cm?',
@@ -32,5 +32,5 @@ export function writeLetters(catalog: Catalog): void {
     .filter(({ id, kind }) => kind === 'physical' && shop.facts(id)!.stock <= 0)
     .slice(0, 2);
   for (const product of soldOut)
-    waitFor(catalog, { slug: product.slug, variant: product.variants[0]!.id, email: 'mads@example.com' });
+    waitFor(catalog, shop, { slug: product.slug, variant: product.variants[0]!.id, email: 'mads@example.com' });
 }

@@ -47,6 +47,8 @@ import { seeded, seedOf } from './random';
 import { salesOf } from './sales';
 import { putPastEditions } from './past-prices';
 import { putElsewhere } from './elsewhere';
+import { speakGerman } from './german';
+import { askedFor } from './search-engines';
 import { placeOrders, putOffers, putPastOrders, selling, tax } from './selling';
 import { putStorefront, type PageMedia } from './storefront';
 import { cards, contact, iconSvg, productPage } from './settings';
@@ -510,6 +512,14 @@ export async function seedDemo(
   catalog.journal.change(written('Made the offers'), catalog.actor(userId), () => putOffers(catalog, sellingIds, now));
   catalog.journal.change(written('Put goods on other sites'), catalog.actor(userId), () => putElsewhere(catalog.db));
   addLegalPages(catalog, userId, { pages: [...legalKeys] });
+  speakGerman(catalog, userId);
+  const called = new Map([...catalog.working.shop.collections.values()].map(({ name, id }) => [name, id]));
+  askedFor(
+    catalog,
+    userId,
+    { ...sellingIds, product: (title) => productIds.get(title)!, collection: (name) => called.get(name)! },
+    now,
+  );
   for (const step of ['tax', 'look']) putSkipped(db, step, true);
   if (turnTo) putPastEditions(catalog, userId, turnTo);
   else catalog.putLive('Opened the shop', userId);

@@ -325,6 +325,7 @@ export function placeOrders(catalog: Catalog, ids: Ids, userId: string): void {
     const { basket } = checkoutOf(catalog.live.shop, contents, shopper, [], paymentId);
     return placeOrder(
       catalog,
+      catalog.live.shop,
       contents,
       {
         email,

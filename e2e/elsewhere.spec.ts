@@ -92,7 +92,7 @@ test('goods stand on a page of another site, open there, fill a basket and lead 
   await expect(dialog.getByText('It is in the basket.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();
-  await expect(first.getByText('Basket: 2 pieces, €50.00')).toBeVisible();
+  await expect(first.getByText('Basket (2): €50.00')).toBeVisible();
   await page.reload();
   const pay = page.locator('dispona-goods').nth(1).getByRole('link', { name: 'Pay in the shop' });
   await expect(pay).toBeVisible();

@@ -1,5 +1,6 @@
 import type { ShopData } from './data';
 import { ShopSign } from './frame/shop-sign';
+import { say } from './tongue';
 
 /** All that a shop which is closed shows: its name, a message, and, where there is one, a way in by password. */
 export function ClosedPage({
@@ -15,12 +16,12 @@ export function ClosedPage({
         <ShopSign shop={shop} />
       </h1>
       <p className="whitespace-pre-line break-words text-lg leading-relaxed text-ink-soft">
-        {page.message || 'This shop is closed at the moment. Please come back later.'}
+        {page.message || say('closed.message')}
       </p>
       {page.asks && (
         <form method="post" action="/come-in" className="mx-auto flex w-full max-w-sm flex-col gap-2 text-left">
           <label htmlFor="password" className="text-sm text-ink-soft">
-            Password
+            {say('closed.password')}
           </label>
           <div className="flex gap-2">
             <input
@@ -33,12 +34,12 @@ export function ClosedPage({
               className="min-w-0 grow rounded-button border border-line bg-paper px-4 py-2.5 text-ink"
             />
             <button type="submit" className="rounded-button bg-deep px-5 py-2.5 font-semibold text-white">
-              Enter
+              {say('closed.enter')}
             </button>
           </div>
           {page.isWrong && (
             <p id="password-problem" role="alert" className="text-sm text-sale">
-              That is not the password.
+              {say('closed.wrong')}
             </p>
           )}
         </form>

@@ -1,5 +1,6 @@
 import type { FrameView } from '../core/storefront/frame-view';
 import type { PictureView } from '../core/storefront/views';
+import type { LanguageLink } from '../core/storefront/languages';
 import type { ListingView } from '../core/storefront/views';
 import type { MenuView } from '../core/storefront/menu-view';
 import type { PageView } from '../core/storefront/pages/page-view';
@@ -19,6 +20,8 @@ interface ListingPageData {
   /** what search engines are told */
   meta: { title: string; description: string; noindex: boolean };
   crumbs: LinkView[];
+  /** the one address of this listing for search engines, without the base; absent where it is not for them */
+  canonical?: string;
   /** for a search: what was searched; null elsewhere */
   q: string | null;
   listing: ListingView;
@@ -61,10 +64,14 @@ export type PageData =
 /** Everything that one page of the storefront is drawn from, on the server and in the browser. */
 export interface ShopData {
   shop: FrameView;
-  /** put before every address: "" for the shop, "/preview" for the shop window */
+  /** put before every address: "" for the shop, "/de" for another language, "/preview" for the shop window */
   base: string;
   /** path and query without the base */
   url: string;
+  /** the shop window shows the working copy, and sells nothing */
+  isPreview?: true;
+  /** the languages in which this page can be read; absent where there is but one */
+  languages?: LanguageLink[];
   /** where the shop is, such as https://shop.example */
   origin: string;
   menu: MenuView;

@@ -1,4 +1,5 @@
 import type { BodyProps } from './parts';
+import { say } from './tongue';
 
 /** What stands where there is no page. */
 export const MissingPage = ({ page, data }: BodyProps<'missing'>) => (
@@ -6,7 +7,7 @@ export const MissingPage = ({ page, data }: BodyProps<'missing'>) => (
     <h1 className="font-display text-3xl font-bold text-ink">{page.heading}</h1>
     <p className="mt-3 text-ink-soft">{page.message}</p>
     <a href={`${data.base}/`} className="mt-6 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white">
-      To the home page
+      {say('frame.toHome')}
     </a>
   </div>
 );

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { OwnSource } from '../core/model/sections/strip';
 import type { ProductCard } from '../core/storefront/views';
 import { useBasketDesk } from './basket/basket-store';
+import { inTongue } from './tongue';
 
 const KEY = 'seen';
 const MOST = 48;
@@ -29,9 +30,10 @@ export function useNoteSeen(slug: string): void {
 
 /** Where the cards of this shopper are asked for; undefined where there can be none. */
 function addressOf(source: OwnSource, count: number, pieces: number): string | undefined {
-  if (source === 'goesWithBasket') return pieces > 0 ? `/shop-api/basket/goes-with?count=${count}` : undefined;
+  if (source === 'goesWithBasket')
+    return pieces > 0 ? inTongue(`/shop-api/basket/goes-with?count=${count}`) : undefined;
   const slugs = seenSlugs().slice(0, count);
-  return slugs.length > 0 ? `/shop-api/cards?slugs=${encodeURIComponent(slugs.join(','))}` : undefined;
+  return slugs.length > 0 ? inTongue(`/shop-api/cards?slugs=${encodeURIComponent(slugs.join(','))}`) : undefined;
 }
 
 /** Cards that only this browser can ask for; none before they are known, or where nothing is wanted. */

@@ -1,4 +1,5 @@
 import type { ShopData } from './data';
+import { say } from './tongue';
 
 /** What a page is called in tabs and by search engines. */
 export function titleOf({ shop, page }: ShopData): string {
@@ -13,11 +14,11 @@ export function titleOf({ shop, page }: ShopData): string {
     case 'product':
       return page.product.meta.title;
     case 'basket':
-      return `Basket · ${shop.name}`;
+      return `${say('frame.basket')} · ${shop.name}`;
     case 'checkout':
-      return `Checkout · ${shop.name}`;
+      return `${say('basket.checkout')} · ${shop.name}`;
     case 'order':
-      return `Order ${page.number} · ${shop.name}`;
+      return `${say('order.name', { number: String(page.number) })} · ${shop.name}`;
     case 'closed':
       return shop.name;
     case 'missing':

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import { usualCardLook } from '../core/model/card-choices';
 import type { Typed } from '../contract/shop-window';
-import { BaseContext } from './base';
+import { BaseContext, WindowContext } from './base';
 import { BasketContext } from './basket/basket-store';
 import { useBasketDesk } from './basket/use-basket-desk';
 import { tellDesk, useBuilding } from './building/use-building';
@@ -20,6 +20,7 @@ import { stillDrawn, withTyped } from './typed';
 import { useReady } from './ui/use-ready';
 import { useNavigation } from './use-navigation';
 import { useCardLinks } from './use-card-links';
+import { say } from './tongue';
 
 // What only some shoppers want, and what none but the seller does.
 const QuickLook = lazy(() => import('./product/quick-look'));
@@ -56,11 +57,11 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   useCardLinks(initial.base, go);
   const { look } = data.shop;
   useEffect(() => {
-    if (initial.base && look !== initial.shop.look) void import('./look').then(({ default: draw }) => draw(look));
+    if (initial.isPreview && look !== initial.shop.look) void import('./look').then(({ default: draw }) => draw(look));
   }, [initial, look]);
 
   useEffect(() => {
-    if (!initial.base) return;
+    if (!initial.isPreview) return;
     let settling: ReturnType<typeof setTimeout> | undefined;
     const type = (now: readonly Typed[]) => {
       latest.current = now;
@@ -74,13 +75,13 @@ export function ShopApp({ initial }: { initial: ShopData }) {
       clearTimeout(settling);
       disconnect();
     };
-  }, [initial.base, refresh]);
+  }, [initial.isPreview, refresh]);
 
   const [looked, setLooked] = useState<string | null>(null);
   const isReady = useReady();
   const { desk, drawer, setDrawer, setPieces } = useBasketDesk(shown.url);
 
-  const building = useBuilding(initial.base !== '');
+  const building = useBuilding(initial.isPreview === true);
   const editing = useMemo(
     () =>
       building && {
@@ -91,38 +92,40 @@ export function ShopApp({ initial }: { initial: ShopData }) {
   if (data.page.kind === 'closed') return <ClosedPage shop={data.shop} page={data.page} />;
   return (
     <BaseContext value={data.base}>
-      <BasketContext value={isReady && data.base === '' ? desk : null}>
-        <CardLookContext value={data.shop.cards ?? usualCardLook}>
-          <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
-            To the content
-          </a>
-          <NoticeLine shop={data.shop} />
-          <Header data={data} />
-          <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
-            <EditingContext value={editing}>
-              <QuickLookContext value={isReady && !building ? setLooked : null}>
-                <Body data={data} url={wanted} go={go} />
-              </QuickLookContext>
-            </EditingContext>
-          </main>
-          <Footer data={data} />
-          {looked !== null && (
-            <Suspense>
-              <QuickLook url={looked} close={() => setLooked(null)} go={go} />
-            </Suspense>
-          )}
-          {building && (
-            <Suspense>
-              <BuildingLayer building={building} drawn={data.page} />
-            </Suspense>
-          )}
-          {drawer && (
-            <Suspense>
-              <BasketDrawer initial={drawer} tell={({ count }) => setPieces(count)} close={() => setDrawer(null)} />
-            </Suspense>
-          )}
-        </CardLookContext>
-      </BasketContext>
+      <WindowContext value={data.isPreview === true}>
+        <BasketContext value={isReady && !data.isPreview ? desk : null}>
+          <CardLookContext value={data.shop.cards ?? usualCardLook}>
+            <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3">
+              {say('frame.toContent')}
+            </a>
+            <NoticeLine shop={data.shop} />
+            <Header data={data} />
+            <main id="content" tabIndex={-1} aria-busy={isBusy} className="outline-none">
+              <EditingContext value={editing}>
+                <QuickLookContext value={isReady && !building ? setLooked : null}>
+                  <Body data={data} url={wanted} go={go} />
+                </QuickLookContext>
+              </EditingContext>
+            </main>
+            <Footer data={data} />
+            {looked !== null && (
+              <Suspense>
+                <QuickLook url={looked} close={() => setLooked(null)} go={go} />
+              </Suspense>
+            )}
+            {building && (
+              <Suspense>
+                <BuildingLayer building={building} drawn={data.page} />
+              </Suspense>
+            )}
+            {drawer && (
+              <Suspense>
+                <BasketDrawer initial={drawer} tell={({ count }) => setPieces(count)} close={() => setDrawer(null)} />
+              </Suspense>
+            )}
+          </CardLookContext>
+        </BasketContext>
+      </WindowContext>
     </BaseContext>
   );
 }

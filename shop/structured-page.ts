@@ -1,14 +1,15 @@
-import { sharedUrl } from '../core/storefront/picture-sizes';
+import { addressIn } from '../core/storefront/languages';
 import type { PictureView } from '../core/storefront/views';
 import type { ShopData } from './data';
 import { structuredProduct } from './product/structured-data';
+import { say } from './tongue';
 
 const context = { '@context': 'https://schema.org' };
 
 /** The way from the home page to a page. */
 function breadcrumbs(data: ShopData, crumbs: readonly { label: string; url: string }[], here: string): object[] {
   if (crumbs.length === 0) return [];
-  const way = [{ label: 'Home', url: '/' }, ...crumbs, { label: here, url: data.url.split('?')[0]! }];
+  const way = [{ label: say('frame.home'), url: '/' }, ...crumbs, { label: here, url: data.url.split('?')[0]! }];
   return [
     {
       ...context,
@@ -17,15 +18,15 @@ function breadcrumbs(data: ShopData, crumbs: readonly { label: string; url: stri
         '@type': 'ListItem',
         position: i + 1,
         name: label,
-        item: data.origin + url,
+        item: data.origin + addressIn(data.base, url),
       })),
     },
   ];
 }
 
 /** The picture that stands for a page; undefined where it has none. */
-export function pictureOfPage({ page }: ShopData): string | undefined {
-  const address = (picture: PictureView | null | undefined) => picture && sharedUrl(picture.media);
+export function mediaOfPage({ page }: ShopData): string | undefined {
+  const address = (picture: PictureView | null | undefined) => picture?.media;
   switch (page.kind) {
     case 'product':
       return address(page.product.pictures[0]) ?? undefined;
@@ -46,11 +47,15 @@ export function pictureOfPage({ page }: ShopData): string | undefined {
 
 /** What machines read of a page, as schema.org: the shop, the way there, what is listed, the product. */
 export function structuredPage(data: ShopData): object[] {
-  const { page, origin, shop } = data;
-  if (data.base !== '') return [];
+  const { page, origin, shop, base } = data;
+  if (data.isPreview) return [];
+  const at = (url: string) => origin + addressIn(base, url);
   switch (page.kind) {
     case 'product':
-      return [structuredProduct(page.product, origin), ...breadcrumbs(data, page.product.crumbs, page.product.title)];
+      return [
+        structuredProduct(page.product, origin, at(page.product.url)),
+        ...breadcrumbs(data, page.product.crumbs, page.product.title),
+      ];
     case 'listing':
       if (page.q !== null) return [];
       return [
@@ -63,7 +68,7 @@ export function structuredPage(data: ShopData): object[] {
           itemListElement: page.listing.items.map(({ url }, i) => ({
             '@type': 'ListItem',
             position: (page.listing.page - 1) * page.listing.pageSize + i + 1,
-            url: origin + url.split('?')[0]!,
+            url: at(url.split('?')[0]!),
           })),
         },
       ];
@@ -74,17 +79,17 @@ export function structuredPage(data: ShopData): object[] {
               ...context,
               '@type': 'Organization',
               name: shop.name,
-              url: origin + '/',
+              url: at('/'),
               ...(shop.tagline && { description: shop.tagline }),
             },
             {
               ...context,
               '@type': 'WebSite',
               name: shop.name,
-              url: origin + '/',
+              url: at('/'),
               potentialAction: {
                 '@type': 'SearchAction',
-                target: { '@type': 'EntryPoint', urlTemplate: `${origin}/search?q={search_term_string}` },
+                target: { '@type': 'EntryPoint', urlTemplate: at('/search?q={search_term_string}') },
                 'query-input': 'required name=search_term_string',
               },
             },

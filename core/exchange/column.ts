@@ -41,6 +41,8 @@ export interface ReadTerms {
 export interface WriteTerms {
   timeZone: string;
   names: ExchangeNames;
+  /** a text of a product in another language; '' where it is not translated */
+  told: (locale: string, productId: string, path: string) => string;
 }
 
 type CellType = 'text' | 'number' | 'money' | 'yesNo';
@@ -63,6 +65,8 @@ export interface ExchangeColumn {
   field?: keyof Product | keyof Variant;
   /** a product cannot be without it: an empty cell leaves it as it is */
   isNeeded?: true;
+  /** it holds a text of the product in another language, which is kept beside the product */
+  wording?: { locale: string; path: keyof Product };
   /** only what is new gets it from a file */
   isForNew?: true;
 }

@@ -10,6 +10,7 @@ import { BETWEEN, readAmount, readWhole, readYesNo, type Cell, type ExchangeColu
 import { optionColumns } from './option-columns';
 import { pictureColumn } from './picture-column';
 import { specColumn } from './spec-columns';
+import { wordingColumn } from './wording-columns';
 
 type More = Partial<ExchangeColumn> & Pick<ExchangeColumn, 'explains'>;
 
@@ -309,8 +310,8 @@ const usualColumns: readonly ExchangeColumn[] = [
   }),
 ];
 
-/** All columns that goods of a shop can have in files. */
-export function exchangeColumns(sheets: Iterable<SpecSheet>): ExchangeColumn[] {
+/** All columns that goods of a shop can have in files; a text stands beside itself in the other languages (`locales`). */
+export function exchangeColumns(sheets: Iterable<SpecSheet>, locales: readonly string[] = []): ExchangeColumn[] {
   const all = [...sheets];
   const usual = [...usualColumns, pictureColumn, ...optionColumns];
   const names = [
@@ -321,7 +322,7 @@ export function exchangeColumns(sheets: Iterable<SpecSheet>): ExchangeColumn[] {
   for (const name of names.map(nameIdentity)) met.set(name, (met.get(name) ?? 0) + 1);
   const isDouble = ({ name }: Attribute) => met.get(nameIdentity(name))! > 1;
   return [
-    ...usual,
+    ...usual.flatMap((column) => [column, ...locales.flatMap((locale) => wordingColumn(column, locale) ?? [])]),
     ...all.flatMap((sheet) => sheet.attributes.map((attribute) => specColumn(sheet, attribute, isDouble(attribute)))),
   ];
 }

@@ -45,7 +45,14 @@ const names = {
   category: list({ c_kites1: 'Kites', c_deltas: ['Kites', 'Deltas'].join(PATH_BETWEEN) }),
   specSheet: list({ s_kites1: 'Kites' }),
 };
-const columns = exchangeColumns([sheet]);
+const columns = exchangeColumns([sheet], ['de', 'fr']);
+/** Everything is told in German, and nothing in French. */
+const toldIn =
+  (shop: readonly Product[]) =>
+  (locale: string, id: string, path: string): string => {
+    const source = shop.find((product) => product.id === id)?.[path as keyof Product];
+    return locale === 'de' && typeof source === 'string' && source.trim() !== '' ? `auf Deutsch: ${path}` : '';
+  };
 const pictures = new Map(
   ['tern.jpg', 'tern-back.jpg'].map((name, i) => [
     name,
@@ -66,6 +73,7 @@ function sources(shop: readonly Product[], more: Partial<ImportSources> = {}): I
   return {
     columns,
     names,
+    told: toldIn(shop),
     decimal: '.',
     timeZone: 'Europe/Amsterdam',
     picture: (name) => pictures.get(name),
@@ -203,7 +211,9 @@ const productArbitrary: fc.Arbitrary<Product> = fc
     } as unknown as Product;
   });
 function fileOf(product: Product, decimal: '.' | ',' = '.'): FileTable {
-  const cells = [...rowsOfGoods([product], columns, 'variants', { timeZone: 'Europe/Amsterdam', names })];
+  const cells = [
+    ...rowsOfGoods([product], columns, 'variants', { timeZone: 'Europe/Amsterdam', names, told: toldIn([product]) }),
+  ];
   const text = (cell: (typeof cells)[number][number]) =>
     cell === null
       ? ''
@@ -240,7 +250,13 @@ test('in an empty shop it makes the same product again, but for ids', () => {
       const [planned] = plan(fileOf(product), [], itself);
       expect(planned!.problems).toEqual([]);
       const again = planned!.after!;
-      const terms = { timeZone: 'Europe/Amsterdam', names };
+      const texts = new Map(planned!.texts.map(({ locale, path, text }) => [`${locale} ${path}`, text]));
+      const terms = {
+        timeZone: 'Europe/Amsterdam',
+        names,
+        told: (locale: string, id: string, path: string) =>
+          id === again.id ? (texts.get(`${locale} ${path}`) ?? '') : toldIn([product])(locale, id, path),
+      };
       // Spaces around words are not seen, and do not come back.
       const seen = (of: Product) =>
         [...rowsOfGoods([of], columns, 'variants', terms)].map((row) => row.map((cell) => cellText(cell).trim()));
@@ -466,4 +482,41 @@ describe('the usual accidents', () => {
     expect(warnings('SKU|Barcode', (i) => `T-${i}|4.00638E+12`)).toEqual([expect.stringMatching(/5 barcodes were/)]);
     expect(warnings('SKU|Price|Stock', (i) => `T-${i}|22|4`)).toEqual([]);
   });
+});
+
+/* Other languages. */
+
+const inGerman = (more: Partial<Product> = {}) => ({ ...tern(), ...more });
+
+test('a text in another language is kept beside the product, with the text that it was made from', () => {
+  const shop = [inGerman()];
+  const [planned] = plan(
+    table(`
+      SKU | Title | Titel (Deutsch) | title_fr
+      T-1 | Sea tern | Küstenseeschwalbe | Sterne`),
+    shop,
+  );
+  expect(planned!.state).toBe('changed');
+  expect(planned!.texts).toEqual([
+    { locale: 'de', path: 'title', text: 'Küstenseeschwalbe', source: 'Sea tern' },
+    { locale: 'fr', path: 'title', text: 'Sterne', source: 'Sea tern' },
+  ]);
+  expect(planned!.cells.map(({ was, will }) => [was, will])).toContainEqual([
+    'auf Deutsch: title',
+    'Küstenseeschwalbe',
+  ]);
+  expect(planned!.after!.title).toBe('Sea tern');
+});
+
+test('an empty cell takes a translation away; what says nothing in the main language cannot be translated', () => {
+  const shop = [inGerman({ summary: '' })];
+  const [taken] = plan(table(`SKU | Title (German)\nT-1 |`), shop, { columns: ['variant sku', 'title in de'] });
+  expect(taken!.texts).toEqual([{ locale: 'de', path: 'title', text: null, source: shop[0]!.title }]);
+  const [refused] = plan(table(`SKU | Summary (German)\nT-1 | Flink`), shop);
+  expect([refused!.state, refused!.problems.map(({ message }) => message)]).toEqual([
+    'refused',
+    ['There is no text in the main language that this could translate.'],
+  ]);
+  const [long] = plan(table(`SKU | Title (German)\nT-1 | ${'x'.repeat(400)}`), shop);
+  expect(long!.state).toBe('refused');
 });

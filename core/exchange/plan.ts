@@ -8,12 +8,13 @@ import { cellText, type Cell, type ExchangeColumn, type ReadTerms, type WriteTer
 import { FileCells } from './file-cells';
 import { groupRows, type FileTable, type Find, type RowGroup } from './group-rows';
 import { optionColumnOf } from './option-columns';
-import type { Assembled, PlannedCell, PlannedProblem, PlannedProduct, Refuse } from './planned';
+import type { Assembled, PlannedCell, PlannedProblem, PlannedProduct, PlannedText, Refuse } from './planned';
 import type { KnownPicture } from './known-picture';
 import { toldPictures } from './picture-column';
 import { plannedCells } from './planned-cells';
 import { plannedOptions } from './planned-options';
 import { attributeOf } from './spec-columns';
+import { sourceText } from './wording-columns';
 
 export interface ImportSources extends ReadTerms, WriteTerms {
   columns: readonly ExchangeColumn[];
@@ -63,7 +64,7 @@ class GroupPlan {
     const { rows, product: before, problem } = this.group;
     const { way } = this.cells.choices;
     const title = this.#text('title') || before?.title || '';
-    const told = { rows, title, cells: [] as PlannedCell[], before, after: undefined };
+    const told = { rows, title, cells: [] as PlannedCell[], before, after: undefined, texts: [] as PlannedText[] };
     if (problem && way !== 'delete' && way !== 'update')
       return { ...told, state: 'refused', problems: [{ row: rows[0]!, column: null, message: problem }] };
     if (way === 'delete') return { ...told, state: before ? 'deleted' : 'passed', problems: [] };
@@ -82,6 +83,7 @@ class GroupPlan {
       cells,
       problems: [],
       after: isSame ? undefined : product,
+      texts: assembled.texts,
     };
   }
 
@@ -143,7 +145,7 @@ class GroupPlan {
     };
     if (!before) product.slug = sources.freeSlug(product.slug || product.title);
     if (product.featured !== base.featured) product.featuredPlace = product.featured ? sources.nextFeaturedPlace : 0;
-    return { before, product, variantOf };
+    return { before, product, variantOf, texts: this.#texts(product) };
   }
 
   #empty(): Product {
@@ -180,18 +182,42 @@ class GroupPlan {
     };
   }
 
-  /** What the columns of the product hold: the first of its rows that says something. */
+  /** What a column says of the product: the first of its rows that says something. What another row says otherwise is refused. */
+  #said(place: number): { row: number; text: string } {
+    const row = this.group.rows.find((each) => this.cells.at(each, place) !== '') ?? this.group.rows[0]!;
+    const text = this.cells.at(row, place);
+    const other = this.group.rows.find(
+      (each) => this.cells.at(each, place) !== '' && this.cells.at(each, place) !== text,
+    );
+    if (other !== undefined)
+      this.#refuse(other, place, `Row ${this.cells.lineOf(row)} of the same product says something else.`);
+    return { row, text };
+  }
+
+  /** What the product says in other languages, where that becomes another. */
+  #texts(product: Product): PlannedText[] {
+    const texts: PlannedText[] = [];
+    for (const { place, column } of this.cells.used) {
+      const { wording } = column;
+      if (!wording) continue;
+      const { row, text } = this.#said(place);
+      if (text === seenText(column.write(product, undefined, this.sources))) continue;
+      const read = column.read(text, this.sources);
+      const source = sourceText(product, wording.path);
+      if ('problem' in read) this.#refuse(row, place, read.problem);
+      else if (source === '' && read.value !== null)
+        this.#refuse(row, place, 'There is no text in the main language that this could translate.');
+      else texts.push({ ...wording, text: read.value as string | null, source });
+    }
+    return texts;
+  }
+
+  /** What the columns of the product hold. */
   #productValues(base: Product, isNew: boolean): Partial<Product> {
     const values: Record<string, unknown> = {};
     for (const { place, column } of this.cells.used) {
-      if (column.of !== 'product' || optionColumnOf(column.key)) continue;
-      const row = this.group.rows.find((each) => this.cells.at(each, place) !== '') ?? this.group.rows[0]!;
-      const text = this.cells.at(row, place);
-      const other = this.group.rows.find(
-        (each) => this.cells.at(each, place) !== '' && this.cells.at(each, place) !== text,
-      );
-      if (other !== undefined)
-        this.#refuse(other, place, `Row ${this.cells.lineOf(row)} of the same product says something else.`);
+      if (column.of !== 'product' || column.wording || optionColumnOf(column.key)) continue;
+      const { row, text } = this.#said(place);
       if (text === '' && column.isNeeded) continue;
       if (text === seenText(column.write(base, base.variants[0], this.sources)) && !isNew) continue;
       const read = column.read(text, this.sources);

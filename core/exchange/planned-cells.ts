@@ -8,7 +8,7 @@ import type { Assembled, PlannedCell, PlannedProblem } from './planned';
 export function plannedCells(
   { at, used, own, table }: FileCells,
   rows: readonly number[],
-  { product: after, before, variantOf }: Assembled,
+  { product: after, before, variantOf, texts }: Assembled,
   problems: readonly PlannedProblem[],
   sources: WriteTerms,
 ): PlannedCell[] {
@@ -22,7 +22,10 @@ export function plannedCells(
     if (column.of === 'product') {
       const row = rows.find((each) => at(each, place) !== '') ?? rows[0]!;
       const was = before ? cellText(column.write(before, undefined, sources)) : '';
-      add(row, place, was, cellText(column.write(after, undefined, sources)));
+      const { wording } = column;
+      const told = wording && texts.find(({ locale, path }) => locale === wording.locale && path === wording.path);
+      if (told) add(row, place, was, told.text ?? '');
+      else if (!wording) add(row, place, was, cellText(column.write(after, undefined, sources)));
     } else
       for (const [row, variant] of variantOf) {
         const old = oldVariants.get(variant.id);

@@ -15,6 +15,15 @@ export interface PlannedProblem {
   message: string;
 }
 
+/** A text of a product in another language; null takes it away. */
+export interface PlannedText {
+  locale: string;
+  path: string;
+  text: string | null;
+  /** what it is made from */
+  source: string;
+}
+
 /** What rows of one product come to. */
 export interface PlannedProduct {
   state: 'new' | 'changed' | 'same' | 'refused' | 'deleted' | 'passed';
@@ -25,12 +34,15 @@ export interface PlannedProduct {
   problems: readonly PlannedProblem[];
   before: Product | undefined;
   after: Product | undefined;
+  /** what it says in other languages */
+  texts: readonly PlannedText[];
 }
 
 /** A product as its rows make it, and which variant each row is about. */
 export interface Assembled {
   before: Product | undefined;
   product: Product;
+  texts: readonly PlannedText[];
   variantOf: ReadonlyMap<number, Variant>;
 }
 

@@ -1,10 +1,10 @@
 import { groupsOf } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { OWN_PAGE, type Exposures } from './exposure';
 import type { VisitedPlace } from './shop-visits';
 
 /** What a place of a visit is called. Pages of one listing, and the pages of goods, share a name. */
-function placeName(shop: ResolvedShop, place: VisitedPlace): string {
+function placeName(shop: Shop, place: VisitedPlace): string {
   if (place.kind === 'search') return 'Search';
   if (place.kind === 'products') return 'Pages of other goods';
   if (place.kind === 'page') return shop.pages.get(place.id)?.title ?? '';
@@ -14,7 +14,7 @@ function placeName(shop: ResolvedShop, place: VisitedPlace): string {
 
 /** Where visits first see the product in an index slot, the likeliest place first; together its exposure. */
 export function firstSeenAt(
-  shop: ResolvedShop,
+  shop: Shop,
   places: readonly VisitedPlace[],
   { sightings }: Exposures,
   slot: number,

@@ -4,7 +4,7 @@ import type { Page } from '../model/page';
 import type { Link, Target } from '../model/target';
 import type { VisitModel } from '../model/visit-model';
 import { urlOfGroup, type GroupRef } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { pageSizeAt, type ListingPlace } from '../storefront/listing-view';
 import { menuView, type MenuItemView } from '../storefront/menu-view';
 import { firstSlots } from '../storefront/pages/place-goods';
@@ -46,7 +46,7 @@ type Part =
     }
   | { place: ListingPlace };
 
-const partsOfPage = (shop: ResolvedShop, page: Page): Part[] =>
+const partsOfPage = (shop: Shop, page: Page): Part[] =>
   sectionsOfPage(shop, page, shop.now).map(({ section, goods }): Part => {
     const place = sectionPlace(shop, section);
     if (place) return { place };
@@ -54,7 +54,7 @@ const partsOfPage = (shop: ResolvedShop, page: Page): Part[] =>
   });
 
 /** The parts around the goods of a group; those take the place of a listing among them, or come last. */
-function partsOfGroup(shop: ResolvedShop, at: GroupRef): Part[] {
+function partsOfGroup(shop: Shop, at: GroupRef): Part[] {
   const page = pageOfGroup(shop, at);
   const around = page ? partsOfPage(shop, page) : [];
   const own = around.findIndex(({ place }) => place !== undefined);
@@ -62,7 +62,7 @@ function partsOfGroup(shop: ResolvedShop, at: GroupRef): Part[] {
 }
 
 /** The walk of visits through the shop as it is now. O(what stands on all pages and in all listings). */
-export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
+export function shopVisits(shop: Shop, model: VisitModel): ShopVisits {
   const { index, listed } = shop;
   const builder = new VisitGraphBuilder(index.alive.size);
   const places: VisitedPlace[] = [];
@@ -213,7 +213,7 @@ export function shopVisits(shop: ResolvedShop, model: VisitModel): ShopVisits {
 /** Where visits begin: at home, at a listing, at the page of a product, or with a search that may show any product. */
 function begin(
   builder: VisitGraphBuilder,
-  shop: ResolvedShop,
+  shop: Shop,
   model: VisitModel,
   places: readonly VisitedPlace[],
   home: number | undefined,

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { documentDefaults } from '../publishing/document-text';
 import type { Feed } from '../model/feed';
-import { productOf, shopOf } from '../testing/shop';
+import { textHash } from '../languages/text-hash';
+import { noLanguages } from '../model/languages';
+import { emptySettings } from '../model/settings';
+import { productOf, put, shopOf } from '../testing/shop';
 import { channels, verdictsOf } from './channels/channels';
 import { feedPrice, feedRows } from './feed-rows';
 import { feedValues } from './feed-values';
@@ -102,6 +105,28 @@ describe('the entries of a feed', () => {
     });
     const [wren] = cellsOf(feed(), shop).filter(({ title }) => title === 'Wren');
     expect(wren).toMatchObject({ salePrice: '', link: 'https://shop.example/p/p-wren001', id: 'p_wren001' });
+  });
+
+  test('are told in the language of the feed, while that is on', () => {
+    const spoken = shopOf([productOf('p_wren001', { title: 'Wren', variants: [variant('v_wren001')] })]);
+    const on = (isOn: boolean) =>
+      put(spoken, 'settings', 'shop', {
+        ...emptySettings,
+        languages: { ...noLanguages, others: [{ locale: 'de', isOn, untranslated: 'show', synonyms: [] }] },
+      });
+    const texts = {
+      title: { text: 'Zaunkönig', of: textHash('Wren') },
+      slug: { text: 'zaunkoenig', of: textHash('p-wren001') },
+    };
+    put(spoken, 'wording', 'de/product/p_wren001', { locale: 'de', kind: 'product', id: 'p_wren001', texts });
+    const german = feed({ locale: 'de' });
+    on(true);
+    expect(cellsOf(german, spoken)).toMatchObject([
+      { title: 'Zaunkönig', link: 'https://shop.example/de/p/zaunkoenig' },
+    ]);
+    expect(cellsOf(feed(), spoken)).toMatchObject([{ title: 'Wren', link: 'https://shop.example/p/p-wren001' }]);
+    on(false);
+    expect(cellsOf(german, spoken)).toMatchObject([{ title: 'Wren', link: 'https://shop.example/p/p-wren001' }]);
   });
 
   test('picked ones keep the order in which they were picked', () => {

@@ -1,9 +1,10 @@
 import type { Feed } from '../model/feed';
 import { membersOf } from '../rules/members';
 import { Bitset } from '../search/bitset';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { shopStock } from '../shop/shop-price';
 import { pricingOf } from '../storefront/card';
+import { toldIn } from '../storefront/languages';
 import { feedValueOf, type FeedEntry, type FeedTerms } from './feed-values';
 
 /** What a field of an entry holds; a list stands for several of one name. */
@@ -22,7 +23,7 @@ export const feedPrice = ({ dearer, more }: Pick<Feed, 'dearer' | 'more'>, price
   Math.max(0, Math.round((price * (BASIS + dearer)) / BASIS) + more);
 
 /** The goods of a feed that shoppers can meet in the shop. */
-export function feedGoods(shop: ResolvedShop, { goods }: Pick<Feed, 'goods'>): string[] {
+export function feedGoods(shop: Shop, { goods }: Pick<Feed, 'goods'>): string[] {
   const { index, listed } = shop;
   if (goods.how === 'picked')
     return goods.ids.filter((id) => {
@@ -37,8 +38,9 @@ export function feedGoods(shop: ResolvedShop, { goods }: Pick<Feed, 'goods'>): s
 }
 
 /** The entries of a feed, one after another. Whose price shoppers are not told now is left out. */
-export function* feedRows(shop: ResolvedShop, feed: Feed, origin: string): Generator<FeedRow> {
-  const terms: FeedTerms = { shop, origin, priced: (price) => feedPrice(feed, price) };
+export function* feedRows(main: Shop, feed: Feed, origin: string): Generator<FeedRow> {
+  const { shop, base } = toldIn(main, feed.locale);
+  const terms: FeedTerms = { shop, origin, pages: origin + base, priced: (price) => feedPrice(feed, price) };
   const values = feed.fields.map(({ from, words }) => feedValueOf(from)?.read ?? (() => words));
   for (const id of feedGoods(shop, feed)) {
     const product = shop.products.get(id)!;

@@ -4,7 +4,7 @@ import { absoluteHtml } from '../shared/absolute-html';
 import { plainAmount } from '../shared/money';
 import { plainText } from '../shared/plain-text';
 import { shopPrice, shopStock } from '../shop/shop-price';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** Of what an entry of a feed tells. */
 export interface FeedEntry {
@@ -15,9 +15,11 @@ export interface FeedEntry {
 }
 
 export interface FeedTerms {
-  shop: ResolvedShop;
+  shop: Shop;
   /** where the shop is for the world */
   origin: string;
+  /** what stands before the addresses of its pages: the same, or with a language behind it */
+  pages: string;
   /** the price that the feed asks for one of the shop, minor units */
   priced: (price: number) => number;
 }
@@ -33,8 +35,8 @@ const variantWords = ({ product, variant }: FeedEntry) =>
     .flatMap((option, i) => option.values.find(({ id }) => id === variant.values[i])?.name ?? [])
     .join(', ');
 
-const addressOf = ({ product, variant, isOne }: FeedEntry, { origin }: FeedTerms) =>
-  `${origin}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`;
+const addressOf = ({ product, variant, isOne }: FeedEntry, { pages }: FeedTerms) =>
+  `${pages}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`;
 
 const pictureAt = (media: string, { origin }: FeedTerms) => origin + mediaUrl(media, 1600);
 

@@ -124,6 +124,23 @@ const catalogue = {
   feedChanged: ({ name }: Named) => `Changed the feed “${name}”`,
   feedDeleted: ({ name }: Named) => `Deleted the feed “${name}”`,
 
+  translated: ({ language, name, count, things }: Named & { language: string; count: number; things: number }) =>
+    things > 1
+      ? `Translated ${countWords(count, 'text', 'texts')} into ${language}`
+      : `Translated ${countWords(count, 'text', 'texts')} of “${name}” into ${language}`,
+  translationsDrafted: ({ language, count }: { language: string; count: number }) =>
+    `Drafted ${countWords(count, 'text', 'texts')} in ${language}`,
+  draftsDropped: ({ language, count }: { language: string; count: number }) =>
+    `Dropped ${countWords(count, 'draft', 'drafts')} in ${language}`,
+  languagesChanged: () => 'Changed the languages of the shop',
+  forwardsChanged: ({ count }: { count: number }) => `Changed ${countWords(count, 'forward', 'forwards')}`,
+
+  listingChosen: ({ name }: Named) => `Chose the listing “${name}” for search engines`,
+  chosenChanged: ({ name }: Named) => `Changed the listing “${name}” for search engines`,
+  chosenDropped: ({ name }: Named) => `No longer shows the listing “${name}” to search engines`,
+  indexChanged: ({ name, shown }: Named & { shown: boolean }) =>
+    shown ? `Lets search engines show “${name}”` : `Keeps “${name}” from search engines`,
+
   viewKept: ({ name }: Named) => `Kept the view “${name}”`,
   viewDeleted: ({ name }: Named) => `Deleted the view “${name}”`,
   specSheetAdded: ({ name }: Named) => `Added the spec sheet “${name}”`,

@@ -2,7 +2,7 @@ import { openBlanks, type Blank } from '../legal/blanks';
 import { legalKeys, legalPages, type LegalKey } from '../legal/legal-pages';
 import type { MenuItem } from '../model/menu';
 import type { Page } from '../model/page';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** How far a legal page is. */
 export interface LegalState {
@@ -23,7 +23,7 @@ const textOf = ({ sections }: Page): string =>
   sections.map((section) => (section.kind === 'text' ? section.html : '')).join(' ');
 
 /** Which legal pages there are, whether the foot leads to them, and what they lack. */
-export function legalStates({ pages, menu, settings }: ResolvedShop): LegalState[] {
+export function legalStates({ pages, menu, settings }: Shop): LegalState[] {
   return legalKeys.map((key) => {
     const { slug, html } = legalPages[key];
     const page = [...pages.values()].find((each) => each.slug === slug);

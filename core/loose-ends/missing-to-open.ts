@@ -1,6 +1,6 @@
 import type { Rule } from '../model/rule';
 import { membersOf } from '../rules/members';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { looseEnds } from './loose-ends';
 
 /** Something that shoppers would miss: in words, with the place where it is mended, and for goods the rule that finds them. */
@@ -17,7 +17,7 @@ const goodsWords: Readonly<Record<string, (count: number) => string>> = {
 };
 
 /** What shoppers would miss in a shop that is opened as it is. `edition`: number of the one that is live; 0 where none is. */
-export function missingToOpen(shop: ResolvedShop, edition: number): Missing[] {
+export function missingToOpen(shop: Shop, edition: number): Missing[] {
   const home = [...shop.pages.values()].find((page) => page.home);
   const missing: Missing[] = [];
   const add = (words: string, at: Missing['at'], rule: Rule | null = null) => missing.push({ words, at, rule });

@@ -4,13 +4,13 @@ import type { ProductDocument } from '../model/document';
 import { canonicalJson } from '../shared/canonical-json';
 import { usualLook } from '../model/look';
 import { emptySettings } from '../model/settings';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { menuLinks } from '../storefront/reach';
 import { openTarget } from '../storefront/pages/targets';
 
 /** What the list is worked out from: the working copy, and what holds at once. */
 export interface SetUpFacts {
-  shop: ResolvedShop;
+  shop: Shop;
   /** number of the live edition; 0 where none is */
   edition: number;
   isClosed: boolean;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ruleSchema } from './rule';
 import { idSchema } from '../shared/identity';
+import { translatable } from './translatable';
 
 export const MAX_SLOTS = 8;
 const MOST_PIECES = 99;
@@ -10,7 +11,10 @@ const pieces = z.number({ error: 'Type a whole number.' }).int('Type a whole num
 /** One place of a bundle: which products may stand in it, and how many pieces are taken. */
 const slotSchema = z.strictObject({
   id: idSchema,
-  label: z.string().trim().min(1, 'Each slot needs a name.').max(80, 'At most 80 characters.'),
+  label: translatable(
+    z.string().trim().min(1, 'Each slot needs a name.').max(80, 'At most 80 characters.'),
+    'name of a part',
+  ),
   from: z.discriminatedUnion('how', [
     z.strictObject({ how: z.literal('picked'), ids: z.array(idSchema).max(60, 'At most 60 products in a slot.') }),
     z.strictObject({ how: z.literal('rule'), rule: ruleSchema }),

@@ -11,11 +11,15 @@ import {
 } from './card-choices';
 import { repeatedEntry } from './repeated-entry';
 import { ruleSchema } from './rule';
+import { translatable } from './translatable';
 
 export const badgeSchema = z.object({
   id: idSchema,
   kind: z.enum(Object.keys(badgeKinds) as [BadgeKind, ...BadgeKind[]]),
-  words: z.string().trim().min(1, 'A badge needs words.').max(24, 'At most 24 characters.'),
+  words: translatable(
+    z.string().trim().min(1, 'A badge needs words.').max(24, 'At most 24 characters.'),
+    'words of a badge',
+  ),
   colour: z.enum(badgeColours),
   /** for "new": days since it came into the shop */
   days: z

@@ -1,7 +1,9 @@
 import type { SellersOwn } from './fields';
+import type { ChosenListing } from './chosen-listing';
 import type { Brand, Category, Collection, Tag } from './group';
 import type { Embed } from './embed';
 import type { Feed } from './feed';
+import type { Forward } from './forward';
 import type { Menu } from './menu';
 import type { Offer } from './offer';
 import type { Page } from './page';
@@ -10,6 +12,7 @@ import type { ProductFields } from './product-fields';
 import type { Settings } from './settings';
 import type { SpecSheet } from './spec-sheet';
 import type { VariantFields } from './variant-fields';
+import type { Wording } from './wording';
 
 /**
  * Products as an edition holds them: what shoppers meet, or meet the effect of, as the fields declare. Cost and supplier are
@@ -44,6 +47,12 @@ export interface DocumentBodies {
   menu: Menu;
   settings: Settings;
   redirect: Redirect;
+  /** by its path */
+  forward: Forward;
+  chosenListing: ChosenListing;
+  wording: Wording;
+  /** a translation that nobody has looked at yet: no shopper meets it */
+  wordingDraft: Wording;
 }
 export type DocumentKind = keyof DocumentBodies;
 export const documentKinds = [
@@ -60,6 +69,10 @@ export const documentKinds = [
   'feed',
   'menu',
   'redirect',
+  'forward',
+  'chosenListing',
+  'wording',
+  'wordingDraft',
 ] as const satisfies readonly DocumentKind[];
 
 /** Kinds of which each thing has an address of its own. */
@@ -75,7 +88,8 @@ export type ShopDocument = { [K in DocumentKind]: { kind: K; key: string; body: 
 /** Key of the documents of which a shop has just one. */
 export const SINGLE_KEY = 'shop';
 
-/** True for a document that belongs into an edition: products only when they are to be live. */
+/** True for a document that belongs into an edition: products only when they are to be live, and no drafts of translations. */
 export function isForShoppers(document: Pick<ShopDocument, 'kind' | 'body'>): boolean {
+  if (document.kind === 'wordingDraft') return false;
   return document.kind !== 'product' || (document.body as ProductDocument).status === 'live';
 }

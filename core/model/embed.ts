@@ -26,6 +26,8 @@ const embedShape = z.strictObject({
   look: embedLookSchema,
   /** shoppers fill a basket there, and pay in the shop */
   basket: z.boolean(),
+  /** language in which goods are told; absent or empty for the main one */
+  locale: z.string().max(35).optional(),
 });
 
 /** Goods of the shop that stand in a page of another site. */
@@ -43,9 +45,10 @@ export const usualEmbedLook: Embed['look'] = {
 };
 
 /** What the fields of an embed are called inside a sentence. */
-export const embedWords: Readonly<Record<Exclude<keyof Embed, 'id'>, string>> = {
+export const embedWords: Readonly<Record<Exclude<keyof Required<Embed>, 'id'>, string>> = {
   name: 'name',
   strip: 'goods',
   look: 'look',
   basket: 'choice of a basket',
+  locale: 'language',
 };

@@ -43,6 +43,8 @@ const feedShape = z.strictObject({
   soldOut: z.boolean(),
   /** key of the channel that fetches it; null where nobody checks it here */
   channel: z.string().max(40).nullable(),
+  /** language in which goods are told; absent or empty for the main one */
+  locale: z.string().max(35).optional(),
 });
 
 /** Goods of the shop as another service fetches them. */
@@ -55,7 +57,7 @@ export const feedSchema = feedShape.superRefine(({ fields }, context) => {
 export type Feed = z.infer<typeof feedShape>;
 export const someFeedSchema = feedShape.omit({ id: true }).partial();
 
-export const feedWords: Readonly<Record<Exclude<keyof Feed, 'id'>, string>> = {
+export const feedWords: Readonly<Record<Exclude<keyof Required<Feed>, 'id'>, string>> = {
   name: 'name',
   goods: 'choice of goods',
   per: 'what an entry is',
@@ -65,4 +67,5 @@ export const feedWords: Readonly<Record<Exclude<keyof Feed, 'id'>, string>> = {
   more: 'amount on prices',
   soldOut: 'choice of sold-out goods',
   channel: 'channel',
+  locale: 'language',
 };

@@ -4,6 +4,7 @@ import { declare } from './fields';
 import { liveDays } from './live-days';
 import { FEATURED_FIRST, orderSchema } from './order';
 import { ruleSchema } from './rule';
+import { translatable } from './translatable';
 
 export const groupNameSchema = z
   .string()
@@ -16,7 +17,7 @@ export const groupPictureSchema = z.strictObject({
   media: z.string().regex(/^[0-9a-f]{32}$/),
   width: z.number().int().positive(),
   height: z.number().int().positive(),
-  alt: z.string().max(300, 'At most 300 characters.'),
+  alt: translatable(z.string().max(300, 'At most 300 characters.'), 'alt text'),
 });
 
 /** Whether shoppers meet the group itself. */
@@ -36,10 +37,21 @@ const sizeSchema = z
 
 /** What every group has, and what it says on its own page of the shop and to search engines. */
 const pageFields = declare({
-  name: { stored: z.string(), typed: groupNameSchema, audience: 'shoppers', words: 'name', column: 'plain' },
-  slug: { stored: slugSchema, audience: 'shoppers', words: 'address', column: 'plain' },
+  name: {
+    stored: translatable(z.string(), 'name'),
+    typed: groupNameSchema,
+    audience: 'shoppers',
+    words: 'name',
+    column: 'plain',
+  },
+  slug: {
+    stored: translatable(slugSchema, 'address', { form: 'address', optional: true }),
+    audience: 'shoppers',
+    words: 'address',
+    column: 'plain',
+  },
   text: {
-    stored: z.string().max(2_000, 'At most 2000 characters.'),
+    stored: translatable(z.string().max(2_000, 'At most 2000 characters.'), 'text'),
     usual: '',
     audience: 'shoppers',
     words: 'text',
@@ -55,14 +67,14 @@ const pageFields = declare({
     column: 'json',
   },
   metaTitle: {
-    stored: z.string().max(120, 'At most 120 characters.'),
+    stored: translatable(z.string().max(120, 'At most 120 characters.'), 'meta title'),
     usual: '',
     audience: 'shoppers',
     words: 'meta title',
     column: 'plain',
   },
   metaDescription: {
-    stored: z.string().max(320, 'At most 320 characters.'),
+    stored: translatable(z.string().max(320, 'At most 320 characters.'), 'meta description'),
     usual: '',
     audience: 'shoppers',
     words: 'meta description',

@@ -5,13 +5,14 @@ import { momentSchema } from './product-values';
 import { isShownAt } from './sections/frame';
 import { placedPictureSchema } from './sections/picture';
 import { linkSchema, type Link } from './target';
+import { translatable } from './translatable';
 
 /** Levels that a menu can have, the first one included. */
 export const MENU_LEVELS = 3;
 
 const itemFields = {
   /** empty: the name of what it leads to */
-  label: z.string().trim().max(60, 'At most 60 characters.'),
+  label: translatable(z.string().trim().max(60, 'At most 60 characters.'), 'item of a menu'),
   /** null: a heading, which leads nowhere */
   target: linkSchema.nullable(),
   /** all open children of the category that it leads to stand below it, kept in step with the tree */

@@ -5,6 +5,7 @@ import { offerActionSchema } from './offer-action';
 import { momentSchema, moneySchema } from './product-values';
 import { MOST_PLACED } from './group-fields';
 import { ruleSchema } from './rule';
+import { translatable } from './translatable';
 
 const DAY_MINUTES = 24 * 60;
 const minuteSchema = z.number().int().min(0).max(DAY_MINUTES);
@@ -29,7 +30,7 @@ export type OfferGoods = z.infer<typeof offerGoodsSchema>;
 const offerShape = z.strictObject({
   id: idSchema,
   /** as shoppers read it */
-  name: z.string().trim().min(1, 'An offer needs a name.').max(120, 'At most 120 characters.'),
+  name: translatable(z.string().trim().min(1, 'An offer needs a name.').max(120, 'At most 120 characters.'), 'name'),
   /** false: kept, and does nothing */
   isOn: z.boolean(),
   goods: offerGoodsSchema,

@@ -5,6 +5,7 @@ import { momentSchema } from './product-values';
 import { isShownAt } from './sections/frame';
 import { canonicalJson } from '../shared/canonical-json';
 import { leanSection, sectionBodySchema, wholeSection } from './sections/sections';
+import { translatable } from './translatable';
 
 /** What a page says of itself beside its sections. What is as usual is left out where pages are published. */
 export const pageSettings = {
@@ -13,8 +14,8 @@ export const pageSettings = {
   /** seen between these; open where null */
   from: momentSchema.default(null),
   until: momentSchema.default(null),
-  metaTitle: z.string().trim().max(120, 'At most 120 characters.').default(''),
-  metaDescription: z.string().trim().max(320, 'At most 320 characters.').default(''),
+  metaTitle: translatable(z.string().trim().max(120, 'At most 120 characters.'), 'meta title').default(''),
+  metaDescription: translatable(z.string().trim().max(320, 'At most 320 characters.'), 'meta description').default(''),
   noindex: z.boolean().default(false),
   /** groups on whose listings it stands instead of at an address of its own */
   standsOn: z.array(groupTargetSchema).max(200, 'At most 200 groups.').default([]),
@@ -24,8 +25,8 @@ export const usualPage: PageSettings = z.object(pageSettings).parse({});
 
 export const pageSchema = z.object({
   id: idSchema,
-  title: z.string(),
-  slug: slugSchema,
+  title: translatable(z.string(), 'title'),
+  slug: translatable(slugSchema, 'address', { form: 'address', optional: true }),
   /** the home page stands at "/" and cannot be deleted */
   home: z.boolean(),
   ...pageSettings,

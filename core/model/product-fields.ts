@@ -25,6 +25,7 @@ import {
   whenSoldOutSchema,
 } from './product-values';
 import { specValueSchema } from './spec-sheet';
+import { translatable } from './translatable';
 
 const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
 
@@ -38,6 +39,7 @@ const richTextSchema = z
     'The description has too many formats, links and pictures in it.',
   );
 
+const address = { form: 'address', optional: true } as const;
 const search = { audience: 'shoppers', copied: 'search' } as const;
 const prices = { audience: 'shoppers', copied: 'prices' } as const;
 const delivery = { audience: 'shoppers', copied: 'delivery', part: 'delivery', inSheet: true } as const;
@@ -46,7 +48,7 @@ const delivery = { audience: 'shoppers', copied: 'delivery', part: 'delivery', i
 export const productFields = declare({
   kind: { stored: productKindSchema, audience: 'shoppers', words: 'kind', column: 'plain' },
   title: {
-    stored: z.string(),
+    stored: translatable(z.string(), 'title'),
     typed: titleSchema,
     audience: 'shoppers',
     words: 'title',
@@ -54,7 +56,7 @@ export const productFields = declare({
     inSheet: true,
   },
   summary: {
-    stored: z.string(),
+    stored: translatable(z.string(), 'summary'),
     typed: z.string().max(500, 'A summary can have at most 500 characters.'),
     audience: 'shoppers',
     words: 'summary',
@@ -63,13 +65,18 @@ export const productFields = declare({
   },
   /** sanitised HTML */
   description: {
-    stored: z.string(),
+    stored: translatable(z.string(), 'description', { form: 'html' }),
     typed: richTextSchema,
     audience: 'shoppers',
     words: 'description',
     column: 'plain',
   },
-  slug: { stored: slugSchema, audience: 'shoppers', words: 'address', column: 'plain' },
+  slug: {
+    stored: translatable(slugSchema, 'address', address),
+    audience: 'shoppers',
+    words: 'address',
+    column: 'plain',
+  },
   status: {
     stored: statusSchema,
     audience: 'shoppers',
@@ -182,7 +189,7 @@ export const productFields = declare({
   },
   /** what shoppers read when it can be ordered although sold out */
   orderDelay: {
-    stored: z.string(),
+    stored: translatable(z.string(), 'order delay'),
     typed: text(120),
     usual: '',
     audience: 'shoppers',
@@ -191,7 +198,13 @@ export const productFields = declare({
   },
   weight: { ...delivery, stored: weightSchema, usual: null, words: 'weight', column: 'plain', told: 'weight' },
   size: { ...delivery, stored: packageSizeSchema.nullable(), usual: null, words: 'package size', column: 'json' },
-  packageType: { ...delivery, stored: packageTypeSchema, usual: '', words: 'package', column: 'plain' },
+  packageType: {
+    ...delivery,
+    stored: translatable(packageTypeSchema, 'package'),
+    usual: '',
+    words: 'package',
+    column: 'plain',
+  },
   dispatchDays: { ...delivery, stored: dispatchDaysSchema, usual: null, words: 'days to dispatch', column: 'plain' },
   duration: {
     stored: durationSchema,
@@ -255,7 +268,7 @@ export const productFields = declare({
   },
   /** '' for what is made from title and summary */
   metaTitle: {
-    stored: z.string(),
+    stored: translatable(z.string(), 'meta title'),
     typed: text(200),
     usual: '',
     audience: 'shoppers',
@@ -264,7 +277,7 @@ export const productFields = declare({
     inSheet: true,
   },
   metaDescription: {
-    stored: z.string(),
+    stored: translatable(z.string(), 'meta description'),
     typed: text(500),
     usual: '',
     audience: 'shoppers',

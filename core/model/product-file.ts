@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema } from '../shared/identity';
+import { translatable } from './translatable';
 
 /** Largest file of a product, in bytes. */
 export const MAX_FILE_BYTES = 300 * 1024 * 1024;
@@ -13,7 +14,11 @@ export type FileRole = z.infer<typeof fileRoleSchema>;
 export const productFileSchema = z.object({
   id: idSchema,
   role: fileRoleSchema,
-  name: z.string().trim().min(1, 'A file needs a name.').max(160, 'At most 160 characters.'),
+  name: translatable(
+    z.string().trim().min(1, 'A file needs a name.').max(160, 'At most 160 characters.'),
+    'name of a file',
+    { optional: true },
+  ),
   bytes: z.number().int().min(0),
   /** hash of its content */
   content: z.string().regex(/^[0-9a-f]{40}$/),

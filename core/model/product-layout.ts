@@ -10,6 +10,7 @@ import {
   type ProductPart,
 } from './product-parts';
 import { repeatedEntry } from './repeated-entry';
+import { translatable } from './translatable';
 
 const partLayoutSchema: z.ZodType<PartLayout> = z.object({
   part: z.enum(partKeys),
@@ -42,15 +43,17 @@ const ownLayoutSchema = z.object({
 });
 export type OwnProductLayout = z.infer<typeof ownLayoutSchema>;
 
-const promise = z.string().trim().max(600, 'At most 600 characters.');
+const promise = (words: string) => translatable(z.string().trim().max(600, 'At most 600 characters.'), words);
 
 export const productPageSchema = z.object({
   ...layoutFields,
   /** read on every product that is sent */
-  deliveryWords: promise,
-  returnWords: promise,
+  deliveryWords: promise('words about delivery'),
+  returnWords: promise('words about returns'),
   trust: z
-    .array(z.string().trim().min(1, 'Type what the fact is.').max(80, 'At most 80 characters.'))
+    .array(
+      translatable(z.string().trim().min(1, 'Type what the fact is.').max(80, 'At most 80 characters.'), 'short fact'),
+    )
     .max(6, 'At most six short facts.'),
   own: z.array(ownLayoutSchema).max(50, 'At most 50 layouts.'),
 });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ruleSchema } from './rule';
 import { barcodeProblem, plainBarcode } from '../shared/barcode';
 import { idSchema } from '../shared/identity';
+import { translatable } from './translatable';
 
 export const productKinds = ['physical', 'digital', 'service', 'giftCard', 'bundle'] as const;
 export const productKindSchema = z.enum(productKinds);
@@ -142,8 +143,11 @@ export const customsCodeSchema = z
   .refine((code) => /^(\d{6,12})?$/.test(code), 'A customs code has 6 to 12 digits.');
 
 export const customFieldSchema = z.object({
-  label: z.string().trim().min(1, 'A field needs a name.').max(80, 'At most 80 characters.'),
-  value: z.string().trim().max(1_000, 'At most 1,000 characters.'),
+  label: translatable(
+    z.string().trim().min(1, 'A field needs a name.').max(80, 'At most 80 characters.'),
+    'name of an own field',
+  ),
+  value: translatable(z.string().trim().max(1_000, 'At most 1,000 characters.'), 'own field'),
 });
 
 /** Which products stand beside a product, by its page. */
@@ -168,7 +172,7 @@ export const pictureSchema = z.object({
   media: z.string(),
   width: z.number().int(),
   height: z.number().int(),
-  alt: z.string(),
+  alt: translatable(z.string(), 'alt text'),
   focus: focusSchema,
   fit: fitSchema,
   /** colour of its edge, such as #f4efe6 */

@@ -3,6 +3,7 @@ import { roundingSchema } from './rounding';
 import { idSchema } from '../shared/identity';
 import { countrySchema } from './countries';
 import { momentSchema, moneySchema, packageSizeSchema } from './product-values';
+import { translatable } from './translatable';
 
 const line = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
 const rateSchema = z
@@ -21,7 +22,7 @@ export const taxSettingsSchema = z.object({
   /** no tax is charged at all, as small businesses may */
   exempt: z.boolean(),
   /** printed on invoices while it is so */
-  exemptWords: line(200),
+  exemptWords: translatable(line(200), 'words about tax'),
   /** when the rates of the shop's own country change */
   changes: z.array(ratesSchema).max(20, 'At most 20.'),
   zones: z
@@ -66,8 +67,8 @@ const deliveryStep = z.strictObject({
 });
 export const deliveryOptionSchema = z.strictObject({
   id: idSchema,
-  name: line(80).min(1, 'A way of delivery needs a name.'),
-  words: line(200),
+  name: translatable(line(80).min(1, 'A way of delivery needs a name.'), 'way of delivery'),
+  words: translatable(line(200), 'words about a way of delivery'),
   isOn: z.boolean(),
   /** true: shoppers come for it, so that no address is asked for */
   isCollected: z.boolean(),
@@ -92,8 +93,8 @@ export type PaymentKind = keyof typeof paymentKinds;
 export const paymentOptionSchema = z.strictObject({
   id: idSchema,
   kind: z.enum(Object.keys(paymentKinds) as [PaymentKind, ...PaymentKind[]]),
-  name: line(80).min(1, 'A way to pay needs a name.'),
-  words: line(400),
+  name: translatable(line(80).min(1, 'A way to pay needs a name.'), 'way to pay'),
+  words: translatable(line(400), 'words about a way to pay'),
   isOn: z.boolean(),
   /** added to the order, minor units */
   fee: moneySchema,
@@ -111,7 +112,7 @@ export const sellingSchema = z.object({
   delivery: z.array(deliveryOptionSchema).max(30, 'At most 30.'),
   payments: z.array(paymentOptionSchema).max(20, 'At most 20.'),
   /** what shoppers agree to; empty for nothing */
-  terms: line(200),
+  terms: translatable(line(200), 'terms'),
 });
 export type Selling = z.infer<typeof sellingSchema>;
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { canonicalJson } from '../shared/canonical-json';
 import { cardsSchema, usualCards } from './cards';
+import { isLocale, languagesSchema, noLanguages } from './languages';
 import { listingsSchema, usualListings } from './listing-layout';
 import { lookSchema, usualLook } from './look';
 import { productPageSchema, usualProductPage } from './product-layout';
@@ -14,7 +15,9 @@ import {
   usualOfferSettings,
   usualSelling,
 } from './selling';
+import { noSearches, searchesSchema } from './searches';
 import { synonymLineSchema } from './synonyms';
+import { translatable } from './translatable';
 
 const taxRateSchema = z
   .number({ error: 'Type a percentage.' })
@@ -26,15 +29,6 @@ function isTimeZone(name: string): boolean {
   try {
     new Intl.DateTimeFormat('en', { timeZone: name });
     return true;
-  } catch {
-    return false;
-  }
-}
-
-/** Is this a language that amounts and days can be written in? */
-function isLocale(name: string): boolean {
-  try {
-    return Intl.getCanonicalLocales(name).length === 1 && name.length <= 35;
   } catch {
     return false;
   }
@@ -54,6 +48,8 @@ const settingsParts = {
   tax: { schema: taxSettingsSchema, usual: noTaxSettings },
   offers: { schema: offerSettingsSchema, usual: usualOfferSettings },
   selling: { schema: sellingSchema, usual: usualSelling },
+  languages: { schema: languagesSchema, usual: noLanguages },
+  searches: { schema: searchesSchema, usual: noSearches },
 } as const;
 type Part = keyof typeof settingsParts;
 type PartValues = { [P in Part]: z.infer<(typeof settingsParts)[P]['schema']> };
@@ -65,8 +61,12 @@ const partSchemas = Object.fromEntries(
 ) as unknown as { [P in Part]: z.ZodDefault<(typeof settingsParts)[P]['schema']> };
 
 export const settingsSchema = z.object({
-  name: z.string().trim().min(1, 'The shop needs a name.').max(80, 'A name can have at most 80 characters.'),
-  tagline: z.string().trim().max(160, 'At most 160 characters.'),
+  name: translatable(
+    z.string().trim().min(1, 'The shop needs a name.').max(80, 'A name can have at most 80 characters.'),
+    'name of the shop',
+    { optional: true },
+  ),
+  tagline: translatable(z.string().trim().max(160, 'At most 160 characters.'), 'sentence about the shop'),
   currency: z.enum(currencies, 'Choose a currency.'),
   /** basis points */
   taxRate: taxRateSchema,
@@ -116,6 +116,8 @@ export const settingsWords: Readonly<Record<keyof Settings, string>> = {
   tax: 'tax of other countries',
   offers: 'floor and endings of offers',
   selling: 'ways of delivery and payment',
+  languages: 'languages',
+  searches: 'searches that lead to a page',
   synonyms: 'list of words that mean the same',
 };
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { placedPictureSchema } from './sections/picture';
 import { linkSchema } from './target';
+import { translatable } from './translatable';
 
 const picture = placedPictureSchema.nullable();
 
@@ -24,7 +25,7 @@ export const noSigns: Signs = { logo: null, logoOnDark: null, logoHeight: 36, ic
 /** A line at the top of every page. */
 export const noticeSchema = z.object({
   /** empty: there is none */
-  text: z.string().trim().max(160, 'A notice can have at most 160 characters.'),
+  text: translatable(z.string().trim().max(160, 'A notice can have at most 160 characters.'), 'notice'),
   link: linkSchema.nullable(),
 });
 export type Notice = z.infer<typeof noticeSchema>;

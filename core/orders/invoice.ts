@@ -1,6 +1,8 @@
 import { countryName } from '../model/countries';
 import type { Contact } from '../model/shop-contact';
 import type { OrderBody } from '../model/shop-order';
+import type { ToldKey } from '../languages/fixed/english';
+import type { Say } from '../languages/fixed/say';
 import { formatMoney } from '../shared/money';
 
 /** An invoice as it is printed: each part in words, so that paper and page say the same. */
@@ -9,6 +11,7 @@ export interface Invoice {
   day: string;
   from: string[];
   to: string[];
+  heads: { words: string; quantity: string; each: string; total: string };
   lines: { words: string; quantity: string; each: string; total: string }[];
   sums: { words: string; amount: string; isTotal: boolean }[];
   notes: string[];
@@ -20,20 +23,21 @@ const filled = (lines: readonly string[]) => lines.filter((line) => line.trim() 
 export function invoiceOf(
   { number, day, body }: { number: number; day: string; body: OrderBody },
   shop: { name: string; contact: Contact },
+  say: Say<ToldKey>,
 ): Invoice {
   const money = (amount: number) => formatMoney(amount, body.currency, body.locale);
   const { contact } = shop;
   const { address } = body;
   const taxes = body.taxes.filter(({ tax }) => tax > 0);
   return {
-    title: `Invoice ${number}`,
+    title: say('invoice.title', { number: String(number) }),
     day,
     from: filled([
       contact.company || shop.name,
       contact.street,
       `${contact.postcode} ${contact.city}`,
       contact.country,
-      contact.taxNumber && `VAT ${contact.taxNumber}`,
+      contact.taxNumber && say('invoice.vat', { number: contact.taxNumber }),
       contact.registration,
     ]),
     to: filled([
@@ -47,6 +51,12 @@ export function invoiceOf(
           ]
         : [body.contact.email]),
     ]),
+    heads: {
+      words: say('invoice.what'),
+      quantity: say('invoice.pieces'),
+      each: say('invoice.each'),
+      total: say('invoice.total'),
+    },
     lines: body.lines.map((line) => ({
       words: [
         [line.title, line.variant].filter(Boolean).join(', '),
@@ -58,27 +68,31 @@ export function invoiceOf(
       total: money(line.total),
     })),
     sums: [
-      { words: 'Goods', amount: money(body.goods), isTotal: false },
+      { words: say('invoice.goods'), amount: money(body.goods), isTotal: false },
       ...(body.delivery ? [{ words: body.delivery.name, amount: money(body.delivery.price), isTotal: false }] : []),
       ...(body.payment.fee > 0 ? [{ words: body.payment.name, amount: money(body.payment.fee), isTotal: false }] : []),
       ...(body.taxIncluded
         ? []
-        : taxes.map(({ rate, tax }) => ({ words: `Tax ${rate / 100} %`, amount: money(tax), isTotal: false }))),
-      { words: 'Total', amount: money(body.total), isTotal: true },
+        : taxes.map(({ rate, tax }) => ({
+            words: say('invoice.tax', { rate: rate / 100 }),
+            amount: money(tax),
+            isTotal: false,
+          }))),
+      { words: say('invoice.total'), amount: money(body.total), isTotal: true },
       ...(body.taxIncluded
         ? taxes.map(({ rate, net, tax }) => ({
-            words: `of which tax ${rate / 100} % on ${money(net)}`,
+            words: say('invoice.ofWhichTax', { rate: rate / 100, net: money(net) }),
             amount: money(tax),
             isTotal: false,
           }))
         : []),
       ...body.giftCards.map(({ amount }) => ({
-        words: 'Paid with a gift card',
+        words: say('invoice.giftCard'),
         amount: `−${money(amount)}`,
         isTotal: false,
       })),
       ...(body.giftCards.length > 0
-        ? [{ words: `Paid: ${body.payment.name}`, amount: money(body.due), isTotal: false }]
+        ? [{ words: say('invoice.paid', { name: body.payment.name }), amount: money(body.due), isTotal: false }]
         : []),
     ],
     notes: filled([body.exemptWords]),

@@ -1,5 +1,7 @@
 import type { OrderBody } from '../model/shop-order';
 import { countryName } from '../model/countries';
+import type { ToldKey } from '../languages/fixed/english';
+import type { Say } from '../languages/fixed/say';
 import { formatMoney } from '../shared/money';
 
 /** What a letter about an order is written from. */
@@ -10,11 +12,16 @@ export interface LetterOf {
   shop: string;
   /** where the shopper sees the order */
   url: string;
+  /** says fixed words in the language of the shopper */
+  say: Say<ToldKey>;
 }
 export interface OrderLetter {
   subject: string;
   text: string;
 }
+
+/** The number of an order is no amount: no language parts its thousands. */
+const numbered = ({ number }: LetterOf) => ({ number: String(number) });
 
 const linesOf = ({ lines }: OrderBody) =>
   lines.map(({ quantity, title, variant }) => `${quantity} × ${[title, variant].filter(Boolean).join(', ')}`);
@@ -24,23 +31,24 @@ const money =
   (amount: number) =>
     formatMoney(amount, currency, locale);
 
-function letter({ body, shop, url }: LetterOf, subject: string, paragraphs: readonly string[]): OrderLetter {
-  const text = [`Hello ${body.contact.name},`, ...paragraphs, `Your order: ${url}`, shop].join('\n\n');
+function letter({ body, shop, url, say }: LetterOf, subject: string, paragraphs: readonly string[]): OrderLetter {
+  const hello = say('letter.hello', { name: body.contact.name });
+  const text = [hello, ...paragraphs, say('letter.yourOrder', { url }), shop].join('\n\n');
   return { subject, text };
 }
 
 /** The letters about an order, each for one thing that happened to it. */
 export const orderLetters = {
   placed: (of: LetterOf): OrderLetter => {
-    const { body, number } = of;
+    const { body, say } = of;
     const { address } = body;
-    return letter(of, `Your order ${number}`, [
-      'Thank you for your order:',
-      [...linesOf(body), `In all: ${money(body)(body.total)}`].join('\n'),
+    return letter(of, say('letter.placedSubject', numbered(of)), [
+      say('letter.placed'),
+      [...linesOf(body), say('letter.inAll', { sum: money(body)(body.total) })].join('\n'),
       ...(address
         ? [
             [
-              'It goes to:',
+              say('letter.goesTo'),
               body.contact.name,
               address.street,
               ...(address.more ? [address.more] : []),
@@ -53,26 +61,30 @@ export const orderLetters = {
     ]);
   },
   paid: (of: LetterOf): OrderLetter =>
-    letter(of, `We have your payment for order ${of.number}`, [
-      `Thank you: ${money(of.body)(of.body.total)} is paid. The invoice is at the link below.`,
+    letter(of, of.say('letter.paidSubject', numbered(of)), [
+      of.say('letter.paid', { sum: money(of.body)(of.body.total) }),
     ]),
   downloads: (of: LetterOf, links: readonly { name: string; url: string }[]): OrderLetter =>
-    letter(of, `Your downloads, order ${of.number}`, [links.map(({ name, url }) => `${name}: ${url}`).join('\n')]),
+    letter(of, of.say('letter.downloadsSubject', numbered(of)), [
+      links.map(({ name, url }) => `${name}: ${url}`).join('\n'),
+    ]),
   giftCard: (of: LetterOf, cards: readonly { code: string; worth: number }[]): OrderLetter =>
-    letter(of, cards.length === 1 ? 'Your gift card' : 'Your gift cards', [
-      cards.map(({ code, worth }) => `${code} is worth ${money(of.body)(worth)}`).join('\n'),
-      'Type the code in the basket.',
+    letter(of, of.say('letter.giftCardSubject', { count: cards.length }), [
+      cards.map(({ code, worth }) => of.say('letter.giftCardWorth', { code, sum: money(of.body)(worth) })).join('\n'),
+      of.say('letter.giftCardHow'),
     ]),
   sent: (of: LetterOf, lines: readonly string[], tracking: string): OrderLetter =>
-    letter(of, `Order ${of.number} is on its way`, [
+    letter(of, of.say('letter.sentSubject', numbered(of)), [
       lines.join('\n'),
-      ...(tracking ? [`Follow it with this number: ${tracking}`] : []),
+      ...(tracking ? [of.say('letter.tracking', { tracking })] : []),
     ]),
   refunded: (of: LetterOf, amount: number, reason: string): OrderLetter =>
-    letter(of, `Money back for order ${of.number}`, [
-      `We pay ${money(of.body)(amount)} back.`,
+    letter(of, of.say('letter.refundedSubject', numbered(of)), [
+      of.say('letter.refunded', { sum: money(of.body)(amount) }),
       ...(reason ? [reason] : []),
     ]),
   cancelled: (of: LetterOf, reason: string): OrderLetter =>
-    letter(of, `Order ${of.number} is cancelled`, [...(reason ? [reason] : ['Nothing will be sent.'])]),
+    letter(of, of.say('letter.cancelledSubject', numbered(of)), [
+      ...(reason ? [reason] : [of.say('letter.cancelled')]),
+    ]),
 };

@@ -2,7 +2,7 @@ import type { ProductDocument } from '../model/document';
 import type { PaymentOption } from '../model/selling';
 import type { OrderAddress, OrderBody, OrderContact, OrderLine } from '../model/shop-order';
 import { variantName } from '../products/variants';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { shopBasket, type MetLine, type ShopBasket, type ShopperTerms } from '../shop/shop-basket';
 import { giftCardsPay, partWords } from '../storefront/basket-view';
 import type { BasketContents } from '../model/basket';
@@ -20,14 +20,14 @@ export interface Checkout {
 }
 
 /** On collection is only paid what is collected. */
-const paymentsOf = ({ settings }: ResolvedShop, { delivery }: ShopBasket): PaymentOption[] =>
+const paymentsOf = ({ settings }: Shop, { delivery }: ShopBasket): PaymentOption[] =>
   settings.selling.payments.filter(
     ({ isOn, kind }) => isOn && (kind !== 'onCollection' || delivery?.option.isCollected === true),
   );
 
 /** A basket with the way to pay of this id, whose fee is part of its price. What gift cards pay alone has none. */
 export function checkoutOf(
-  shop: ResolvedShop,
+  shop: Shop,
   contents: BasketContents,
   shopper: ShopperTerms,
   cards: readonly { code: string; left: number }[],
@@ -80,7 +80,7 @@ function lineOf(met: MetLine, price: ShopBasket['price']['lines'][number]): Orde
 const FREE = { quantity: 1, list: 0, unit: 0, reductions: [], total: 0, rate: 0, tax: 0 };
 
 /** Gifts of offers, as lines that cost nothing; a gift of which these lines leave none is left out. */
-function giftLines(shop: ResolvedShop, { price }: ShopBasket, lines: readonly OrderLine[]): OrderLine[] {
+function giftLines(shop: Shop, { price }: ShopBasket, lines: readonly OrderLine[]): OrderLine[] {
   const taken = new Map<string, number>();
   for (const { takes, quantity } of lines)
     for (const each of takes) taken.set(each.variantId, (taken.get(each.variantId) ?? 0) + each.quantity * quantity);
@@ -108,7 +108,7 @@ function giftLines(shop: ResolvedShop, { price }: ShopBasket, lines: readonly Or
 
 /** What is ordered, and what it costs, as it stays from now on. */
 export function orderOf(
-  shop: ResolvedShop,
+  shop: Shop,
   { basket, payment, pays, due }: Checkout,
   shopper: { contact: OrderContact; address: OrderAddress | null; note: string },
 ): OrderBody {
@@ -127,7 +127,7 @@ export function orderOf(
     },
     payment: payment
       ? { name: payment.name, kind: payment.kind, words: payment.words, fee: price.fee }
-      : { name: 'Gift card', kind: 'giftCard', words: '', fee: 0 },
+      : { name: shop.say('basket.byGiftCard'), kind: 'giftCard', words: '', fee: 0 },
     giftCards: pays.flatMap(({ code, pays: amount }) => (amount > 0 ? [{ code, amount }] : [])),
     goods: price.goods,
     taxIncluded: price.taxIncluded,

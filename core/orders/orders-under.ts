@@ -3,7 +3,7 @@ import type { OrderBody, OrderLine } from '../model/shop-order';
 import { priceBasket } from '../pricing/basket/basket';
 import type { BasketLine } from '../pricing/basket/basket-terms';
 import { taxOfCountry, taxOn } from '../pricing/tax';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** What orders of the past would have earned under an offer; minor units. */
 export interface OrdersUnder {
@@ -24,7 +24,7 @@ export interface OrdersUnder {
 const PARTS = 20;
 
 /** A line of an order as it would stand in a basket today: the price that was asked then is its list price. */
-function lineOf(shop: ResolvedShop, line: OrderLine): BasketLine {
+function lineOf(shop: Shop, line: OrderLine): BasketLine {
   const product = shop.products.get(line.productId);
   return {
     key: line.key,
@@ -45,7 +45,7 @@ function lineOf(shop: ResolvedShop, line: OrderLine): BasketLine {
  * Prices orders again, as if the offer had held then and its code had been typed: the goods of each order at what was paid
  * for them, and the offer on top. O(orders × lines).
  */
-export function ordersUnder(shop: ResolvedShop, offer: Offer, orders: readonly OrderBody[]): OrdersUnder {
+export function ordersUnder(shop: Shop, offer: Offer, orders: readonly OrderBody[]): OrdersUnder {
   const test = shop.offersNow.testOf(offer);
   const takenIn = new Map<string, boolean>();
   const takes = (_: Offer, { productId }: BasketLine) => {

@@ -1,6 +1,7 @@
 import type { Offer } from '../model/offer';
 import { countryName } from '../model/countries';
-import { countWords } from '../shared/count-words';
+import { sayEnglish, type ToldKey } from '../languages/fixed/english';
+import type { Say } from '../languages/fixed/say';
 import { formatMoney } from '../shared/money';
 import { actionWords } from './offer-actions/offer-actions';
 import { percentWords } from './offer-actions/offer-action';
@@ -9,37 +10,45 @@ import { percentWords } from './offer-actions/offer-action';
 export interface OfferTongue {
   currency: string;
   locale: string;
+  /** says fixed words; in English where it is not given */
+  say?: Say<ToldKey>;
 }
 
-const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+/** The first Monday of 1970 was its fifth day. */
+const weekdayName = (day: number, locale: string) =>
+  new Intl.DateTimeFormat(locale, { weekday: 'long', timeZone: 'UTC' }).format(Date.UTC(1970, 0, 4 + day));
 const clock = (minutes: number) =>
   `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
 /** What an offer does, in a few words: "10 % off", "3 for the price of 2". */
-export const offerDoes = ({ action }: Pick<Offer, 'action'>, { currency, locale }: OfferTongue): string =>
-  actionWords(action, (amount) => formatMoney(amount, currency, locale));
+export const offerDoes = ({ action }: Pick<Offer, 'action'>, { currency, locale, say }: OfferTongue): string =>
+  actionWords(action, (amount) => formatMoney(amount, currency, locale), say);
 
 /** The weekdays and hours at which an offer holds; empty where it holds all the time. */
-export function offerTimes({ weekdays, hours }: Pick<Offer, 'weekdays' | 'hours'>): string {
-  const days = [...weekdays].sort((a, b) => a - b).map((day) => weekdayNames[day - 1]);
+export function offerTimes(
+  { weekdays, hours }: Pick<Offer, 'weekdays' | 'hours'>,
+  { locale = 'en', say = sayEnglish }: Partial<Pick<OfferTongue, 'locale' | 'say'>> = {},
+): string {
+  const days = [...weekdays].sort((a, b) => a - b).map((day) => weekdayName(day, locale));
   return [
-    ...(days.length > 0 ? [`on ${days.join(', ')}`] : []),
-    ...(hours ? [`from ${clock(hours.from)} to ${clock(hours.until)}`] : []),
+    ...(days.length > 0 ? [say('offer.onDays', { days: days.join(', ') })] : []),
+    ...(hours ? [say('offer.hours', { from: clock(hours.from), until: clock(hours.until) })] : []),
   ].join(' ');
 }
 
 /** What an offer asks of the basket and of the shopper, each in words; none for an offer that everybody gets. */
-export function offerConditions(offer: Offer, { currency, locale }: OfferTongue): string[] {
+export function offerConditions(offer: Offer, { currency, locale, say = sayEnglish }: OfferTongue): string[] {
   const { subtotal, pieces, needsCode, countries, firstOrder, uses, usesPerShopper } = offer;
-  const times = (count: number) => (count === 1 ? 'once' : `${count} times`);
   return [
-    ...(needsCode ? ['with a code'] : []),
-    ...(subtotal === null ? [] : [`from ${formatMoney(subtotal, currency, locale)} in the basket`]),
-    ...(pieces === null ? [] : [`from ${countWords(pieces, 'piece', 'pieces')}`]),
-    ...(countries.length === 0 ? [] : [`for ${countries.map((code) => countryName(code, locale)).join(', ')}`]),
-    ...(firstOrder ? ['on the first order'] : []),
-    ...(uses === null ? [] : [`${times(uses)} in all`]),
-    ...(usesPerShopper === null ? [] : [`${times(usesPerShopper)} for each shopper`]),
+    ...(needsCode ? [say('offer.withCode')] : []),
+    ...(subtotal === null ? [] : [say('offer.subtotal', { sum: formatMoney(subtotal, currency, locale) })]),
+    ...(pieces === null ? [] : [say('offer.pieces', { count: pieces })]),
+    ...(countries.length === 0
+      ? []
+      : [say('offer.countries', { countries: countries.map((code) => countryName(code, locale)).join(', ') })]),
+    ...(firstOrder ? [say('offer.firstOrder')] : []),
+    ...(uses === null ? [] : [say('offer.usesInAll', { count: uses })]),
+    ...(usesPerShopper === null ? [] : [say('offer.usesEach', { count: usesPerShopper })]),
   ];
 }
 

@@ -1,29 +1,41 @@
+import { numberWords } from '../shared/units';
 import type { Attribute, SpecValue } from '../model/spec-sheet';
 
 /** Numbers of specs are kept in thousandths of the attribute's unit, so that they are whole. */
 export const SPEC_SCALE = 1_000;
 
-const numberWords = (value: number) => String(value / SPEC_SCALE);
+/** How values are told in a language; in English where nothing is said. */
+interface SpecTongue {
+  locale?: string;
+  yes: string;
+  no: string;
+}
+const english: SpecTongue = { yes: 'Yes', no: 'No' };
 
 const withUnit = (text: string, unit: string) => (unit === '' ? text : `${text}\u00a0${unit}`);
 
 /** A value as shoppers read it: "180 cm", "2–5 Bft", "Ripstop, Carbon". '' when it is empty or fits no longer. */
-export function specWords(attribute: Attribute, value: SpecValue | undefined): string {
+export function specWords(
+  attribute: Attribute,
+  value: SpecValue | undefined,
+  { locale, yes, no }: SpecTongue = english,
+): string {
   if (value === undefined) return '';
+  const number = (thousandths: number) => numberWords(thousandths / SPEC_SCALE, locale);
   switch (attribute.type) {
     case 'text':
     case 'date':
       return typeof value === 'string' ? value : '';
     case 'number':
-      return typeof value === 'number' ? withUnit(numberWords(value), attribute.unit) : '';
+      return typeof value === 'number' ? withUnit(number(value), attribute.unit) : '';
     case 'range': {
       if (typeof value !== 'object' || Array.isArray(value)) return '';
       const { min, max } = value;
-      const text = min === max ? numberWords(min) : `${numberWords(min)}–${numberWords(max)}`;
+      const text = min === max ? number(min) : `${number(min)}–${number(max)}`;
       return withUnit(text, attribute.unit);
     }
     case 'yesNo':
-      return typeof value === 'boolean' ? (value ? 'Yes' : 'No') : '';
+      return typeof value === 'boolean' ? (value ? yes : no) : '';
     case 'choice':
     case 'choices': {
       const ids = Array.isArray(value) ? value : [];

@@ -1,28 +1,32 @@
 import type { DocumentChange, FieldChange, PlaceChange } from './changes';
 import type { SpecSheet } from '../model/spec-sheet';
+import type { ChosenListing } from '../model/chosen-listing';
 import type { Embed } from '../model/embed';
 import type { Feed } from '../model/feed';
+import type { Forward } from '../model/forward';
 import type { Offer } from '../model/offer';
 import type { Page } from '../model/page';
 import type { Settings } from '../model/settings';
+import type { Wording } from '../model/wording';
 import { placeSet } from '../storefront/listing-view';
 import { addressPath, groupsOf, isOpen, type GroupRef } from '../shop/open-groups';
 import { sectionsOfPage } from '../storefront/pages/page-goods';
 import { hasGoods, sectionName } from '../storefront/pages/sections/sections';
 import { firstSlots } from '../storefront/pages/place-goods';
 import { targetName } from '../storefront/pages/targets';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { canonicalJson } from '../shared/canonical-json';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
 import { arrangementOf, groupFields } from './group-words';
 import { embedFields, feedFields } from './elsewhere-words';
 import { menuChanges } from './menu-words';
+import { chosenFields, forwardFields, wordingFields, wordingTitle } from './language-words';
 import { offerFields } from './offer-words';
 import { pageFields, sectionChanges } from './page-words';
 import { settingsFields } from './settings-words';
 import { opaqueFields, PRICE_OF, productFields } from './product-words';
 
-type Bodies = ResolvedShop;
+type Bodies = Shop;
 
 const kindMaps = {
   category: (shop: Bodies) => shop.categories,
@@ -35,10 +39,14 @@ const kindMaps = {
   embed: (shop: Bodies) => shop.embeds,
   feed: (shop: Bodies) => shop.feeds,
   redirect: (shop: Bodies) => shop.redirects,
+  forward: (shop: Bodies) => shop.forwards,
+  chosenListing: (shop: Bodies) => shop.chosen,
+  wording: (shop: Bodies) => shop.wordings,
+  wordingDraft: (shop: Bodies) => shop.wordingDrafts,
 } as const;
 
 /** The document of a kind and key as shoppers of this shop meet it; a product that is not live does not exist. */
-function bodyIn(shop: ResolvedShop, kind: DocumentKind, key: string): object | undefined {
+function bodyIn(shop: Shop, kind: DocumentKind, key: string): object | undefined {
   if (kind === 'menu') return shop.menu;
   if (kind === 'settings') return shop.settings;
   if (kind === 'product') {
@@ -59,7 +67,7 @@ function joinPrices(changes: FieldChange[], variants: number): FieldChange[] {
   );
 }
 
-function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<string, string> {
+function fieldsOf(shop: Shop, kind: DocumentKind, body: object): Map<string, string> {
   switch (kind) {
     case 'product':
       return productFields(shop, body as ProductDocument);
@@ -80,6 +88,13 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
       return feedFields(shop, body as Feed);
     case 'redirect':
       return new Map([['Forwards to', forwardWords(shop, body as Redirect)]]);
+    case 'forward':
+      return forwardFields(shop, body as Forward);
+    case 'chosenListing':
+      return chosenFields(shop, body as ChosenListing);
+    case 'wording':
+    case 'wordingDraft':
+      return wordingFields(shop, body as Wording);
     case 'specSheet':
       return new Map([
         ['Name', (body as SpecSheet).name],
@@ -94,7 +109,7 @@ function fieldsOf(shop: ResolvedShop, kind: DocumentKind, body: object): Map<str
   }
 }
 
-function forwardWords(shop: ResolvedShop, { kind, targetId }: Redirect): string {
+function forwardWords(shop: Shop, { kind, targetId }: Redirect): string {
   const title = kind === 'product' ? shop.products.get(targetId)?.title : targetName(shop, { kind, id: targetId });
   return title ?? 'something deleted';
 }
@@ -116,9 +131,11 @@ function fieldChanges(before: Map<string, string>, after: Map<string, string>): 
   return changes;
 }
 
-function titleOf(kind: DocumentKind, body: object): string {
+function titleOf(shop: Shop, kind: DocumentKind, body: object): string {
   if (kind === 'menu') return 'Menus';
   if (kind === 'settings') return 'Shop settings';
+  if (kind === 'forward') return (body as Forward).path;
+  if (kind === 'wording' || kind === 'wordingDraft') return wordingTitle(shop, body as Wording);
   if (kind === 'redirect') {
     const { kind: of, slug } = body as Redirect;
     return `/${addressPath[of]}/${slug}`;
@@ -127,16 +144,11 @@ function titleOf(kind: DocumentKind, body: object): string {
 }
 
 /** What shoppers would notice of one document; undefined when it exists on neither side. */
-export function documentChange(
-  live: ResolvedShop,
-  work: ResolvedShop,
-  kind: DocumentKind,
-  key: string,
-): DocumentChange | undefined {
+export function documentChange(live: Shop, work: Shop, kind: DocumentKind, key: string): DocumentChange | undefined {
   const before = bodyIn(live, kind, key);
   const after = bodyIn(work, kind, key);
   if (!before && !after) return undefined;
-  const title = titleOf(kind, (after ?? before)!);
+  const title = titleOf(after ? work : live, kind, (after ?? before)!);
   if (!before) return { kind, key, title, what: 'new', fields: [] };
   if (!after) return { kind, key, title, what: 'gone', fields: [] };
   const changes = fieldChanges(fieldsOf(live, kind, before), fieldsOf(work, kind, after));
@@ -156,9 +168,9 @@ export function documentChange(
 const SHOWN = 12;
 
 /** The places of the storefront in which other products, or the same in another order, would stand. */
-export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number): PlaceChange[] {
+export function placeChanges(live: Shop, work: Shop, now: number): PlaceChange[] {
   const changes: PlaceChange[] = [];
-  const ids = (shop: ResolvedShop, slots: readonly number[]) => slots.map((slot) => shop.index.id(slot));
+  const ids = (shop: Shop, slots: readonly number[]) => slots.map((slot) => shop.index.id(slot));
   const compare = (
     place: Pick<PlaceChange, 'kind' | 'id' | 'title' | 'page'>,
     before: string[],
@@ -175,7 +187,7 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
     if (joined.length || left.length || reordered)
       changes.push({ ...place, joined, left, shown: after.slice(0, SHOWN), reordered });
   };
-  const sectionsOf = (shop: ResolvedShop) =>
+  const sectionsOf = (shop: Shop) =>
     [...shop.pages.values()].flatMap((page) =>
       sectionsOfPage(shop, page, now)
         .filter(({ section }) => hasGoods(section))
@@ -187,7 +199,7 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
     compare(place, before.get(section.id) ?? [], ids, true);
   }
   /** Products that shoppers meet at a listing; in its order where that is asked for, which costs more. */
-  const goodsAt = (shop: ResolvedShop, at: GroupRef, inOrder: boolean): string[] => {
+  const goodsAt = (shop: Shop, at: GroupRef, inOrder: boolean): string[] => {
     if (!isOpen(shop, at)) return [];
     const slots = inOrder
       ? firstSlots(shop, at, Number.MAX_SAFE_INTEGER, now).slots
@@ -204,7 +216,7 @@ export function placeChanges(live: ResolvedShop, work: ResolvedShop, now: number
   return changes;
 }
 
-function isOtherwiseArranged(live: ResolvedShop, work: ResolvedShop, { kind, id }: GroupRef): boolean {
+function isOtherwiseArranged(live: Shop, work: Shop, { kind, id }: GroupRef): boolean {
   const [before, after] = [groupsOf(live, kind).get(id), groupsOf(work, kind).get(id)];
   return (
     !!before && !!after && canonicalJson(arrangementOf(kind, before)) !== canonicalJson(arrangementOf(kind, after))

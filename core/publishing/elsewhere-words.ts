@@ -1,12 +1,13 @@
 import type { Embed } from '../model/embed';
 import { feedFormats, type Feed } from '../model/feed';
+import { languageName } from '../model/languages';
 import { strip as stripPart } from '../storefront/pages/sections/strip';
 import { formatMoney } from '../shared/money';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { goodsWords } from './offer-words';
 
 /** What a reader of the review is told of goods on other sites. */
-export function embedFields(shop: ResolvedShop, { name, strip, look, basket }: Embed): Map<string, string> {
+export function embedFields(shop: Shop, { name, strip, look, basket, locale }: Embed): Map<string, string> {
   return new Map([
     ['Name', name],
     ...stripPart.fields(shop, strip),
@@ -17,11 +18,12 @@ export function embedFields(shop: ResolvedShop, { name, strip, look, basket }: E
     ],
     ['Corners', `${look.corners} pixels`],
     ['Basket', basket ? 'yes' : 'no'],
+    ['Language', languageName(locale || shop.settings.locale, 'en')],
   ]);
 }
 
 /** What a reader of the review is told of a feed. */
-export function feedFields(shop: ResolvedShop, feed: Feed): Map<string, string> {
+export function feedFields(shop: Shop, feed: Feed): Map<string, string> {
   const { currency, locale } = shop.settings;
   return new Map([
     ['Name', feed.name],
@@ -35,5 +37,6 @@ export function feedFields(shop: ResolvedShop, feed: Feed): Map<string, string> 
     ['Prices', `${feed.dearer / 100} % and ${formatMoney(feed.more, currency, locale)} more`],
     ['Sold out', feed.soldOut ? 'told' : 'left out'],
     ['Channel', feed.channel ?? 'none'],
+    ['Language', languageName(feed.locale || locale, 'en')],
   ]);
 }

@@ -2,7 +2,7 @@ import type { Brand, Category, Collection, GroupPage } from '../model/group';
 import { momentWords } from '../shared/moment';
 import { orderOf } from '../shop/arrangement';
 import { groupPath, groupsOf, type GroupKind } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { sentenceOf } from '../rules/text/sentence';
 import { short } from './product-words';
 
@@ -11,7 +11,7 @@ type Fields = [label: string, words: string][];
 const MOST_NAMED = 40;
 
 /** Titles of products, as many as one reads. */
-export function titles(shop: ResolvedShop, ids: readonly string[]): string {
+export function titles(shop: Shop, ids: readonly string[]): string {
   const named = ids
     .slice(0, MOST_NAMED)
     .map((id) => shop.products.get(id)?.title ?? 'a product that is not on the shop');
@@ -28,7 +28,7 @@ function pageFields({ text, picture, metaTitle, metaDescription, noindex }: Grou
   ];
 }
 
-function collectionFields(shop: ResolvedShop, collection: Collection): Fields {
+function collectionFields(shop: Shop, collection: Collection): Fields {
   const { source, rule, pins, leftOut, liveFrom, liveUntil } = collection;
   const isRule = source === 'rule';
   const moment = (at: string | null) => (at === null ? '' : momentWords(at, shop.settings.timeZone));
@@ -43,7 +43,7 @@ function collectionFields(shop: ResolvedShop, collection: Collection): Fields {
   ];
 }
 
-function categoryFields(shop: ResolvedShop, category: Category): Fields {
+function categoryFields(shop: Shop, category: Category): Fields {
   return [
     ['Inside', shop.categories.get(category.parentId ?? '')?.name ?? 'top'],
     ['Place', String(shop.tree.children(category.parentId).indexOf(category) + 1)],
@@ -54,7 +54,7 @@ function categoryFields(shop: ResolvedShop, category: Category): Fields {
 }
 
 /** What shoppers, and search engines, read or notice of a group, in words. */
-export function groupFields(shop: ResolvedShop, kind: GroupKind, id: string): Fields {
+export function groupFields(shop: Shop, kind: GroupKind, id: string): Fields {
   const group = groupsOf(shop, kind).get(id)!;
   const own =
     kind === 'collection'

@@ -1,7 +1,7 @@
 import type { FieldChange } from './changes';
 import { allItems, menuNames, menus, type Menu, type MenuItem, type MenuName } from '../model/menu';
 import { momentWords } from '../shared/moment';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { linkWords } from '../storefront/pages/targets';
 
 interface Placed {
@@ -13,10 +13,9 @@ interface Placed {
   before: MenuItem | null;
 }
 
-const nameOf = (shop: ResolvedShop, { label, target }: MenuItem) =>
-  label || (target ? linkWords(shop, target) : 'a heading');
+const nameOf = (shop: Shop, { label, target }: MenuItem) => label || (target ? linkWords(shop, target) : 'a heading');
 
-function placed(shop: ResolvedShop, menu: Menu): Map<string, Placed> {
+function placed(shop: Shop, menu: Menu): Map<string, Placed> {
   const all = new Map<string, Placed>();
   const walk = (items: readonly MenuItem[], name: MenuName, parent: MenuItem | null) =>
     items.forEach((item, i) => {
@@ -54,7 +53,7 @@ function movedIds(before: readonly MenuItem[], after: readonly MenuItem[]): Set<
   return new Set(stayed.filter(({ id }) => !kept.has(places.get(id)!)).map(({ id }) => id));
 }
 
-function fieldsOf(shop: ResolvedShop, item: MenuItem): [string, string][] {
+function fieldsOf(shop: Shop, item: MenuItem): [string, string][] {
   const day = (moment: string | null) => (moment ? momentWords(moment, shop.settings.timeZone) : '');
   return [
     ['Leads to', item.target ? linkWords(shop, item.target) : 'nothing, a heading'],
@@ -66,11 +65,11 @@ function fieldsOf(shop: ResolvedShop, item: MenuItem): [string, string][] {
   ];
 }
 
-const standsWords = (shop: ResolvedShop, { parent, menu }: Placed) =>
+const standsWords = (shop: Shop, { parent, menu }: Placed) =>
   parent ? `below ${nameOf(shop, parent)}` : `in ${menus[menu].words}`;
 
 /** What changed about the menus, item by item: who came, who went, what is called or stands otherwise now. */
-export function menuChanges(live: ResolvedShop, work: ResolvedShop): FieldChange[] {
+export function menuChanges(live: Shop, work: Shop): FieldChange[] {
   const [old, now] = [placed(live, live.menu), placed(work, work.menu)];
   const changes: FieldChange[] = [];
   for (const [id, was] of old)
@@ -93,7 +92,7 @@ export function menuChanges(live: ResolvedShop, work: ResolvedShop): FieldChange
     if (was.parent?.id !== is.parent?.id || was.menu !== is.menu)
       changes.push({ label: `${is.name}: Place`, before: from, after: to });
     else if (moved.has(id)) {
-      const after = (one: Placed, shop: ResolvedShop) => (one.before ? `after ${nameOf(shop, one.before)}` : 'first');
+      const after = (one: Placed, shop: Shop) => (one.before ? `after ${nameOf(shop, one.before)}` : 'first');
       changes.push({ label: `${is.name}: Place`, before: after(was, live), after: after(is, work) });
     }
     const a = fieldsOf(live, was.item);

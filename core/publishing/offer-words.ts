@@ -2,17 +2,17 @@ import type { Offer } from '../model/offer';
 import { floorWords, offerConditions, offerDoes, offerTimes } from '../pricing/offer-words';
 import { sentenceOf } from '../rules/text/sentence';
 import { momentWords } from '../shared/moment';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** Which goods are meant, in words. */
-export function goodsWords(shop: ResolvedShop, goods: Offer['goods']): string {
+export function goodsWords(shop: Shop, goods: Offer['goods']): string {
   if (goods.how === 'all') return 'all goods';
   if (goods.how === 'rule') return sentenceOf(goods.rule, shop.fields, shop.settings.currency);
   return goods.ids.map((id) => shop.products.get(id)?.title ?? 'something deleted').join(', ');
 }
 
 /** What a reader of the review is told of an offer: each field that shoppers notice has a line. */
-export function offerFields(shop: ResolvedShop, offer: Offer): Map<string, string> {
+export function offerFields(shop: Shop, offer: Offer): Map<string, string> {
   const { settings } = shop;
   const moment = (at: string | null) => (at === null ? '' : momentWords(at, settings.timeZone));
   const { action } = offer;

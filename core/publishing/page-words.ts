@@ -2,13 +2,13 @@ import type { FieldChange } from './changes';
 import type { Page } from '../model/page';
 import type { Section } from '../model/sections/sections';
 import { momentWords } from '../shared/moment';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { sectionFields, sectionName } from '../storefront/pages/sections/sections';
 import { targetName } from '../storefront/pages/targets';
 import { short } from './product-words';
 
 /** What shoppers and search engines notice of a page beside its sections, by label. */
-export function pageFields(shop: ResolvedShop, page: Page): Map<string, string> {
+export function pageFields(shop: Shop, page: Page): Map<string, string> {
   const day = (moment: string | null) => (moment ? momentWords(moment, shop.settings.timeZone) : '');
   return new Map([
     ['Title', page.title],
@@ -24,7 +24,7 @@ export function pageFields(shop: ResolvedShop, page: Page): Map<string, string> 
 }
 
 /** Names of sections, those that are alike told apart by a number. */
-function namesOf(shop: ResolvedShop, sections: readonly Section[]): Map<string, string> {
+function namesOf(shop: Shop, sections: readonly Section[]): Map<string, string> {
   const seen = new Map<string, number>();
   return new Map(
     sections.map((section) => {
@@ -38,8 +38,8 @@ function namesOf(shop: ResolvedShop, sections: readonly Section[]): Map<string, 
 
 /** What changed about the sections of a page, in words: who came, who went, who moved, and what each says or shows now. */
 export function sectionChanges(
-  [live, before]: readonly [ResolvedShop, Page],
-  [work, after]: readonly [ResolvedShop, Page],
+  [live, before]: readonly [Shop, Page],
+  [work, after]: readonly [Shop, Page],
 ): FieldChange[] {
   const old = new Map(before.sections.map((section) => [section.id, section]));
   const now = new Set(after.sections.map(({ id }) => id));

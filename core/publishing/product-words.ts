@@ -6,7 +6,7 @@ import { plainText } from '../shared/plain-text';
 import { relationKinds, type Relation, type RelationKind, type WhenSoldOut } from '../model/product-values';
 import { specWords } from '../products/spec-values';
 import { variantName } from '../products/variants';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { shopPrice } from '../shop/shop-price';
 import { unitPricingWords } from '../pricing/price';
 import { kindParts } from '../products/kinds';
@@ -54,7 +54,7 @@ const otherVariantFields = namesOf(variantFields, ({ audience }) => audience !==
 ) as Exclude<keyof VariantDocument, 'id' | 'values'>[];
 
 /** All that shoppers can notice of a product, by label, in their words; '' where there is nothing. */
-export function productFields(shop: ResolvedShop, product: ProductDocument): Map<string, string> {
+export function productFields(shop: Shop, product: ProductDocument): Map<string, string> {
   const { currency } = shop.settings;
   const fields = new Map<string, string>();
   fields.set('Title', product.title);
@@ -157,11 +157,7 @@ export function productFields(shop: ResolvedShop, product: ProductDocument): Map
   return fields;
 }
 
-function priceWords(
-  shop: ResolvedShop,
-  product: ProductDocument,
-  variant: ProductDocument['variants'][number],
-): string {
+function priceWords(shop: Shop, product: ProductDocument, variant: ProductDocument['variants'][number]): string {
   const { currency } = shop.settings;
   const { price, wasPrice } = shopPrice(shop, product, variant);
   const range = shop.bundles.get(product.id)?.price;
@@ -169,7 +165,7 @@ function priceWords(
   return formatMoney(price, currency) + (wasPrice === null ? '' : `, was ${formatMoney(wasPrice, currency)}`);
 }
 
-function slotText(shop: ResolvedShop, { from, min, max, usual }: Slot): string {
+function slotText(shop: Shop, { from, min, max, usual }: Slot): string {
   const pieces = min === max ? `${min} of` : `${min} to ${max} of`;
   const goods =
     from.how === 'rule'
@@ -185,7 +181,7 @@ const relationWords: Record<RelationKind, string> = {
   similar: 'Similar',
 };
 
-function relationText(shop: ResolvedShop, relation: Relation): string {
+function relationText(shop: Shop, relation: Relation): string {
   if (relation.how === 'none') return '';
   if (relation.how === 'sameCategory') return 'others of the main category';
   if (relation.how === 'rule') return sentenceOf(relation.rule, shop.fields, shop.settings.currency);
@@ -193,7 +189,7 @@ function relationText(shop: ResolvedShop, relation: Relation): string {
 }
 
 /** "from 3 May 2027, 10:00, until …" in the shop's time zone. */
-function spanWords(shop: ResolvedShop, from: string | null, until: string | null): string {
+function spanWords(shop: Shop, from: string | null, until: string | null): string {
   const { timeZone } = shop.settings;
   return [from && `from ${momentWords(from, timeZone)}`, until && `until ${momentWords(until, timeZone)}`]
     .filter(Boolean)

@@ -11,17 +11,17 @@ import { floorWords } from '../pricing/offer-words';
 import { formatMoney, plainAmount } from '../shared/money';
 import { momentWords } from '../shared/moment';
 import { weightWords } from '../shared/units';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 type Told = [label: string, words: string];
 
 const percent = (basisPoints: number) => `${basisPoints / 100} %`;
 const yesNo = (is: boolean) => (is ? 'yes' : 'no');
 
-const countryWords = ({ settings }: ResolvedShop, codes: readonly string[]) =>
+const countryWords = ({ settings }: Shop, codes: readonly string[]) =>
   codes.map((code) => countryName(code, settings.locale)).join(', ');
 
-const ratesWords = (shop: ResolvedShop, rates: readonly TaxRates[]) =>
+const ratesWords = (shop: Shop, rates: readonly TaxRates[]) =>
   rates
     .map(({ from, standard, reduced }) => {
       const since = from === null ? '' : ` from ${momentWords(from, shop.settings.timeZone)}`;
@@ -29,7 +29,7 @@ const ratesWords = (shop: ResolvedShop, rates: readonly TaxRates[]) =>
     })
     .join('; ');
 
-export const taxFields = (shop: ResolvedShop, tax: TaxSettings): Told[] => [
+export const taxFields = (shop: Shop, tax: TaxSettings): Told[] => [
   ['Small-business exemption', tax.exempt ? tax.exemptWords || 'yes' : 'no'],
   ['Coming tax rates', ratesWords(shop, tax.changes)],
   ...tax.zones.map(({ countries, prices, rates }): Told => [
@@ -48,7 +48,7 @@ export const offerSettingsFields = ({ floor, rounding }: OfferSettings): Told[] 
   ],
 ];
 
-function stepsWords({ settings: { currency } }: ResolvedShop, { by, steps }: DeliveryOption): string {
+function stepsWords({ settings: { currency } }: Shop, { by, steps }: DeliveryOption): string {
   const amount = (upTo: number) =>
     by === 'weight' ? weightWords(upTo) : by === 'price' ? formatMoney(upTo, currency) : `${upTo} pieces`;
   return steps
@@ -62,7 +62,7 @@ const buttonWords = {
   checkout: 'straight to the checkout',
 };
 
-export const sellingFields = (shop: ResolvedShop, selling: Selling): Told[] => {
+export const sellingFields = (shop: Shop, selling: Selling): Told[] => {
   const money = (amount: number) => formatMoney(amount, shop.settings.currency);
   return [
     ['The button leads to', buttonWords[selling.button]],

@@ -6,13 +6,14 @@ import { colourRoles, families, lookChoices, type ColourRole } from '../model/lo
 import { galleryWords, staysWords, type ProductPage } from '../model/product-layout';
 import { productParts, type PartLayout, type ProductLayout } from '../model/product-parts';
 import { kindParts } from '../products/kinds';
+import { languageName } from '../model/languages';
 import type { Settings } from '../model/settings';
 import { contactWords, type Contact } from '../model/shop-contact';
 import type { Notice, Signs } from '../model/signs';
 import { sentenceOf } from '../rules/text/sentence';
 import { offerSettingsFields, sellingFields, taxFields } from './selling-words';
 import { synonymWords } from '../search/synonyms';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { linkWords, targetName } from '../storefront/pages/targets';
 
 /** What a reader of the review is told: a label, and the value in words. */
@@ -43,12 +44,12 @@ const signFields = ({ logo, logoOnDark, logoHeight, icon, shared }: Signs): Told
   ['Picture for shared links', pictureWords(shared) ?? ''],
 ];
 
-const noticeFields = (shop: ResolvedShop, { text, link }: Notice): Told[] => [
+const noticeFields = (shop: Shop, { text, link }: Notice): Told[] => [
   ['Notice', text],
   ['Notice leads to', link ? linkWords(shop, link) : ''],
 ];
 
-function badgeWords(shop: ResolvedShop, { kind, words, colour, days, pieces, rule }: Badge): string {
+function badgeWords(shop: Shop, { kind, words, colour, days, pieces, rule }: Badge): string {
   const when = {
     soldOut: 'sold out',
     reduced: 'reduced',
@@ -59,7 +60,7 @@ function badgeWords(shop: ResolvedShop, { kind, words, colour, days, pieces, rul
   return `“${words}” (${when}, ${colourRoles[colour].toLowerCase()})`;
 }
 
-const cardFields = (shop: ResolvedShop, cards: Cards): Told[] => [
+const cardFields = (shop: Shop, cards: Cards): Told[] => [
   ['Parts of a card', cards.parts.map((part) => cardParts[part].toLowerCase()).join(', ')],
   ['Second picture on pointing', yesNo(cards.second)],
   ['Price on cards', cards.price === 'from' ? 'lowest, with “from”' : 'from lowest to highest'],
@@ -70,7 +71,7 @@ const cardFields = (shop: ResolvedShop, cards: Cards): Told[] => [
 ];
 
 /** One field of a listing's layout in words. */
-function layoutValue(shop: ResolvedShop, layout: Partial<Listings>, field: LayoutField): string {
+function layoutValue(shop: Shop, layout: Partial<Listings>, field: LayoutField): string {
   switch (field) {
     case 'filters':
       return (layout.filters ?? [])
@@ -93,13 +94,13 @@ function layoutValue(shop: ResolvedShop, layout: Partial<Listings>, field: Layou
 }
 
 /** What shoppers read above a filter, by its key as in addresses. */
-const filterName = (shop: ResolvedShop, key: string): string =>
+const filterName = (shop: Shop, key: string): string =>
   ({ category: 'Category', brand: 'Brand', price: 'Price', sale: 'Reduced', stock: 'Stock', new: 'New' })[key] ??
   shop.options.get(key.replace(/^option\./, ''))?.label ??
   shop.fields.get(key)?.label ??
   'a deleted filter';
 
-function listingFields(shop: ResolvedShop, { own, ...shared }: Listings): Told[] {
+function listingFields(shop: Shop, { own, ...shared }: Listings): Told[] {
   const fields = Object.keys(layoutWords) as LayoutField[];
   return [
     ...fields.map((field): Told => [`Listings: ${layoutWords[field].toLowerCase()}`, layoutValue(shop, shared, field)]),
@@ -131,7 +132,7 @@ const productLayoutFields = (of: string, { parts, gallery, stays }: ProductLayou
   [`${of}: stays in sight`, staysWords[stays]],
 ];
 
-const productPageFields = (shop: ResolvedShop, page: ProductPage): Told[] => [
+const productPageFields = (shop: Shop, page: ProductPage): Told[] => [
   ...productLayoutFields('Product pages', page),
   ['Delivery, in your words', page.deliveryWords],
   ['Returns, in your words', page.returnWords],
@@ -153,7 +154,7 @@ const contactFields = (contact: Contact): Told[] =>
   ]);
 
 /** What each of the settings is told as in a review; whoever adds one says it here, or it does not compile. */
-const told: { [K in keyof Settings]: (shop: ResolvedShop, value: Settings[K]) => Told[] } = {
+const told: { [K in keyof Settings]: (shop: Shop, value: Settings[K]) => Told[] } = {
   name: (_, name) => [['Name', name]],
   tagline: (_, tagline) => [['In one sentence', tagline]],
   currency: (_, currency) => [['Currency', currency]],
@@ -173,13 +174,39 @@ const told: { [K in keyof Settings]: (shop: ResolvedShop, value: Settings[K]) =>
   tax: (shop, tax) => taxFields(shop, tax),
   offers: (_, offers) => offerSettingsFields(offers),
   selling: (shop, selling) => sellingFields(shop, selling),
+  languages: (_, { others, glossary }) => [
+    ...others.map(({ locale, isOn, untranslated, synonyms }): Told => [
+      languageName(locale, 'en'),
+      [
+        isOn ? 'on the shop' : 'not on the shop',
+        untranslated === 'show' ? 'what is not translated is shown' : 'what is not translated is hidden',
+        synonyms.map(synonymWords).join('; '),
+      ]
+        .filter(Boolean)
+        .join('; '),
+    ]),
+    [
+      'Glossary',
+      glossary
+        .map(
+          ({ term, as }) =>
+            `${term}: ${Object.entries(as)
+              .map(([locale, words]) => `${words} (${locale})`)
+              .join(', ')}`,
+        )
+        .join('; '),
+    ],
+  ],
+  searches: (shop, { leads }) => [
+    ['Searches that lead to a page', leads.map(({ words, to }) => `“${words}”: ${linkWords(shop, to)}`).join('; ')],
+  ],
   synonyms: (_, synonyms) => [['Words that mean the same', synonyms.map(synonymWords).join('; ')]],
 };
 
 /** Settings of a shop in words, by label. */
-export const settingsFields = (shop: ResolvedShop, settings: Settings): Map<string, string> =>
+export const settingsFields = (shop: Shop, settings: Settings): Map<string, string> =>
   new Map(
     (Object.keys(told) as (keyof Settings)[]).flatMap((key) =>
-      (told[key] as (shop: ResolvedShop, value: unknown) => Told[])(shop, settings[key]),
+      (told[key] as (shop: Shop, value: unknown) => Told[])(shop, settings[key]),
     ),
   );

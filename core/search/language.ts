@@ -11,7 +11,9 @@ const fillers: Record<string, string> = {
 };
 
 /** Words in the many whose form for one no rule of a stemmer makes. */
+/** What a stemmer would take the wrong letters off; then words in the many that no rule of a stemmer makes one of. */
 const irregular: Record<string, Record<string, string>> = {
+  de: { gans: 'ganse', hals: 'halse', kurs: 'kurse', puls: 'pulse', kurses: 'kurse', kursen: 'kurse' },
   en: {
     calves: 'calf',
     children: 'child',
@@ -50,6 +52,16 @@ const stemmers: Record<string, string> = {
   sv: 'swedish',
 };
 
+/** Languages that write words together, with the letters that may stand between them; the longest first. */
+const links: Record<string, readonly string[]> = {
+  da: ['e', 's'],
+  de: ['en', 'er', 'es', 'n', 's', 'e'],
+  nl: ['en', 'er', 's', 'e'],
+  no: ['e', 's'],
+  nb: ['e', 's'],
+  sv: ['s', 'e'],
+};
+
 const languages = new Map<string, Language>();
 
 /** What is known of the language of a locale such as "en" or "de-AT"; of others, words stay as they are. */
@@ -74,6 +86,7 @@ export function languageOf(locale: string): Language {
       return stem;
     },
     isFiller: (word) => words.has(word),
+    ...(links[key] && { links: links[key] }),
   };
   languages.set(key, language);
   return language;

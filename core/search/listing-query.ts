@@ -1,5 +1,13 @@
 import type { Bitset } from './bitset';
+import type { TextIndex } from './text-index';
 import type { TextQuery } from './text-query';
+
+/** Texts of the products of an index, by the same slots. */
+export interface SearchedTexts {
+  index: TextIndex;
+  /** folded */
+  title: (slot: number) => string;
+}
 
 /** At least one of these values of the facet. */
 export interface ChoiceFilter {
@@ -42,6 +50,8 @@ export interface ListingQuery {
   variantBase?: Bitset;
   /** words as they were typed, or a query that was read */
   text?: string | TextQuery;
+  /** the texts that it is looked for in, where they are not those of the index: of another language */
+  texts?: SearchedTexts;
   /** AND across filters, OR inside one; those on variants must hold on one and the same variant */
   choices?: readonly ChoiceFilter[];
   ranges?: readonly RangeFilter[];

@@ -47,7 +47,8 @@ class Listing {
     scratch.reset();
     this.#base = scratch.copy(index.alive);
     if (query.base) this.#base.and(query.base);
-    const match = query.text === undefined ? undefined : index.text.search(query.text, index.alive.size, scratch);
+    const text = query.texts?.index ?? index.text;
+    const match = query.text === undefined ? undefined : text.search(query.text, index.alive.size, scratch);
     if (match) {
       this.#base.and(match.hits);
       this.#dropped = match.dropped;
@@ -266,9 +267,9 @@ class Listing {
     if (offset >= total || limit <= 0) return [];
     if (typeof sort !== 'string') return pick(sort.length, (i) => sort[i]!, products, offset, limit);
     if (sort === 'match' && this.#scores) {
-      const { language } = index.text;
-      if (typeof query.text === 'object' && language)
-        addTitleFit({ hits: products, scores: this.#scores }, query.text.stems, (slot) => index.title(slot), language);
+      const { index: text, title } = query.texts ?? { index: index.text, title: (slot: number) => index.title(slot) };
+      if (typeof query.text === 'object' && text.language)
+        addTitleFit({ hits: products, scores: this.#scores }, query.text.stems, title, text.language);
       return this.#bestMatches(products, this.#scores, offset, limit);
     }
     const order = index.order(sort);

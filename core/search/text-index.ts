@@ -18,6 +18,11 @@ const WITHOUT_HEAD = 0.45;
 export const lacking = (score: number, isHead: boolean): number =>
   Math.floor(score * (isHead ? WITHOUT_HEAD : WITHOUT_ONE));
 
+/** Shortest word that is looked for at the end of others, and fewest letters that stand before it there. */
+const MIN_TAIL = 4;
+const MIN_BEFORE = 3;
+const MOST_COMPOUNDS = 200;
+
 export interface WeightedText {
   /** a text; or several that stand in many products, such as names of tags, which filling an index reads once each */
   text: string | readonly string[];
@@ -54,6 +59,8 @@ export class TextIndex {
   #termsOf = new IdLists(8);
   /** scores by slot: of what is found, and of each part of a query */
   readonly #rooms: Uint32Array[] = [];
+  /** by word: the words that end in it */
+  readonly #compounds = new Map<string, string[]>();
   /** the words of the text being read: their ids, and by id their weight, which is 0 for all others */
   #met = new Uint32Array(256);
   #metCount = 0;
@@ -166,6 +173,7 @@ export class TextIndex {
 
   /** Makes these the texts of a slot. Words that it had before with the same weight are not touched. */
   set(slot: number, texts: readonly WeightedText[]): void {
+    this.#compounds.clear();
     const before = this.#termIds(slot);
     this.#read(texts);
     for (let i = 0; i < this.#metCount; i++) {
@@ -178,8 +186,33 @@ export class TextIndex {
   }
 
   remove(slot: number): void {
+    this.#compounds.clear();
     for (const id of this.#termIds(slot)) this.#removePosting(id, slot);
     this.#termsOf.set(slot, []);
+  }
+
+  /**
+   * Words of the texts that are one word with this at their end, the commonest first; none in languages that write words
+   * apart. O(words), once until a text changes.
+   */
+  compoundsOf(word: string, most: number): string[] {
+    const { language } = this;
+    if (!language?.links || word.length < MIN_TAIL) return [];
+    let found = this.#compounds.get(word);
+    if (!found) {
+      const words = this.#vocabulary.endings(word, language.stem(word), language.stem, MIN_BEFORE);
+      if (this.#compounds.size >= MOST_COMPOUNDS) this.#compounds.clear();
+      this.#compounds.set(
+        word,
+        (found = words.sort((a, b) => this.#countOf(b) - this.#countOf(a) || (a < b ? -1 : 1))),
+      );
+    }
+    return found.slice(0, most);
+  }
+
+  #countOf(word: string): number {
+    const { ids, isExact } = this.#vocabulary.reach(word);
+    return isExact ? this.#counts[ids[0]!]! : 0;
   }
 
   /** Is there a word in a query, and not only signs? */

@@ -50,6 +50,8 @@ export interface Language {
   stem: (word: string) => string;
   /** words that tell nothing of what is looked for, such as "for" */
   isFiller: (word: string) => boolean;
+  /** letters that may stand between words written as one, such as the s of "Werkzeugskasten"; absent where none are */
+  links?: readonly string[];
 }
 
 /** A query word for word: every word must be met, each may go on, and nothing is meant beside it. */

@@ -145,6 +145,24 @@ export class Vocabulary {
     return ids;
   }
 
+  /**
+   * Longer words that end in a typed one or in another form of it, such as "lenkdrachen" for "drachen", the rest of each at
+   * least so long. O(words).
+   */
+  endings(typed: string, stem: string, stemOf: (word: string) => string, rest: number): string[] {
+    const found: string[] = [];
+    const begin = stem.slice(0, Math.max(MIN_STEM, stem.length - 1));
+    for (let place = 0; place < this.size; place++) {
+      const word = this.#wordAt(place);
+      if (word.length < stem.length + rest) continue;
+      const at = word.lastIndexOf(begin);
+      if (at < rest) continue;
+      const tail = word.slice(at);
+      if (tail === typed || stemOf(tail) === stem) found.push(word);
+    }
+    return found;
+  }
+
   /** Does the word itself stand in some text? */
   holds(word: string): boolean {
     const place = this.#placeOf(word);

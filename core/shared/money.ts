@@ -53,6 +53,9 @@ export function formatMoney(minor: number, currency: string, locale = 'en'): str
 }
 
 /** "€24.00" or "€24.00–39.00" for a lowest and a highest price. */
-export function formatPriceRange(min: number, max: number, currency: string): string {
-  return min === max ? formatMoney(min, currency) : `${formatMoney(min, currency)}–${plainAmount(max)}`;
+export function formatPriceRange(min: number, max: number, currency: string, locale = 'en'): string {
+  if (min === max) return formatMoney(min, currency, locale);
+  return locale.startsWith('en')
+    ? `${formatMoney(min, currency, locale)}–${plainAmount(max)}`
+    : `${formatMoney(min, currency, locale)} – ${formatMoney(max, currency, locale)}`;
 }

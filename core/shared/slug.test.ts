@@ -25,6 +25,15 @@ describe('slugs', () => {
     expect(slugFrom('🪁')).toBe('untitled');
   });
 
+  test.each([
+    ['de', 'Schlitten & Möwen, größer', 'schlitten-und-moewen-groesser'],
+    ['da', 'Drager & Snører på Øen', 'drager-og-snoerer-paa-oeen'],
+    ['fr', 'Voiles & Mâts', 'voiles-et-mats'],
+    ['ja', 'A & B', 'a-b'],
+  ])('are spelled as %s spells them', (locale, words, slug) => {
+    expect(slugFrom(words, 'untitled', locale)).toBe(slug);
+  });
+
   test('that are taken get a number, and never become too long', () => {
     const taken = new Set(['kite', 'kite-2']);
     expect(freeSlug('kite', (slug) => taken.has(slug))).toBe('kite-3');

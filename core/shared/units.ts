@@ -53,8 +53,15 @@ export function readRange(typed: string, unit: string): { value: { min: number; 
     : { problem: 'The first number must not be above the second.' };
 }
 
+/** A measured number with the decimal mark of a language; with a point where none is given. */
+export const numberWords = (value: number, locale?: string) =>
+  locale === undefined
+    ? String(value)
+    : new Intl.NumberFormat(locale, { maximumFractionDigits: 3, useGrouping: false }).format(value);
+
 /** A weight as people read it: "350 g", "1.2 kg". */
-export const weightWords = (grams: number) => (grams < 1_000 ? `${grams} g` : `${grams / 1_000} kg`);
+export const weightWords = (grams: number, locale?: string) =>
+  grams < 1_000 ? `${grams} g` : `${numberWords(grams / 1_000, locale)} kg`;
 
 /** A duration as people read it: "90 min", "3 h", "2 h 30 min". */
 export function durationWords(minutes: number): string {
@@ -99,6 +106,8 @@ export function readDuration(typed: string): { value: number | null } | { proble
 }
 
 /** "35 × 12 × 4 cm", or "" for none */
-export function packageWords(size: { length: number; width: number; height: number } | null): string {
-  return size ? `${size.length / 10} × ${size.width / 10} × ${size.height / 10} cm` : '';
+export function packageWords(size: { length: number; width: number; height: number } | null, locale?: string): string {
+  if (!size) return '';
+  const edges = [size.length, size.width, size.height].map((edge) => numberWords(edge / 10, locale));
+  return `${edges.join(' × ')} cm`;
 }

@@ -1,8 +1,8 @@
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 
 /** `make`, called again only after the shop has changed. */
-export function cachedByVersion<T>(make: (shop: ResolvedShop) => T): (shop: ResolvedShop) => T {
-  const kept = new WeakMap<ResolvedShop, { version: number; value: T }>();
+export function cachedByVersion<T>(make: (shop: Shop) => T): (shop: Shop) => T {
+  const kept = new WeakMap<Shop, { version: number; value: T }>();
   return (shop) => {
     const known = kept.get(shop);
     if (known && known.version === shop.version) return known.value;

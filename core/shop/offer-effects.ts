@@ -3,7 +3,7 @@ import type { Offer } from '../model/offer';
 import { basketUnder, pricesPieces, reducesGoods } from '../pricing/offer-actions/offer-actions';
 import { byPriority, isCatalogOffer, lowestUnder, offeredPrice, type Piece } from '../pricing/offered-price';
 import { effectivePrice, marginOf } from '../pricing/price';
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 
 /** Why an offer does not simply reduce a product. */
 export type EffectNote =
@@ -43,13 +43,7 @@ function groupOf({ action }: Offer): number {
 
 type Variant = ProductDocument['variants'][number];
 
-function variantEffect(
-  shop: ResolvedShop,
-  product: ProductDocument,
-  variant: Variant,
-  offer: Offer,
-  others: readonly Offer[],
-) {
+function variantEffect(shop: Shop, product: ProductDocument, variant: Variant, offer: Offer, others: readonly Offer[]) {
   const terms = shop.offerTerms(product);
   const { price: now, wasPrice } = effectivePrice(product, variant, shop.now);
   const piece: Piece = { list: variant.price, sale: wasPrice === null ? null : now, cost: variant.cost };
@@ -102,7 +96,7 @@ const weight: Record<EffectNote, number> = {
 };
 
 /** The goods that an offer takes in, whether it holds or not. */
-function goodsOfOffer(shop: ResolvedShop, offer: Offer): ProductDocument[] {
+function goodsOfOffer(shop: Shop, offer: Offer): ProductDocument[] {
   const test = shop.offersNow.testOf(offer);
   return [...shop.products.values()].filter(
     (product) =>
@@ -117,7 +111,7 @@ function goodsOfOffer(shop: ResolvedShop, offer: Offer): ProductDocument[] {
  * What an offer does to each product that it takes in, beside the catalog offers that hold now: those to look at first, then
  * by the margin that is left. O(products × offers).
  */
-export function offerEffects(shop: ResolvedShop, offer: Offer): OfferEffect[] {
+export function offerEffects(shop: Shop, offer: Offer): OfferEffect[] {
   const others = (product: ProductDocument) => shop.offersOf(product.id).filter(({ id }) => id !== offer.id);
   return goodsOfOffer(shop, offer)
     .map((product): OfferEffect => {
@@ -157,7 +151,7 @@ const later = (a: string | null, b: string | null) => (a === null ? b : b === nu
 const earlier = (a: string | null, b: string | null) => (a === null ? b : b === null ? a : a < b ? a : b);
 
 /** The offers that meet one, by goods and time. */
-export function metOffers(shop: ResolvedShop, offer: Offer): MetOffer[] {
+export function metOffers(shop: Shop, offer: Offer): MetOffer[] {
   const goods = goodsOfOffer(shop, offer);
   return [...shop.offers.values()].flatMap((other): MetOffer[] => {
     if (other.id === offer.id || !other.isOn || !reducesGoods(other.action) || !reducesGoods(offer.action)) return [];
@@ -172,13 +166,7 @@ export function metOffers(shop: ResolvedShop, offer: Offer): MetOffer[] {
   });
 }
 
-function winner(
-  shop: ResolvedShop,
-  product: ProductDocument,
-  variant: Variant,
-  offer: Offer,
-  other: Offer,
-): MetOffer['wins'] {
+function winner(shop: Shop, product: ProductDocument, variant: Variant, offer: Offer, other: Offer): MetOffer['wins'] {
   if (offer.stacks && other.stacks) return 'both';
   if (!isCatalogOffer(offer) || !isCatalogOffer(other)) return undefined;
   const piece: Piece = { list: variant.price, sale: null, cost: variant.cost };

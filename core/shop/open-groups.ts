@@ -1,6 +1,6 @@
 import { statusAt } from '../products/status';
 import type { AddressedKind, ProductDocument } from '../model/document';
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 
 export type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
 
@@ -17,7 +17,7 @@ export const groupPath: Readonly<Record<GroupKind, string>> = { category: 'c', c
 export const addressPath: Readonly<Record<AddressedKind, string>> = { ...groupPath, product: 'p', page: 'page' };
 
 /** The groups of a kind by id. */
-export function groupsOf(shop: ResolvedShop, kind: GroupKind) {
+export function groupsOf(shop: Shop, kind: GroupKind) {
   return { category: shop.categories, collection: shop.collections, brand: shop.brands, tag: shop.tags }[kind];
 }
 
@@ -25,7 +25,8 @@ export function groupsOf(shop: ResolvedShop, kind: GroupKind) {
  * Do shoppers meet the listing of this group now? A category is closed by any above it that is off; a collection is open
  * from its first to its last day; brands and tags only where they are to be listed.
  */
-export function isOpen(shop: ResolvedShop, { kind, id }: GroupRef): boolean {
+export function isOpen(shop: Shop, { kind, id }: GroupRef): boolean {
+  if (shop.isUntold(kind, id)) return false;
   switch (kind) {
     case 'category': {
       const path = shop.tree.path(id);
@@ -41,13 +42,15 @@ export function isOpen(shop: ResolvedShop, { kind, id }: GroupRef): boolean {
 }
 
 /** The address of an open group's listing; undefined while shoppers do not meet it. */
-export function urlOfGroup(shop: ResolvedShop, group: GroupRef): string | undefined {
+export function urlOfGroup(shop: Shop, group: GroupRef): string | undefined {
   if (!isOpen(shop, group)) return undefined;
   return `/${groupPath[group.kind]}/${groupsOf(shop, group.kind).get(group.id)!.slug}`;
 }
 
 /** A product that shoppers can open the page of now; undefined for any other. */
-export function productOnShop(shop: ResolvedShop, id: string | undefined): ProductDocument | undefined {
+export function productOnShop(shop: Shop, id: string | undefined): ProductDocument | undefined {
   const product = shop.products.get(id ?? '');
-  return product && statusAt(product, shop.now) === 'live' ? product : undefined;
+  return product && statusAt(product, shop.now) === 'live' && !shop.isUntold('product', product.id)
+    ? product
+    : undefined;
 }

@@ -1,5 +1,5 @@
 import type { Bitset } from '../search/bitset';
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 
 interface SharedGoods {
   a: string;
@@ -21,7 +21,7 @@ export interface Overlap {
  * Which collections share how many of the listed products at `now` (seconds since 1970), and how many collections a product
  * is in. Walks each product's collections: O(products × their collections²).
  */
-export function overlapOf(shop: ResolvedShop, now: number): Overlap {
+export function overlapOf(shop: Shop, now: number): Overlap {
   const ids = [...shop.collections.keys()];
   const sets: Bitset[] = ids.map((id) => shop.memberships.of(id, now));
   const of: number[][] = [];

@@ -4,7 +4,14 @@ import { CategoryTree } from '../groups/category-tree';
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
 import { nextMoment } from '../products/status';
-import type { DocumentBodies, DocumentKind, ProductDocument, Redirect, ShopDocument } from '../model/document';
+import type {
+  AddressedKind,
+  DocumentBodies,
+  DocumentKind,
+  ProductDocument,
+  Redirect,
+  ShopDocument,
+} from '../model/document';
 import { Bitset } from '../search/bitset';
 import type { FinderEntry, FinderSource } from '../search/entry';
 import { FinderIndex } from '../search/finder-index';
@@ -33,9 +40,18 @@ import {
   type DaySales,
   type FactSources,
 } from './facts';
+import type { ChosenListing } from '../model/chosen-listing';
 import type { Embed } from '../model/embed';
 import type { Feed } from '../model/feed';
+import type { Forward } from '../model/forward';
 import type { Offer } from '../model/offer';
+import { THE_ONE, wordingKey, type Wording } from '../model/wording';
+import { sayerOf, type WordKey } from '../languages/fixed/fixed-words';
+import type { Say } from '../languages/fixed/say';
+import type { SearchedTexts } from '../search/listing-query';
+import { cachedByVersion } from './cached-by-version';
+import type { Shop } from './shop';
+import { ownWordsOf, TranslatedShop } from './translated-shop';
 import type { Page } from '../model/page';
 import { offeredPrice, type OfferedPrice, type OfferTerms } from '../pricing/offered-price';
 import { effectivePrice, type EffectivePrice } from '../pricing/price';
@@ -125,6 +141,12 @@ export class ResolvedShop {
   readonly feeds: ReadonlyMap<string, Feed> = this.#documents.feeds;
   /** by their keys */
   readonly redirects: ReadonlyMap<string, Redirect> = this.#documents.redirects;
+  /** by their paths */
+  readonly forwards: ReadonlyMap<string, Forward> = this.#documents.forwards;
+  /** listings that were chosen for search engines */
+  readonly chosen: ReadonlyMap<string, ChosenListing> = this.#documents.chosen;
+  readonly wordings: ReadonlyMap<string, Wording> = this.#documents.wordings;
+  readonly wordingDrafts: ReadonlyMap<string, Wording> = this.#documents.wordingDrafts;
   readonly bundles = new Bundles(this);
   readonly memberships = new Memberships(this);
   readonly offersNow = new ShopOffers(this);
@@ -139,6 +161,12 @@ export class ResolvedShop {
   readonly #offered = new Map<string, { offers: readonly Offer[]; before: ProductFacts }>();
   /** a number for each thing by which goods are told apart when they are mixed */
   readonly #numbers = new Map<string, number>();
+  readonly #inLanguages = new Map<string, TranslatedShop>();
+  readonly #fixed = cachedByVersion((shop: Shop) => {
+    const { locale } = shop.settings;
+    const own = ownWordsOf(shop.main.wordings.get(wordingKey({ locale, kind: 'words', id: THE_ONE })));
+    return { own, say: sayerOf(locale, own) };
+  });
   /** what the index reads when somebody asks for it */
   readonly #source: FinderSource = {
     number: (id, column) => {
@@ -165,6 +193,54 @@ export class ResolvedShop {
 
   get settings(): Settings {
     return this.#documents.settings;
+  }
+
+  /** The shop in the language that it is written in. */
+  get main(): ResolvedShop {
+    return this;
+  }
+
+  /** The texts by which products are found. */
+  get texts(): SearchedTexts {
+    return { index: this.index.text, title: (slot) => this.index.title(slot) };
+  }
+
+  /** The order of titles: one that the index keeps, or slots. */
+  get titleOrder(): string | ArrayLike<number> {
+    return 'title';
+  }
+
+  /** Says the fixed words of the shop. */
+  get say(): Say<WordKey> {
+    return this.#fixed(this).say;
+  }
+
+  /** Words that the seller put in place of those that are shipped, by their paths. */
+  get ownWords(): Readonly<Record<string, string>> {
+    return this.#fixed(this).own;
+  }
+
+  /** True for what shoppers of this language do not meet because nobody has translated it: never in the main one. */
+  isUntold(_kind: AddressedKind, _id: string): boolean {
+    return false;
+  }
+
+  /** The document of a product in the main language. */
+  inMain(product: ProductDocument): ProductDocument {
+    return product;
+  }
+
+  /**
+   * The shop in one of its languages; itself in the main one, or in one that it does not speak. With drafts: also with
+   * translations that nobody has looked at yet.
+   */
+  inLanguage(locale: string | undefined, withDrafts = false): Shop {
+    const language = this.settings.languages.others.find((each) => each.locale === locale);
+    if (!language) return this;
+    const key = `${language.locale} ${withDrafts}`;
+    let shop = this.#inLanguages.get(key);
+    if (!shop) this.#inLanguages.set(key, (shop = new TranslatedShop(this, language.locale, withDrafts)));
+    return shop;
   }
 
   get language(): Language {

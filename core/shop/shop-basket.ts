@@ -10,7 +10,7 @@ import { isCatalogOffer } from '../pricing/offered-price';
 import { effectivePrice, lessPercent } from '../pricing/price';
 import { taxOfCountry } from '../pricing/tax';
 import { productOnShop } from './open-groups';
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 
 type VariantOf = ProductDocument['variants'][number];
 
@@ -54,7 +54,7 @@ const variantOf = (product: ProductDocument | undefined, id: string) =>
   product?.variants.find((each) => each.id === id);
 
 /** The parts of one bundle as they were chosen; undefined where the choice does not fit it any more. */
-function chosenParts(shop: ResolvedShop, product: ProductDocument, entry: BasketEntry): Taken[] | undefined {
+function chosenParts(shop: Shop, product: ProductDocument, entry: BasketEntry): Taken[] | undefined {
   const facts = shop.bundles.get(product.id);
   if (!facts) return undefined;
   const taken: Taken[] = [];
@@ -74,7 +74,7 @@ function chosenParts(shop: ResolvedShop, product: ProductDocument, entry: Basket
 const sum = (numbers: readonly number[]) => numbers.reduce((all, each) => all + each, 0);
 
 /** What one piece of a line costs before offers. */
-function lineOf(shop: ResolvedShop, { product, variant, entry, parts }: Omit<MetLine, 'line' | 'most'>): BasketLine {
+function lineOf(shop: Shop, { product, variant, entry, parts }: Omit<MetLine, 'line' | 'most'>): BasketLine {
   const { key, quantity, value } = entry;
   const common = {
     key,
@@ -126,7 +126,7 @@ const isOrdered = (product: ProductDocument) => product.whenSoldOut === 'order';
  * The lines of a basket as the shop is now. Lines that take of the same stock, bundles by their parts included, share it in
  * the order in which they stand. O(lines × parts).
  */
-function metBasket(shop: ResolvedShop, { entries }: Pick<BasketContents, 'entries'>): MetBasket {
+function metBasket(shop: Shop, { entries }: Pick<BasketContents, 'entries'>): MetBasket {
   const met: MetBasket = { lines: [], gone: [] };
   const taken = new Map<string, number>();
   for (const entry of entries) {
@@ -200,7 +200,7 @@ export interface ShopBasket extends MetBasket {
 
 /** A whole basket at the shop's moment: what is in it, what it costs, and how it can be delivered. */
 export function shopBasket(
-  shop: ResolvedShop,
+  shop: Shop,
   contents: BasketContents,
   shopper: ShopperTerms,
   chosen: { paymentId?: string } = {},
@@ -210,16 +210,18 @@ export function shopBasket(
   const places = deliveredTo(selling);
   const country = contents.country !== null && places.includes(contents.country) ? contents.country : places[0]!;
   const byKey = new Map(met.lines.map((each) => [each.line.key, each]));
+  const { running } = shop.offersNow;
+  const inMain = new Map(running.offers.map((offer) => [offer.id, offer]));
   const takes = (offer: Offer, { key, productId }: BasketLine) => {
     const { product } = byKey.get(key)!;
     // Its parts have their own: what they cost under them is in its price.
     if (isCatalogOffer(offer) && product.bundle?.pricing.how === 'parts') return false;
-    return shop.offersNow.running.takes(offer, shop.factsBefore(productId)!);
+    return running.takes(inMain.get(offer.id)!, shop.factsBefore(productId)!);
   };
   const payment = selling.payments.find(({ id }) => id === chosen.paymentId);
   const input = {
     lines: met.lines.map(({ line }) => line),
-    offers: shop.offersNow.running.offers,
+    offers: running.offers.map((offer) => shop.offers.get(offer.id) ?? offer),
     takes,
     ...shopper,
     country,

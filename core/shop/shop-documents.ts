@@ -1,13 +1,16 @@
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
 import type { DocumentKind, ProductDocument, Redirect } from '../model/document';
+import type { ChosenListing } from '../model/chosen-listing';
 import type { Embed } from '../model/embed';
 import type { Feed } from '../model/feed';
+import type { Forward } from '../model/forward';
 import { MetOptions } from './met-options';
 import type { Offer } from '../model/offer';
 import { type Page } from '../model/page';
 import { emptySettings, settingsOf, type Settings } from '../model/settings';
 import { emptyMenu, type Menu } from '../model/menu';
+import type { Wording } from '../model/wording';
 
 type MappedKind = Exclude<DocumentKind, 'menu' | 'settings' | 'product'>;
 
@@ -29,6 +32,10 @@ export class ShopDocuments {
   readonly embeds = new Map<string, Embed>();
   readonly feeds = new Map<string, Feed>();
   readonly redirects = new Map<string, Redirect>();
+  readonly forwards = new Map<string, Forward>();
+  readonly chosen = new Map<string, ChosenListing>();
+  readonly wordings = new Map<string, Wording>();
+  readonly wordingDrafts = new Map<string, Wording>();
   menu: Menu = emptyMenu;
   settings: Settings = emptySettings;
   readonly options = new MetOptions();
@@ -83,6 +90,10 @@ export class ShopDocuments {
       'embed',
       'feed',
       'redirect',
+      'forward',
+      'chosenListing',
+      'wording',
+      'wordingDraft',
     ] as const)
       fill(this.#mapOf(kind) as Map<string, unknown>, other.#mapOf(kind));
     fill(this.#slugs, other.#slugs);
@@ -103,6 +114,10 @@ export class ShopDocuments {
       embed: this.embeds,
       feed: this.feeds,
       redirect: this.redirects,
+      forward: this.forwards,
+      chosenListing: this.chosen,
+      wording: this.wordings,
+      wordingDraft: this.wordingDrafts,
     }[kind];
   }
 

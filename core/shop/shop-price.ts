@@ -1,9 +1,9 @@
 import type { ProductDocument } from '../model/document';
 import type { EffectivePrice } from '../pricing/price';
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 
 /** A price that was asked in the 30 days before is the most that shoppers are told it was. */
-function honest(shop: ResolvedShop, variantId: string, { price, wasPrice }: EffectivePrice): EffectivePrice {
+function honest(shop: Shop, variantId: string, { price, wasPrice }: EffectivePrice): EffectivePrice {
   if (wasPrice === null) return { price, wasPrice };
   const was = Math.min(wasPrice, shop.inputs.lowestBefore?.(variantId) ?? wasPrice);
   return { price, wasPrice: was > price ? was : null };
@@ -11,7 +11,7 @@ function honest(shop: ResolvedShop, variantId: string, { price, wasPrice }: Effe
 
 /** What one piece costs now; of a bundle priced by its parts, the least it can come to. */
 export function shopPrice(
-  shop: ResolvedShop,
+  shop: Shop,
   product: ProductDocument,
   variant: ProductDocument['variants'][number],
 ): EffectivePrice {
@@ -20,7 +20,7 @@ export function shopPrice(
 }
 
 /** Pieces left of a variant, or how often a bundle can be made; null when there is no end. */
-export function shopStock(shop: ResolvedShop, product: ProductDocument, variantId: string): number | null {
+export function shopStock(shop: Shop, product: ProductDocument, variantId: string): number | null {
   const facts = shop.bundles.get(product.id);
   if (!facts) return shop.stock(variantId);
   return Number.isFinite(facts.stock) ? facts.stock : null;

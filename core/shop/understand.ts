@@ -8,7 +8,7 @@ import { readMeasure } from '../shared/units';
 import { cachedByVersion } from './cached-by-version';
 import { colourCalled, colourMeant, coloursOf } from './colours';
 import { isOpen, type GroupKind, type GroupRef } from './open-groups';
-import type { ResolvedShop } from './resolved-shop';
+import type { Shop } from './shop';
 import { sheetsInOrder } from './shop-fields';
 
 /** How much it counts, for each word, to be in a group of that name; in one whose name has the word last, or somewhere. */
@@ -58,10 +58,14 @@ interface Names {
   otherwise: Map<string, string[][]>;
 }
 
+/** Shortest word that counts at the end of another, and fewest letters that stand before it there. */
+const MIN_TAIL = 4;
+const MIN_BEFORE = 3;
+
 const kinds: readonly GroupKind[] = ['category', 'collection', 'tag', 'brand'];
 
 /** What groups are called, and what the seller says to mean the same, by the stems of the words. */
-function namesOf(shop: ResolvedShop): Names {
+function namesOf(shop: Shop): Names {
   const { language } = shop;
   const names: Names = { whole: new Map(), part: new Map(), otherwise: new Map() };
   const tellingOf = (name: string) => wordsOf(name).filter((word) => !language.isFiller(word));
@@ -102,12 +106,12 @@ function namesOf(shop: ResolvedShop): Names {
 
 const names = cachedByVersion(namesOf);
 
-function setOf(shop: ResolvedShop, { kind, id }: GroupRef): Bitset {
+function setOf(shop: Shop, { kind, id }: GroupRef): Bitset {
   if (kind === 'collection') return shop.memberships.of(id, shop.now);
   return shop.index.posting(kind, id) ?? new Bitset(shop.index.alive.size);
 }
 
-const groupMeaning = (shop: ResolvedShop, at: GroupRef, score: number): Meaning => ({
+const groupMeaning = (shop: Shop, at: GroupRef, score: number): Meaning => ({
   set: setOf(shop, at),
   score,
   what: `${at.kind}:${at.id}`,
@@ -117,7 +121,7 @@ const groupMeaning = (shop: ResolvedShop, at: GroupRef, score: number): Meaning 
 const variantsByColour = cachedByVersion(() => new Map<string, Bitset>());
 
 /** The variants that have a value whose swatch would be called by this colour; undefined when there are none. */
-function variantsIn(shop: ResolvedShop, colour: string): Bitset | undefined {
+function variantsIn(shop: Shop, colour: string): Bitset | undefined {
   const byColour = variantsByColour(shop);
   if (byColour.size === 0)
     for (const [key, { swatches }] of shop.options)
@@ -132,7 +136,7 @@ function variantsIn(shop: ResolvedShop, colour: string): Bitset | undefined {
 }
 
 /** Products with a spec that is the measure typed, such as "180 cm" or "1.8 m", or whose range holds it. */
-function measured(shop: ResolvedShop, typed: string): Bitset | undefined {
+function measured(shop: Shop, typed: string): Bitset | undefined {
   const { index } = shop;
   const [, unit = ''] = /^[\d.,]+\s*(.*)$/.exec(typed) ?? [];
   let found: Bitset | undefined;
@@ -160,7 +164,7 @@ function measured(shop: ResolvedShop, typed: string): Bitset | undefined {
 const MEASURED = /(\d+(?:[.,]\d+)?)\s?([a-z]{1,5})\b/gi;
 
 /** What is left of a query when the measures in it are read, and those. */
-function measuresOf(shop: ResolvedShop, query: string): { rest: string; parts: QueryPart[] } {
+function measuresOf(shop: Shop, query: string): { rest: string; parts: QueryPart[] } {
   const parts: QueryPart[] = [];
   const rest = query.replace(MEASURED, (typed: string, number: string) => {
     const set = measured(shop, typed);
@@ -180,7 +184,7 @@ function measuresOf(shop: ResolvedShop, query: string): { rest: string; parts: Q
 }
 
 /** What one word means by itself: a colour, or a word of the name of a group. */
-function meaningsOfWord(shop: ResolvedShop, { text, stem = text, isFinished }: QueryWord): Meaning[] {
+function meaningsOfWord(shop: Shop, { text, stem = text, isFinished }: QueryWord): Meaning[] {
   const { part: byPart, whole: byWhole } = names(shop);
   const meanings: Meaning[] = [];
   const colour = colourCalled(text);
@@ -198,47 +202,68 @@ function meaningsOfWord(shop: ResolvedShop, { text, stem = text, isFinished }: Q
     for (const [name, groups] of byPart)
       if (name !== stem && name.startsWith(text)) for (const group of groups) met(group, name);
   }
+  // "Segeltuch" is "Tuch", too.
+  if (shop.language.links && stem.length >= MIN_TAIL)
+    for (const [name, groups] of byWhole)
+      if (name.length >= stem.length + MIN_BEFORE && name.endsWith(stem))
+        for (const { at } of groups) meanings.push(groupMeaning(shop, at, part[at.kind].last));
   return meanings;
 }
 
-const wordOf = (shop: ResolvedShop, text: string, isFinished: boolean): QueryWord => ({
+const wordOf = (shop: Shop, text: string, isFinished: boolean): QueryWord => ({
   text,
   stem: shop.language.stem(text),
   isFinished,
 });
 
+/** Does the word stand in the name of a group? */
+function isNamed(shop: Shop, word: string): boolean {
+  const { whole: byWhole, part: byPart } = names(shop);
+  const stem = shop.language.stem(word);
+  return byWhole.has(stem) || byPart.has(stem);
+}
+
 /** The word that was meant where the typed one is a slip of the hand; itself for all others. */
-function corrected(shop: ResolvedShop, typed: string): string {
-  const { text } = shop.index;
-  const isNamed = (word: string) => names(shop).whole.has(word) || names(shop).part.has(word);
-  if (isNamed(shop.language.stem(typed)) || names(shop).otherwise.has(shop.language.stem(typed)) || colourCalled(typed))
-    return typed;
+function corrected(shop: Shop, typed: string): string {
+  const { index: text } = shop.texts;
+  if (isNamed(shop, typed) || names(shop).otherwise.has(shop.language.stem(typed)) || colourCalled(typed)) return typed;
   if (text.knows(typed) || typed.length < MIN_SLIP_LENGTH) return typed;
   return text.correct(typed) ?? colourMeant(typed) ?? typed;
 }
 
 /** The words of a query, each as it was meant. */
-export const meantWords = (shop: ResolvedShop, words: readonly string[]): string[] =>
+export const meantWords = (shop: Shop, words: readonly string[]): string[] =>
   words.map((word) => corrected(shop, word));
 
+/** A word stands at the end of so many others that are looked for with it. */
+const MOST_COMPOUNDS = 24;
+
 /** A word written in two, where both stand in some text; the longest beginning counts. */
-function apart(shop: ResolvedShop, { text }: QueryWord): QueryWord[][] {
-  const index = shop.index.text;
+function apart(shop: Shop, { text }: QueryWord): QueryWord[][] {
+  const isKnown = (word: string) => isNamed(shop, word) || shop.texts.index.knows(word);
   for (let at = text.length - 3; at >= 3; at--) {
-    const [a, b] = [text.slice(0, at), text.slice(at)];
-    if (index.knows(a) && index.knows(b)) return [[a, b].map((each) => wordOf(shop, each, true))];
+    const [whole, b] = [text.slice(0, at), text.slice(at)];
+    if (!isKnown(b)) continue;
+    // In some languages letters stand between the two.
+    const link = shop.language.links?.find((letters) => whole.endsWith(letters) && whole.length >= letters.length + 3);
+    const a = [whole, ...(link ? [whole.slice(0, -link.length)] : [])].find(isKnown);
+    if (a !== undefined) return [[a, b].map((each) => wordOf(shop, each, true))];
   }
+  // What stands before the last word may be new to the shop: "Ersatzteile" are parts all the same.
+  if (shop.language.links)
+    for (let at = 3; at <= text.length - MIN_TAIL; at++)
+      if (isKnown(text.slice(at))) return [[wordOf(shop, text.slice(at), true)]];
   return [];
 }
 
 /** The groups whose whole name this is. */
-const wholeNames = (shop: ResolvedShop, key: string, words: number): Meaning[] =>
+const wholeNames = (shop: Shop, key: string, words: number): Meaning[] =>
   (names(shop).whole.get(key) ?? []).map(({ at, share }) =>
     groupMeaning(shop, at, Math.round(whole[at.kind] * words * share)),
   );
 
 /** The word that says what is looked for: the last one, or the last before a filler such as "for" or "with". */
-function headOf(shop: ResolvedShop, all: readonly string[]): string | undefined {
+function headOf(shop: Shop, all: readonly string[]): string | undefined {
   const isTelling = (word: string) => !shop.language.isFiller(word);
   const first = all.findIndex(isTelling);
   const end = all.findIndex((word, i) => i > first && !isTelling(word));
@@ -246,7 +271,7 @@ function headOf(shop: ResolvedShop, all: readonly string[]): string | undefined 
 }
 
 /** The words from one place on that are looked for together, as many as have a name, another way to be said, or are one word. */
-function partAt(shop: ResolvedShop, words: readonly QueryWord[]): { length: number; part: QueryPart } {
+function partAt(shop: Shop, words: readonly QueryWord[]): { length: number; part: QueryPart } {
   const { whole: groups, otherwise } = names(shop);
   const stems = (count: number) => words.slice(0, count).map(({ text, stem = text }) => stem);
   const joined = (count: number) =>
@@ -256,15 +281,24 @@ function partAt(shop: ResolvedShop, words: readonly QueryWord[]): { length: numb
       .join('');
   let length = Math.min(MOST_WORDS, words.length);
   const isOne = (count: number) =>
-    groups.has(stems(count).join(' ')) || otherwise.has(stems(count).join(' ')) || shop.index.text.knows(joined(count));
+    groups.has(stems(count).join(' ')) ||
+    otherwise.has(stems(count).join(' ')) ||
+    shop.texts.index.knows(joined(count));
   while (length > 1 && !isOne(length)) length--;
   const own = words.slice(0, length);
   const others = otherwise.get(stems(length).join(' ')) ?? [];
   const [word] = own;
   const together = shop.language.stem(joined(length));
-  const isKnown = shop.index.text.knows(joined(length));
+  const isKnown = shop.texts.index.knows(joined(length));
   const split = length === 1 && word!.text.length >= MIN_SPLIT && others.length === 0 ? apart(shop, word!) : [];
+  const heads = shop.language.links ? split.flatMap((way) => way.slice(-1)) : [];
   const meanings = [
+    ...heads.flatMap((head) =>
+      meaningsOfWord(shop, head).map((meaning) => ({
+        ...meaning,
+        score: Math.round(meaning.score * (isKnown ? OTHERWISE : 1)),
+      })),
+    ),
     ...wholeNames(shop, stems(length).join(' '), length),
     ...(length > 1 ? wholeNames(shop, together, length) : meaningsOfWord(shop, word!)),
     ...others.flatMap((way) =>
@@ -283,6 +317,11 @@ function partAt(shop: ResolvedShop, words: readonly QueryWord[]): { length: numb
         ...others.map((way) => way.map((text) => wordOf(shop, text, true))),
         // Where the word itself is known, what it is in two is less surely meant.
         ...(isKnown ? split : []),
+        // Where words are written together, the last of them says what it is.
+        ...heads.map((head) => [head]),
+        ...(length === 1
+          ? shop.texts.index.compoundsOf(word!.text, MOST_COMPOUNDS).map((each) => [wordOf(shop, each, true)])
+          : []),
       ],
       compounds: length > 1 && isKnown ? [[wordOf(shop, joined(length), true)]] : isKnown ? [] : split,
       meanings,
@@ -295,7 +334,7 @@ function partAt(shop: ResolvedShop, words: readonly QueryWord[]): { length: numb
  * groups, colours and measures stand for their goods; what the seller said to mean the same counts too. The last word may go
  * on, unless a space follows it. Where fewer goods than `fillTo` have all of it, those follow that come close.
  */
-export function understand(shop: ResolvedShop, query: string, fillTo = 0): TextQuery {
+export function understand(shop: Shop, query: string, fillTo = 0): TextQuery {
   const { language } = shop;
   const { rest, parts } = measuresOf(shop, query.slice(0, 400));
   const all = queryWords(rest);
@@ -333,7 +372,7 @@ export function understand(shop: ResolvedShop, query: string, fillTo = 0): TextQ
 }
 
 /** The variants that a query speaks of by their colour, so that a card can show one of them; undefined when it does not. */
-export function variantsMeant(shop: ResolvedShop, query: string): Bitset | undefined {
+export function variantsMeant(shop: Shop, query: string): Bitset | undefined {
   for (const word of queryWords(query)) {
     const colour = colourCalled(corrected(shop, word));
     const variants = colour === undefined ? undefined : variantsIn(shop, colour);

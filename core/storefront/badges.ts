@@ -4,7 +4,7 @@ import { hourOf } from '../shared/moment';
 import { membersOf } from '../rules/members';
 import type { Bitset } from '../search/bitset';
 import { cachedByVersion } from '../shop/cached-by-version';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import type { CardBadge } from './views';
 
 const DAY = 86_400_000;
@@ -20,7 +20,7 @@ export interface BadgeFacts {
 /** The goods that the rule of each badge takes in, until the shop changes. */
 const takenIn = cachedByVersion(() => new Map<string, Bitset>());
 
-function isTaken(shop: ResolvedShop, { id, rule }: Badge, slot: number): boolean {
+function isTaken(shop: Shop, { id, rule }: Badge, slot: number): boolean {
   if (!rule) return false;
   const known = takenIn(shop);
   let members = known.get(id);
@@ -30,7 +30,7 @@ function isTaken(shop: ResolvedShop, { id, rule }: Badge, slot: number): boolean
 
 /** What a badge says of a product, with its numbers filled in; undefined where it does not say anything of it. */
 function said(
-  shop: ResolvedShop,
+  shop: Shop,
   badge: Badge,
   product: ProductDocument,
   slot: number,
@@ -54,7 +54,7 @@ function said(
 }
 
 /** The badges on the card of a product, the first ones that hold, at most as many as the seller wants on one card. */
-export function badgesOf(shop: ResolvedShop, product: ProductDocument, slot: number, facts: BadgeFacts): CardBadge[] {
+export function badgesOf(shop: Shop, product: ProductDocument, slot: number, facts: BadgeFacts): CardBadge[] {
   const { badges, mostBadges } = shop.settings.cards;
   const found: CardBadge[] = [];
   for (const badge of badges) {

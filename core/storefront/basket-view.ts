@@ -4,24 +4,24 @@ import type { BasketRefusal } from '../pricing/basket/basket-terms';
 import { deliveredTo, type DeliveryRefusal } from '../pricing/basket/delivery';
 import { variantName } from '../products/variants';
 import { formatMoney } from '../shared/money';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import type { LineProblem, MetLine, ShopBasket } from '../shop/shop-basket';
 import type { BasketView } from './basket-shapes';
 import { pictureOf, pictureView } from './card';
 
 type BasketLineView = BasketView['lines'][number];
 
-const goneWords: Record<LineProblem, string> = {
-  gone: 'This is not in the shop any more.',
-  soldOut: 'This is sold out.',
-  choice: 'What you chose is not offered any more: please choose again.',
-};
+const goneWords = {
+  gone: 'basket.gone',
+  soldOut: 'basket.lineSoldOut',
+  choice: 'basket.chooseAgain',
+} as const satisfies Record<LineProblem, string>;
 
-const deliveryWords: Record<DeliveryRefusal, string> = {
-  country: 'Not to this country',
-  tooMuch: 'This is too much for it',
-  tooLarge: 'This is too large for it',
-};
+const deliveryWords = {
+  country: 'basket.notToThisCountry',
+  tooMuch: 'basket.tooMuch',
+  tooLarge: 'basket.tooLarge',
+} as const satisfies Record<DeliveryRefusal, string>;
 
 /** What a bundle is made of: "2 × Standard line 30 m"; nothing for other products. */
 export function partWords({ parts, product }: Pick<MetLine, 'parts' | 'product'>): string[] {
@@ -38,38 +38,46 @@ function hintWords(
   refusal: BasketRefusal,
   isCoded: boolean,
   money: (amount: number) => string,
+  say: Shop['say'],
 ): string | undefined {
   switch (refusal.why) {
     case 'subtotal':
-      return `${money(refusal.missing)} more for “${name}”`;
+      return say('basket.moreFor', { missing: money(refusal.missing), name });
     case 'pieces':
-      return `${refusal.missing} more ${refusal.missing === 1 ? 'piece' : 'pieces'} for “${name}”`;
+      return say('basket.piecesFor', { count: refusal.missing, name });
     case 'noGoods':
-      return isCoded ? 'This code is for other goods.' : undefined;
+      return isCoded ? say('basket.codeOtherGoods') : undefined;
     case 'country':
-      return isCoded ? 'This code does not hold for your country.' : undefined;
+      return isCoded ? say('basket.codeCountry') : undefined;
     case 'firstOrder':
-      return isCoded ? 'This code is for a first order.' : undefined;
+      return isCoded ? say('basket.codeFirst') : undefined;
     case 'usedUp':
-      return isCoded ? 'This code is used up.' : undefined;
+      return isCoded ? say('basket.codeUsed') : undefined;
     case 'better':
-      return isCoded ? 'You already pay less than with this code.' : undefined;
+      return isCoded ? say('basket.codeBetter') : undefined;
     case 'nothingOff':
     case 'atFloor':
-      return isCoded ? 'This code takes nothing off these goods.' : undefined;
+      return isCoded ? say('basket.codeNothing') : undefined;
     case 'noDelivery':
-      return isCoded ? 'Delivery is free already.' : undefined;
+      return isCoded ? say('basket.codeDelivery') : undefined;
   }
 }
 
-function noticesOf({ entry, line }: MetLine, unit: number, money: (amount: number) => string): string[] {
+function noticesOf(
+  { entry, line }: MetLine,
+  unit: number,
+  money: (amount: number) => string,
+  say: Shop['say'],
+): string[] {
   return [
-    ...(entry.seen !== null && entry.seen !== unit ? [`The price changed: it was ${money(entry.seen)}`] : []),
-    ...(line.quantity < entry.quantity ? [`Only ${line.quantity} left: you wanted ${entry.quantity}`] : []),
+    ...(entry.seen !== null && entry.seen !== unit ? [say('basket.priceChanged', { price: money(entry.seen) })] : []),
+    ...(line.quantity < entry.quantity
+      ? [say('basket.onlyLeft', { left: line.quantity, wanted: entry.quantity })]
+      : []),
   ];
 }
 
-function removedView(shop: ResolvedShop, removed: BasketEntry | null): BasketView['removed'] {
+function removedView(shop: Shop, removed: BasketEntry | null): BasketView['removed'] {
   const product = removed && shop.products.get(removed.productId);
   return product ? { key: removed.key, title: product.title, quantity: removed.quantity } : null;
 }
@@ -87,7 +95,7 @@ export function giftCardsPay(total: number, cards: readonly { code: string; left
 
 /** The view of a basket. `cards`: gift cards that were typed; `unknown`: codes that nobody knows, with why. */
 export function basketView(
-  shop: ResolvedShop,
+  shop: Shop,
   basket: ShopBasket,
   beside: {
     note: string;
@@ -96,7 +104,7 @@ export function basketView(
     unknown: readonly { code: string; words: string }[];
   },
 ): BasketView {
-  const { settings } = shop;
+  const { settings, say } = shop;
   const { price } = basket;
   const money = (amount: number) => formatMoney(amount, settings.currency, settings.locale);
   const { pays, due } = giftCardsPay(price.total, beside.cards);
@@ -117,15 +125,15 @@ export function basketView(
       unit,
       total,
       reductions: reductions.map(({ name, off }) => ({ name, off })),
-      notices: noticesOf(met, unit, money),
+      notices: noticesOf(met, unit, money, say),
     };
   });
   return {
     lines,
     gone: basket.gone.map(({ entry, problem, title }) => ({
       key: entry.key,
-      title: title ?? 'Something that was here',
-      why: goneWords[problem],
+      title: title ?? say('basket.something'),
+      why: say(goneWords[problem]),
     })),
     removed: removedView(shop, beside.removed),
     count: lines.reduce((sum, { quantity }) => sum + quantity, 0),
@@ -140,7 +148,7 @@ export function basketView(
     hints: [
       ...beside.unknown.map(({ code, words }) => ({ code, words })),
       ...price.refused.flatMap((refusal) => {
-        const words = hintWords(refusal.name, refusal, refusal.code !== null, money);
+        const words = hintWords(refusal.name, refusal, refusal.code !== null, money, say);
         return words === undefined ? [] : [{ code: refusal.code, words }];
       }),
     ],
@@ -155,7 +163,7 @@ export function basketView(
         name: option.name,
         words: option.words,
         price: asked,
-        why: refused && deliveryWords[refused],
+        why: refused && say(deliveryWords[refused]),
         isCollected: option.isCollected,
         chosen: option.id === basket.delivery?.option.id,
       })),
@@ -168,7 +176,9 @@ export function basketView(
       chosen: code === basket.country,
     })),
     taxIncluded: price.taxIncluded,
-    taxes: price.taxes.filter(({ tax }) => tax > 0).map(({ rate, tax }) => ({ words: `${rate / 100} % tax`, tax })),
+    taxes: price.taxes
+      .filter(({ tax }) => tax > 0)
+      .map(({ rate, tax }) => ({ words: say('basket.tax', { rate: rate / 100 }), tax })),
     total: price.total,
     due,
     button: settings.selling.button,

@@ -3,21 +3,23 @@ import { variantName } from '../products/variants';
 import type { ProductDocument } from '../model/document';
 import { shopPrice } from '../shop/shop-price';
 import { pictureOf, pictureView } from './card';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
-export function bundleView(shop: ResolvedShop, product: ProductDocument): BundleView | null {
+export function bundleView(shop: Shop, product: ProductDocument): BundleView | null {
   const facts = shop.bundles.get(product.id);
   if (!facts || !product.bundle) return null;
   const { pricing } = product.bundle;
+  const labels = new Map(product.bundle.slots.map(({ id, label }) => [id, label]));
   return {
     off: pricing.how === 'parts' ? pricing.off : null,
-    slots: facts.slots.map(({ slot: { id, label, min, max, usual }, products }) => ({
+    slots: facts.slots.map(({ slot: { id, min, max, usual, ...slot }, products }) => ({
       id,
-      label,
+      label: labels.get(id) ?? slot.label,
       min,
       max,
       usual,
-      parts: products.map((part) => {
+      parts: products.map(({ id: partId }) => {
+        const part = shop.products.get(partId)!;
         const picture = pictureOf(part, null);
         return {
           id: part.id,

@@ -5,10 +5,10 @@ import type { Picture } from '../model/product-values';
 import type { ProductDocument } from '../model/document';
 import type { Bitset } from '../search/bitset';
 import { mediaUrl } from './picture-sizes';
-import { unitPrice, unitPricingWords } from '../pricing/price';
+import { unitPrice } from '../pricing/price';
 import { shopPrice } from '../shop/shop-price';
 import { isOpen } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** Shoppers are told that few are left from this number of pieces down. */
 export const FEW = 3;
@@ -49,7 +49,7 @@ export function pictureOf(product: ProductDocument, variantId: string | null): P
  * The card of the product in a slot. When variant filters are on, `matching` holds the variants that pass them: the card
  * then shows, and links to, the first of those.
  */
-export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): ProductCard {
+export function cardOf(shop: Shop, slot: number, matching?: Bitset): ProductCard {
   const { index } = shop;
   const product = shop.products.get(index.id(slot))!;
   let shown: string | null = null;
@@ -83,7 +83,7 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
     },
     pricing,
     wasPrice,
-    unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[product.unitPricing!].words },
+    unitPrice: perUnit === null ? null : { amount: perUnit, words: shop.say(`unit.${product.unitPricing!}`) },
     inStock: stock > 0,
     brand: shop.brands.get(product.brandId ?? '')?.name ?? null,
     variantId: variant?.id ?? null,
@@ -95,7 +95,7 @@ export function cardOf(shop: ResolvedShop, slot: number, matching?: Bitset): Pro
 
 /** What only some shops show on their cards. */
 function wantedParts(
-  shop: ResolvedShop,
+  shop: Shop,
   product: ProductDocument,
   picture: Picture | undefined,
   stock: number,
@@ -110,22 +110,24 @@ function wantedParts(
       category:
         main !== undefined && isOpen(shop, { kind: 'category', id: main }) ? shop.categories.get(main)!.name : null,
     }),
-    ...(has('stock') && { stock: stockWords(product, stock) }),
-    ...(has('button') && { button: buttonWords(product, stock) }),
+    ...(has('stock') && { stock: stockWords(shop.say, product, stock) }),
+    ...(has('button') && { button: buttonWords(shop.say, product, stock) }),
     ...(has('button') && isBoughtAtOnce(product, stock) && { buys: product.variants[0]!.id }),
   };
 }
 
-function stockWords({ kind, whenSoldOut, orderDelay }: ProductDocument, stock: number): string {
-  if (stock <= 0) return whenSoldOut === 'order' ? orderDelay || 'Can be ordered' : 'Sold out';
-  if (stock <= FEW) return kind === 'service' ? 'Only a few places left' : 'Only a few left';
-  return {
-    physical: 'In stock',
-    giftCard: 'In stock',
-    bundle: 'In stock',
-    digital: 'To download',
-    service: 'Places free',
-  }[kind];
+const IN_STOCK = {
+  physical: 'told.inStock',
+  giftCard: 'told.inStock',
+  bundle: 'told.inStock',
+  digital: 'told.download',
+  service: 'told.placesFree',
+} as const;
+
+function stockWords(say: Shop['say'], { kind, whenSoldOut, orderDelay }: ProductDocument, stock: number): string {
+  if (stock <= 0) return whenSoldOut === 'order' ? orderDelay || say('told.canBeOrdered') : say('told.soldOut');
+  if (stock <= FEW) return say(kind === 'service' ? 'told.fewPlaces' : 'told.few');
+  return say(IN_STOCK[kind]);
 }
 
 /** Can a product go into the basket without anything being chosen? */
@@ -137,10 +139,10 @@ const isBoughtAtOnce = ({ variants, kind, priceOnRequest, ownValue, whenSoldOut 
   (stock > 0 || whenSoldOut === 'order');
 
 /** What the button of a card says: what is chosen first, and what can only be looked at. */
-function buttonWords(product: ProductDocument, stock: number): string {
+function buttonWords(say: Shop['say'], product: ProductDocument, stock: number): string {
   const { variants, kind, priceOnRequest } = product;
-  if (priceOnRequest) return 'Ask for the price';
-  if (isBoughtAtOnce(product, stock)) return 'Add to basket';
-  if (stock <= 0) return 'See it';
-  return variants.length > 1 || kind === 'bundle' ? 'Choose' : 'See it';
+  if (priceOnRequest) return say('told.askPrice');
+  if (isBoughtAtOnce(product, stock)) return say('told.add');
+  if (stock <= 0) return say('told.see');
+  return say(variants.length > 1 || kind === 'bundle' ? 'told.choose' : 'told.see');
 }

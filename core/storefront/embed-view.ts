@@ -1,12 +1,18 @@
 import { z } from 'zod';
+import { wordKeys } from '../languages/fixed/fixed-words';
 import type { Embed } from '../model/embed';
 import { productOnShop } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
+import { toldIn } from './languages';
 import { strip as stripPart } from './pages/sections/strip';
 import type { SectionGoods } from './pages/sections/section-part';
 import { productView } from './product-view';
 import { relationStrips } from './relation-strips';
 import { productCardSchema, productViewSchema } from './views';
+
+/** Keys of what is said around goods on other sites begin so. */
+const ELSEWHERE = 'elsewhere.';
+const elsewhereKeys = wordKeys.filter((key) => key.startsWith(ELSEWHERE));
 
 /** Goods beside another that are there already when it is opened. */
 const MOST_RELATED = 4;
@@ -55,7 +61,15 @@ export const embedViewSchema = z.object({
     corners: z.number(),
   }),
   basket: z.boolean(),
-  shop: z.object({ name: z.string(), locale: z.string(), currency: z.string() }),
+  shop: z.object({
+    name: z.string(),
+    locale: z.string(),
+    currency: z.string(),
+    /** what stands before the addresses of its pages: the language, where it is not the main one */
+    base: z.string(),
+  }),
+  /** what is said around the goods, by key; {name} is filled in */
+  words: z.record(z.string(), z.string()),
   cards: z.array(productCardSchema),
   /** by address: the goods on the cards, and those that they lead to */
   products: z.record(z.string(), embedProductSchema),
@@ -63,10 +77,10 @@ export const embedViewSchema = z.object({
 export type EmbedView = z.infer<typeof embedViewSchema>;
 
 /** The goods of an embed in order, with the reason of each. */
-export const embedGoods = (shop: ResolvedShop, { strip }: Embed): SectionGoods =>
+export const embedGoods = (shop: Shop, { strip }: Embed): SectionGoods =>
   stripPart.goods!(shop, strip, { now: shop.now }, new Map());
 
-function embedProduct(shop: ResolvedShop, id: string): EmbedProduct | undefined {
+function embedProduct(shop: Shop, id: string): EmbedProduct | undefined {
   const product = productOnShop(shop, id);
   if (!product) return undefined;
   const view = productView(shop, product);
@@ -79,7 +93,8 @@ function embedProduct(shop: ResolvedShop, id: string): EmbedProduct | undefined 
 }
 
 /** What a page elsewhere shows of the shop. O(goods shown, and those beside them). */
-export function embedView(shop: ResolvedShop, embed: Embed): EmbedView {
+export function embedView(main: Shop, embed: Embed): EmbedView {
+  const { shop, base } = toldIn(main, embed.locale);
   const goods = embedGoods(shop, embed);
   const strip = stripPart.view(shop, embed.strip, { now: shop.now }, goods);
   const products = new Map<string, EmbedProduct>();
@@ -106,7 +121,8 @@ export function embedView(shop: ResolvedShop, embed: Embed): EmbedView {
     without: strip.without,
     look: embed.look,
     basket: embed.basket,
-    shop: { name, locale, currency },
+    shop: { name, locale, currency, base },
+    words: Object.fromEntries(elsewhereKeys.map((key) => [key.slice(ELSEWHERE.length), shop.say(key)])),
     cards: strip.items,
     products: Object.fromEntries(products),
   };

@@ -1,5 +1,5 @@
 import type { Bitset } from '../search/bitset';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { facetSources, numberAttributes, placeSet, spanOfAttribute, type ListingPlace } from './listing-view';
 
 /** A filter that a place could have, and how well it divides the goods there. */
@@ -49,7 +49,7 @@ export function rangeGain(values: readonly number[], total: number): number {
   return choiceGain([...spans.values()], sorted.length, total);
 }
 
-function numbersIn(shop: ResolvedShop, column: string, goods: Bitset): number[] {
+function numbersIn(shop: Shop, column: string, goods: Bitset): number[] {
   const at = shop.index.column(column);
   const numbers: number[] = [];
   goods.forEach((slot) => {
@@ -60,7 +60,7 @@ function numbersIn(shop: ResolvedShop, column: string, goods: Bitset): number[] 
 }
 
 /** All filters that the goods of a place could have, the one that divides them best first. O(filters × goods). */
-export function filterWorths(shop: ResolvedShop, at: ListingPlace, now: number): FilterWorth[] {
+export function filterWorths(shop: Shop, at: ListingPlace, now: number): FilterWorth[] {
   const goods = placeSet(shop, at, now);
   const total = goods.count();
   const worths: Omit<FilterWorth, 'place'>[] = facetSources(shop, at, new Map()).map((source) => {

@@ -3,7 +3,7 @@ import type { Section } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import type { Bitset } from '../search/bitset';
 import { groupsOf, type GroupKind } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { pageSizeAt } from './listing-view';
 import { filledSections } from './pages/page-goods';
 import { pageOfGroup } from './pages/page-of-group';
@@ -68,7 +68,7 @@ function drawn(slots: readonly number[], lit: Bitset | null): FloorGood[] {
 const litAmong = (slots: readonly number[], lit: Bitset | null) =>
   lit ? slots.reduce((count, slot) => count + Number(lit.has(slot)), 0) : 0;
 
-function partsOf(shop: ResolvedShop, page: Page, lit: Bitset | null): { parts: FloorPart[]; repeats: number[] } {
+function partsOf(shop: Shop, page: Page, lit: Bitset | null): { parts: FloorPart[]; repeats: number[] } {
   const scene = { now: shop.now };
   const met = new Set<number>();
   const repeats = new Set<number>();
@@ -108,7 +108,7 @@ const kinds: readonly GroupKind[] = ['category', 'collection', 'brand', 'tag'];
  * All pages of the shop with what stands on them, in the order of the clicks that lead there; those without a way come last.
  * Brands and tags only where they have a page. O(what is drawn, and of lit places what they hold).
  */
-export function floorPlan(shop: ResolvedShop, lit: Bitset | null): FloorPlace[] {
+export function floorPlan(shop: Shop, lit: Bitset | null): FloorPlace[] {
   const { clicks } = reachOf(shop);
   const places: FloorPlace[] = [];
   const add = (place: Omit<FloorPlace, 'clicks' | 'lit'>) =>

@@ -3,7 +3,8 @@ import type { Cards } from '../model/cards';
 import type { Look } from '../model/look';
 import type { Contact } from '../model/shop-contact';
 import type { Settings } from '../model/settings';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import { wordsOfPages } from '../languages/fixed/fixed-words';
+import type { Shop } from '../shop/shop';
 import { linkView } from './pages/targets';
 import type { PictureView } from './views';
 
@@ -28,6 +29,8 @@ export interface FrameView {
   social?: Contact['social'];
   /** left out where cards are as usual */
   cards?: CardLook;
+  /** words that the seller put in place of fixed ones, by their paths */
+  words?: Record<string, string>;
 }
 
 const sign = (picture: Settings['signs']['logo'], name: string): Sign | undefined =>
@@ -39,10 +42,11 @@ export const cardLook = ({ parts, price, frame }: Cards): CardLook => ({ parts, 
 const usualText = JSON.stringify(usualCardLook);
 
 /** The frame of a shop. What it does not have is left out, since it is a part of every page. */
-export function frameView(shop: ResolvedShop): FrameView {
+export function frameView(shop: Shop): FrameView {
   const { name, tagline, locale, currency, look, signs, notice, contact, cards } = shop.settings;
   const [logo, logoOnDark] = [sign(signs.logo, name), sign(signs.logoOnDark, name)];
   const drawn = cardLook(cards);
+  const words = wordsOfPages(shop.ownWords);
   return {
     name,
     tagline,
@@ -58,5 +62,6 @@ export function frameView(shop: ResolvedShop): FrameView {
     }),
     ...(contact.social.length > 0 && { social: contact.social }),
     ...(JSON.stringify(drawn) !== usualText && { cards: drawn }),
+    ...(Object.keys(words).length > 0 && { words }),
   };
 }

@@ -1,11 +1,11 @@
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { relatedSlots } from './relation-strips';
 
 /**
  * Slots of what goes with some products, but for themselves: what goes with most of them first, then in the order in which it
  * stands beside them. What is sold out is of no use to whoever is about to order. O(products).
  */
-export function goesWithAll(shop: ResolvedShop, productIds: readonly string[], count: number): number[] {
+export function goesWithAll(shop: Shop, productIds: readonly string[], count: number): number[] {
   const own = new Set(productIds.map((id) => shop.index.slot(id)));
   const found = new Map<number, number>();
   for (const id of new Set(productIds)) {

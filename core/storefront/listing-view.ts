@@ -1,12 +1,5 @@
 import type { FacetView, ListingView } from './views';
-import {
-  layoutAt,
-  shopperSorts,
-  usualFilter,
-  usualListings,
-  type ListingLayout,
-  type ShopperSort,
-} from '../model/listing-layout';
+import { layoutAt, usualFilter, usualListings, type ListingLayout, type ShopperSort } from '../model/listing-layout';
 import { type Attribute } from '../model/spec-sheet';
 import { SPEC_SCALE } from '../products/spec-values';
 import { hourOf } from '../shared/moment';
@@ -19,7 +12,7 @@ import { optionField, optionOfField, specField, specFrom, specUpTo } from '../ru
 import { arranged, finderOrder, type Arrangement } from '../shop/arrangement';
 import { cachedByVersion } from '../shop/cached-by-version';
 import { isOpen, type GroupRef } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { sheetsInOrder } from '../shop/shop-fields';
 import { understand, variantsMeant } from '../shop/understand';
 
@@ -50,7 +43,7 @@ export interface ListingRequest {
 const sortColumns: Partial<Record<string, string>> = { discount: 'discount', sold: 'sold90' } satisfies Partial<
   Record<ShopperSort, string>
 >;
-const bestMatch = { key: 'match', label: 'Best match' };
+const BEST_MATCH = 'match';
 
 const NEW = 'new';
 /** Goods count as new for so many days. */
@@ -84,13 +77,13 @@ interface DescribedValue {
 }
 
 /** Attributes of these types that the seller offers as filters. */
-function filterAttributes(shop: ResolvedShop, types: readonly Attribute['type'][]): Attribute[] {
+function filterAttributes(shop: Shop, types: readonly Attribute['type'][]): Attribute[] {
   const all = new Map(sheetsInOrder(shop).flatMap(({ attributes }) => attributes.map((each) => [each.id, each])));
   return [...all.values()].filter(({ filterable, type }) => filterable && types.includes(type));
 }
 
-const choiceAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['choice', 'choices', 'yesNo']);
-export const numberAttributes = (shop: ResolvedShop) => filterAttributes(shop, ['number', 'range']);
+const choiceAttributes = (shop: Shop) => filterAttributes(shop, ['choice', 'choices', 'yesNo']);
+export const numberAttributes = (shop: Shop) => filterAttributes(shop, ['number', 'range']);
 
 /** The columns that hold the numbers of an attribute. */
 export function spanOfAttribute({ id, type }: Attribute): ProductSpan {
@@ -99,7 +92,7 @@ export function spanOfAttribute({ id, type }: Attribute): ProductSpan {
 }
 
 /** All values of a facet, in the order and with the words in which shoppers read them. */
-function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
+function describeFacet(shop: Shop, facet: string): DescribedValue[] {
   const values: (DescribedValue & { order: number | string })[] = [];
   const groups = { category: shop.categories, brand: shop.brands }[facet];
   const places = new Map(facet === 'category' ? shop.tree.flat().map(({ category }, i) => [category.id, i]) : []);
@@ -119,10 +112,15 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
       values.push({ indexValue, id, value: indexValue, label, colour, order: optionPlaces.get(indexValue) ?? 0 });
     } else if (attribute) {
       const place = attribute.choices.findIndex((choice) => choice.id === indexValue);
-      const label = attribute.type === 'yesNo' ? (indexValue === 'yes' ? 'Yes' : 'No') : attribute.choices[place]?.name;
+      const label =
+        attribute.type === 'yesNo'
+          ? shop.say(indexValue === 'yes' ? 'told.yes' : 'told.no')
+          : attribute.choices[place]?.name;
       if (label !== undefined) values.push({ indexValue, id, value: indexValue, label, order: place });
-    } else if (facet === AVAILABLE) values.push({ indexValue, id, value: indexValue, label: 'In stock', order: 0 });
-    else if (facet === ON_SALE) values.push({ indexValue, id, value: indexValue, label: 'On sale', order: 0 });
+    } else if (facet === AVAILABLE)
+      values.push({ indexValue, id, value: indexValue, label: shop.say('filter.inStock'), order: 0 });
+    else if (facet === ON_SALE)
+      values.push({ indexValue, id, value: indexValue, label: shop.say('filter.onSale'), order: 0 });
   }
   values.sort((a, b) => (a.order === b.order ? (a.indexValue < b.indexValue ? -1 : 1) : a.order < b.order ? -1 : 1));
   return values.map(({ order: _order, ...value }) => value);
@@ -131,7 +129,7 @@ function describeFacet(shop: ResolvedShop, facet: string): DescribedValue[] {
 /** Facets described so far: a listing is asked for far more often than the shop changes. */
 const describedFacets = cachedByVersion(() => new Map<string, DescribedValue[]>());
 
-function describedValues(shop: ResolvedShop, facet: string): DescribedValue[] {
+function describedValues(shop: Shop, facet: string): DescribedValue[] {
   const described = describedFacets(shop);
   let values = described.get(facet);
   if (!values) described.set(facet, (values = describeFacet(shop, facet)));
@@ -140,7 +138,7 @@ function describedValues(shop: ResolvedShop, facet: string): DescribedValue[] {
 
 /** The choice filters that shoppers get at a place, in order. */
 export function facetSources(
-  shop: ResolvedShop,
+  shop: Shop,
   at: ListingPlace,
   chosen: ReadonlyMap<string, readonly string[]>,
 ): FacetSource[] {
@@ -151,11 +149,26 @@ export function facetSources(
   const ofGroup = (kind: 'category' | 'brand') => (slug: string) => shop.bySlug(kind, slug);
   const asIs = (value: string) => value;
   const sources: FacetSource[] = [
-    { key: 'category', facet: 'category', label: 'Category', onVariant: false, toIndex: ofGroup('category'), among },
+    {
+      key: 'category',
+      facet: 'category',
+      label: shop.say('filter.category'),
+      onVariant: false,
+      toIndex: ofGroup('category'),
+      among,
+    },
     // All goods of a brand's own page have that brand.
     ...(at.kind === 'brand'
       ? []
-      : [{ key: 'brand', facet: 'brand', label: 'Brand', onVariant: false, toIndex: ofGroup('brand') }]),
+      : [
+          {
+            key: 'brand',
+            facet: 'brand',
+            label: shop.say('filter.brand'),
+            onVariant: false,
+            toIndex: ofGroup('brand'),
+          },
+        ]),
   ];
   for (const [key, { label }] of shop.options) {
     const inAddress = RESERVED.has(key) ? `option.${key}` : key;
@@ -163,13 +176,13 @@ export function facetSources(
   }
   for (const { id, name } of choiceAttributes(shop))
     sources.push({ key: specField(id), facet: specField(id), label: name, onVariant: false, toIndex: asIs });
-  sources.push({ key: 'sale', facet: ON_SALE, label: 'Reduced', onVariant: true, toIndex: asIs });
-  sources.push({ key: 'stock', facet: AVAILABLE, label: 'Stock', onVariant: true, toIndex: asIs });
+  sources.push({ key: 'sale', facet: ON_SALE, label: shop.say('filter.reduced'), onVariant: true, toIndex: asIs });
+  sources.push({ key: 'stock', facet: AVAILABLE, label: shop.say('filter.stock'), onVariant: true, toIndex: asIs });
   return sources;
 }
 
 /** Products that stand at a place, before any filter. */
-export function placeSet(shop: ResolvedShop, at: ListingPlace, now: number): Bitset {
+export function placeSet(shop: Shop, at: ListingPlace, now: number): Bitset {
   const listed = shop.listed.clone();
   if (at.kind === 'all') return listed;
   const set = at.kind === 'collection' ? shop.memberships.of(at.id, now) : shop.index.posting(at.kind, at.id);
@@ -179,7 +192,7 @@ export function placeSet(shop: ResolvedShop, at: ListingPlace, now: number): Bit
 /** Orders of categories that were arranged by hand, until the shop changes. */
 const arrangedCategories = cachedByVersion(() => new Map<string, number[]>());
 
-function categoryOrder(shop: ResolvedShop, id: string, arrangement: Arrangement, now: number): string | number[] {
+function categoryOrder(shop: Shop, id: string, arrangement: Arrangement, now: number): string | number[] {
   const named = finderOrder(arrangement);
   if (named !== undefined) return named;
   const kept = arrangedCategories(shop);
@@ -189,7 +202,7 @@ function categoryOrder(shop: ResolvedShop, id: string, arrangement: Arrangement,
 }
 
 /** The own order of a place: a name of one of the finder's orders, or slots. */
-export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): string | number[] {
+export function ownOrder(shop: Shop, at: ListingPlace, now: number): string | number[] {
   if (at.kind === 'collection') {
     const collection = shop.collections.get(at.id);
     if (collection) return shop.memberships.orderOf(collection, now);
@@ -199,27 +212,26 @@ export function ownOrder(shop: ResolvedShop, at: ListingPlace, now: number): str
 }
 
 /** Goods on one page of a place. */
-export const pageSizeAt = (shop: ResolvedShop, at: ListingPlace): number =>
-  layoutAt(shop.settings.listings, at).perPage;
+export const pageSizeAt = (shop: Shop, at: ListingPlace): number => layoutAt(shop.settings.listings, at).perPage;
 
 /** How the goods of a place stand before a shopper chooses an order. */
-export const firstSort = (shop: ResolvedShop, at: ListingPlace): ShopperSort =>
-  layoutAt(shop.settings.listings, at).sorts[0]!;
+export const firstSort = (shop: Shop, at: ListingPlace): ShopperSort => layoutAt(shop.settings.listings, at).sorts[0]!;
 
-function slotsInOrder(shop: ResolvedShop, at: ListingPlace, sort: string, now: number): string | ArrayLike<number> {
+function slotsInOrder(shop: Shop, at: ListingPlace, sort: string, now: number): string | ArrayLike<number> {
   if (sort === 'featured') return ownOrder(shop, at, now);
+  if (sort === 'title') return shop.titleOrder;
   const column = sortColumns[sort];
   return column === undefined ? sort : sortedSlots(shop, column);
 }
 
 /** The order in which goods stand at a place to begin with: a name of one of the finder's orders, or slots. */
-export const firstOrder = (shop: ResolvedShop, at: ListingPlace, now: number): string | ArrayLike<number> =>
+export const firstOrder = (shop: Shop, at: ListingPlace, now: number): string | ArrayLike<number> =>
   slotsInOrder(shop, at, firstSort(shop, at), now);
 
 /** Orders by a column that the index does not keep sorted, until the shop changes. */
 const columnOrders = cachedByVersion(() => new Map<string, ArrayLike<number>>());
 
-function sortedSlots(shop: ResolvedShop, column: string): ArrayLike<number> {
+function sortedSlots(shop: Shop, column: string): ArrayLike<number> {
   const kept = columnOrders(shop);
   let slots = kept.get(column);
   if (!slots) kept.set(column, (slots = shop.index.sortedByColumn(column, true, 'featured')));
@@ -227,11 +239,12 @@ function sortedSlots(shop: ResolvedShop, column: string): ArrayLike<number> {
 }
 
 /** One page of a listing with exact counts, as shoppers see it at `now` (seconds since 1970). */
-export function listingView(shop: ResolvedShop, request: ListingRequest, now: number): ListingView {
+export function listingView(shop: Shop, request: ListingRequest, now: number): ListingView {
   const { at, q, choices, price } = request;
   const layout = layoutAt(shop.settings.listings, at);
-  const sorts = layout.sorts.map((key) => ({ key: key, label: shopperSorts[key] }));
-  const offered = shop.index.text.holdsWords(q) ? [bestMatch, ...sorts] : sorts;
+  const sorts = layout.sorts.map((key) => ({ key: key, label: shop.say(`sort.${key}`) }));
+  const { texts } = shop;
+  const offered = texts.index.holdsWords(q) ? [{ key: BEST_MATCH, label: shop.say('sort.match') }, ...sorts] : sorts;
   const sort = offered.find(({ key }) => key === request.sort)?.key ?? offered[0]!.key;
   const isTogether = layout.paging === 'more' && request.page * layout.perPage <= MOST_TOGETHER;
   const sources = facetSources(shop, at, choices);
@@ -251,6 +264,7 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
   const result = list(shop.index, {
     base,
     text: understand(shop, q, FILL_TO),
+    texts,
     choices: filters,
     ranges: price ? [{ column: 'price', ...price }] : [],
     sort: slotsInOrder(shop, at, sort, now),
@@ -276,13 +290,21 @@ export function listingView(shop: ResolvedShop, request: ListingRequest, now: nu
   if (isNewOnly || (newest > 0 && newest < result.total))
     facets.push({
       key: NEW,
-      label: 'New',
+      label: shop.say('filter.new'),
       type: 'choice',
-      values: [{ value: 'yes', label: `Added in ${NEW_DAYS} days`, count: newest, selected: isNewOnly }],
+      values: [
+        { value: 'yes', label: shop.say('filter.added', { count: NEW_DAYS }), count: newest, selected: isNewOnly },
+      ],
     });
   const extent = result.extents.get('price');
   if (extent)
-    facets.splice(1, 0, { key: 'price', label: 'Price', type: 'range', values: extent, selected: chosenSpan(price) });
+    facets.splice(1, 0, {
+      key: 'price',
+      label: shop.say('filter.price'),
+      type: 'range',
+      values: extent,
+      selected: chosenSpan(price),
+    });
   for (const { attribute, span } of measured) {
     const found = result.extents.get(span.name);
     const selected = request.spans.get(span.name) ?? null;
@@ -362,12 +384,7 @@ const ended = (x: number) => (Number.isFinite(x) ? x : null);
 const chosenSpan = (span: { min: number; max: number } | null) =>
   span && { min: ended(span.min), max: ended(span.max) };
 
-function choiceFacet(
-  shop: ResolvedShop,
-  source: FacetSource,
-  result: ListingResult,
-  chosen: readonly string[],
-): FacetView[] {
+function choiceFacet(shop: Shop, source: FacetSource, result: ListingResult, chosen: readonly string[]): FacetView[] {
   const counts = result.counts.get(source.facet)!;
   const values: Extract<FacetView, { type: 'choice' }>['values'] = [];
   for (const { indexValue, id, value, label, colour } of describedValues(shop, source.facet)) {

@@ -1,5 +1,5 @@
 import { eachMenu, isItemShown, MENU_LEVELS, type MenuItem, type MenuName } from '../model/menu';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import type { PictureView } from './views';
 import { placedPicture } from './pages/place-goods';
 import { linkView, targetLink } from './pages/targets';
@@ -15,7 +15,7 @@ export interface MenuItemView {
 export type MenuView = Record<MenuName, MenuItemView[]>;
 
 /** The open categories below one, as many levels down as a menu has left. */
-function childrenOf(shop: ResolvedShop, id: string, level: number): MenuItemView[] {
+function childrenOf(shop: Shop, id: string, level: number): MenuItemView[] {
   if (level >= MENU_LEVELS) return [];
   return shop.tree.children(id).flatMap((child) => {
     const link = targetLink(shop, { kind: 'category', id: child.id });
@@ -23,7 +23,7 @@ function childrenOf(shop: ResolvedShop, id: string, level: number): MenuItemView
   });
 }
 
-function viewOf(shop: ResolvedShop, item: MenuItem, level: number): MenuItemView[] {
+function viewOf(shop: Shop, item: MenuItem, level: number): MenuItemView[] {
   if (!isItemShown(item, shop.now * 1000)) return [];
   const { target, label, withChildren, picture } = item;
   const link = target && linkView(shop, target, label);
@@ -36,7 +36,7 @@ function viewOf(shop: ResolvedShop, item: MenuItem, level: number): MenuItemView
 }
 
 /** The menus as shoppers meet them now: items whose target is gone or not open are left out. */
-export const menuView = (shop: ResolvedShop): MenuView =>
+export const menuView = (shop: Shop): MenuView =>
   eachMenu((name) => shop.menu[name].flatMap((item) => viewOf(shop, item, 0)));
 
 /** Addresses of everything in a menu. */

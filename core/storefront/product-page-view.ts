@@ -3,7 +3,7 @@ import { canonicalJson } from '../shared/canonical-json';
 import { ownLayoutOf, productLayoutOf } from '../model/product-layout';
 import { usualProductLayout, type ProductLayout } from '../model/product-parts';
 import { isSent } from '../products/kinds';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** How the page of a product is laid out, and what it says of every product. */
 export interface ProductPageView {
@@ -19,7 +19,7 @@ export interface ProductPageView {
 const usualText = canonicalJson(usualProductLayout);
 
 /** What the page of a product is drawn by, besides the product. Only goods that are sent have promises about sending. */
-export function productPageView(shop: ResolvedShop, product: ProductDocument): ProductPageView {
+export function productPageView(shop: Shop, product: ProductDocument): ProductPageView {
   const { productPage } = shop.settings;
   const layout = productLayoutOf(productPage, product);
   const { deliveryWords, returnWords, trust } = productPage;

@@ -6,7 +6,7 @@ import { plainText } from '../shared/plain-text';
 import { specWords } from '../products/spec-values';
 import { durationWords, packageWords, weightWords } from '../shared/units';
 import type { ProductDocument } from '../model/document';
-import { isSaleTime, lessPercent, unitPrice, unitPricingWords } from '../pricing/price';
+import { isSaleTime, lessPercent, unitPrice } from '../pricing/price';
 import { shopPrice, shopStock } from '../shop/shop-price';
 import { toldOffers } from './told-offers';
 import { withoutSummary } from './without-summary';
@@ -15,9 +15,8 @@ import { FEW, pictureView, pricingOf } from './card';
 import { mediaUrl } from './picture-sizes';
 import { optionKey, optionValueKey } from '../shop/facts';
 import { isOpen, urlOfGroup } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
-const ORDER_WORDS = 'Can be ordered';
 const META_TITLE = 60;
 const META_DESCRIPTION = 155;
 
@@ -25,7 +24,7 @@ const cut = (text: string, letters: number) =>
   text.length > letters ? `${text.slice(0, letters - 1).trimEnd()}…` : text;
 
 /** What search engines are told of a product: its own words, or what title and summary give. */
-export function metaOf(shop: ResolvedShop, product: ProductDocument): ProductView['meta'] {
+export function metaOf(shop: Shop, product: ProductDocument): ProductView['meta'] {
   const plain = product.summary || plainText(product.description);
   return {
     title: product.metaTitle || cut(`${product.title} · ${shop.settings.name}`, META_TITLE),
@@ -34,8 +33,9 @@ export function metaOf(shop: ResolvedShop, product: ProductDocument): ProductVie
   };
 }
 
-function specTable(shop: ResolvedShop, product: ProductDocument): ProductView['specs'] {
+function specTable(shop: Shop, product: ProductDocument): ProductView['specs'] {
   const sheet = shop.specSheets.get(product.specSheetId ?? '');
+  const tongue = { locale: shop.settings.locale, yes: shop.say('told.yes'), no: shop.say('told.no') };
   const groups = new Map<string, { label: string; value: string }[]>();
   const add = (heading: string, label: string, value: string) => {
     if (value === '') return;
@@ -44,59 +44,66 @@ function specTable(shop: ResolvedShop, product: ProductDocument): ProductView['s
     else groups.set(heading, [{ label, value }]);
   };
   for (const attribute of sheet?.attributes ?? [])
-    if (attribute.shown) add(attribute.heading, attribute.name, specWords(attribute, product.specs[attribute.id]));
+    if (attribute.shown)
+      add(attribute.heading, attribute.name, specWords(attribute, product.specs[attribute.id], tongue));
   for (const { label, value } of product.customFields) add('', label, value);
   return [...groups].map(([heading, rows]) => ({ heading, rows }));
 }
 
 /** What a shopper wants to know of getting it. */
-function deliveryFacts(product: ProductDocument, currency: string): ProductView['delivery'] {
+function deliveryFacts({ settings, say }: Shop, product: ProductDocument): ProductView['delivery'] {
   const { weight, size, dispatchDays, duration, ownValue } = product;
   return [
-    ...(duration === null ? [] : [{ label: 'Duration', value: durationWords(duration) }]),
+    ...(duration === null ? [] : [{ label: say('fact.duration'), value: durationWords(duration) }]),
     ...(ownValue === null
       ? []
-      : [{ label: 'Own value', value: formatPriceRange(ownValue.from, ownValue.upTo, currency) }]),
+      : [
+          {
+            label: say('fact.ownValue'),
+            value: formatPriceRange(ownValue.from, ownValue.upTo, settings.currency, settings.locale),
+          },
+        ]),
     ...(dispatchDays === null
       ? []
       : [
           {
-            label: 'Dispatch',
-            value:
-              dispatchDays === 0 ? 'on the same day' : `within ${dispatchDays} ${dispatchDays === 1 ? 'day' : 'days'}`,
+            label: say('fact.dispatch'),
+            value: dispatchDays === 0 ? say('fact.sameDay') : say('fact.withinDays', { count: dispatchDays }),
           },
         ]),
-    ...(weight === null ? [] : [{ label: 'Weight', value: weightWords(weight) }]),
-    ...(size === null ? [] : [{ label: 'Package', value: packageWords(size) }]),
+    ...(weight === null ? [] : [{ label: say('fact.weight'), value: weightWords(weight, settings.locale) }]),
+    ...(size === null ? [] : [{ label: say('fact.package'), value: packageWords(size, settings.locale) }]),
   ];
 }
 
 function variantDelivery(
+  shop: Shop,
   product: ProductDocument,
   { weight, size, packageType, dispatchDays }: ProductDocument['variants'][number],
-  currency: string,
 ): ProductView['delivery'] | null {
   const own = Object.entries({ weight, size, packageType: packageType || null, dispatchDays }).filter(
     ([, value]) => value !== null,
   );
-  return own.length === 0 ? null : deliveryFacts({ ...product, ...Object.fromEntries(own) }, currency);
+  return own.length === 0 ? null : deliveryFacts(shop, { ...product, ...Object.fromEntries(own) });
 }
 
 /** "Each can be fetched 5 times, within 30 days." */
-function downloadTerms({ downloadLimit, downloadDays }: ProductDocument): string {
+function downloadTerms({ say }: Shop, { downloadLimit, downloadDays }: ProductDocument): string {
   const parts = [
-    ...(downloadLimit === null ? [] : [downloadLimit === 1 ? 'once' : `${downloadLimit} times`]),
-    ...(downloadDays === null ? [] : [`within ${downloadDays === 1 ? 'a day' : `${downloadDays} days`}`]),
+    ...(downloadLimit === null ? [] : [say('fact.times', { count: downloadLimit })]),
+    ...(downloadDays === null ? [] : [say('fact.fetchWithin', { count: downloadDays })]),
   ];
-  return parts.length > 0 ? `Each can be fetched ${parts.join(', ')}.` : '';
+  return parts.length > 0 ? say('fact.fetched', { terms: parts.join(', ') }) : '';
 }
 
 /** A product as shoppers meet it on its own page. */
-export function productView(shop: ResolvedShop, product: ProductDocument): ProductView {
+export function productView(shop: Shop, product: ProductDocument): ProductView {
   const face = product.pictures[0];
   const main = product.categoryIds[0];
   const { now } = shop;
   const unit = product.unitPricing;
+  // Addresses name options as the main language does, so that they lead to the same in every language.
+  const named = shop.inMain(product).options;
   const isInStock = (id: string) => {
     const stock = shopStock(shop, product, id);
     return stock === null || stock > 0;
@@ -114,7 +121,7 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
       sku: variant.sku,
       barcode: variant.barcode,
       options: Object.fromEntries(
-        product.options.flatMap((option, i) => {
+        named.flatMap((option, i) => {
           const value = option.values.find(({ id }) => id === variant.values[i]);
           return value ? [[optionKey(option.name), optionValueKey(value.name)]] : [];
         }),
@@ -122,7 +129,7 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
       price,
       wasPrice,
       lowestBefore: wasPrice === null ? null : (shop.inputs.lowestBefore?.(variant.id) ?? null),
-      unitPrice: perUnit === null ? null : { amount: perUnit, words: unitPricingWords[unit!].words },
+      unitPrice: perUnit === null ? null : { amount: perUnit, words: shop.say(`unit.${unit!}`) },
       quantityPrices:
         pricing === 'shown'
           ? product.quantityPrices.map(({ from, off }) => ({ from, price: lessPercent(price, off) }))
@@ -131,7 +138,7 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
       few: stock !== null && stock > 0 && stock <= FEW,
       image: picture ? mediaUrl(picture.media, 960) : null,
       pictureId: picture?.id ?? null,
-      delivery: variantDelivery(product, variant, shop.settings.currency),
+      delivery: variantDelivery(shop, product, variant),
     };
   });
   const isReduced = variants.some(({ wasPrice }) => wasPrice !== null);
@@ -153,13 +160,13 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
         ? shop.tree.path(main).map(({ name, slug }) => ({ label: name, url: `/c/${slug}` }))
         : [],
     pictures: product.pictures.map((picture) => ({ id: picture.id, ...pictureView(picture, product.title) })),
-    options: product.options.map((option) => ({
-      key: optionKey(option.name),
+    options: product.options.map((option, i) => ({
+      key: optionKey(named[i]!.name),
       label: option.name,
-      values: option.values.map(({ name, swatch, pictureId }) => {
+      values: option.values.map(({ name, swatch, pictureId }, j) => {
         const picture = product.pictures.find(({ id }) => id === pictureId);
         return {
-          key: optionValueKey(name),
+          key: optionValueKey(named[i]!.values[j]!.name),
           label: name,
           colour: swatch,
           picture: picture ? mediaUrl(picture.media, 160) : null,
@@ -173,9 +180,9 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
     quantityPrices: product.quantityPrices,
     saleUntil,
     saleLastDay: saleUntil && lastDayBefore(saleUntil, shop.settings.timeZone, shop.settings.locale),
-    orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || ORDER_WORDS : null,
+    orderDelay: product.whenSoldOut === 'order' ? product.orderDelay || shop.say('told.canBeOrdered') : null,
     specs: specTable(shop, product),
-    delivery: deliveryFacts(product, shop.settings.currency),
+    delivery: deliveryFacts(shop, product),
     bundle: pricing === 'shown' ? bundleView(shop, product) : null,
     priceRange:
       pricing === 'shown'
@@ -184,7 +191,7 @@ export function productView(shop: ResolvedShop, product: ProductDocument): Produ
     downloads: product.files
       .filter(({ role }) => role === 'download')
       .map(({ name, bytes, variantId }) => ({ name, size: sizeWords(bytes), variantId })),
-    downloadTerms: downloadTerms(product),
+    downloadTerms: downloadTerms(shop, product),
     files: product.files.flatMap(({ id, role, name, bytes }) =>
       role === 'download' ? [] : [{ role, name, size: sizeWords(bytes), url: `/files/${product.id}/${id}` }],
     ),

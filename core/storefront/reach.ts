@@ -5,7 +5,7 @@ import type { Link, Target } from '../model/target';
 import { Bitset } from '../search/bitset';
 import { cachedByVersion } from '../shop/cached-by-version';
 import type { GroupRef } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { placeSet, type ListingPlace } from './listing-view';
 import { firstSlots } from './pages/place-goods';
 import { menuUrls, menuView } from './menu-view';
@@ -27,13 +27,13 @@ export interface Reach {
 const placeKey = ({ kind, id }: Target): string => `${kind}:${id}`;
 
 /** Everything that the menus lead to, as shoppers meet them now. */
-export function menuLinks(shop: ResolvedShop): Link[] {
+export function menuLinks(shop: Shop): Link[] {
   const view = menuView(shop);
   return menuNames.flatMap((name) => menuUrls(view[name])).map((url) => ({ kind: 'address', url }));
 }
 
 /** What stands around every page leads to: the menus, and the notice. */
-const frameLinks = (shop: ResolvedShop): Link[] => [...menuLinks(shop), ...noticeLinks(shop)];
+const frameLinks = (shop: Shop): Link[] => [...menuLinks(shop), ...noticeLinks(shop)];
 
 /** How many pages either way are in sight from a page of a listing, beside the first and the last. */
 export const PAGES_BESIDE = 2;
@@ -50,7 +50,7 @@ interface Outgoing {
   places: ListingPlace[];
 }
 
-function ofSections(shop: ResolvedShop, page: Page, withoutListings = false): Outgoing {
+function ofSections(shop: Shop, page: Page, withoutListings = false): Outgoing {
   const out: Outgoing = { links: [], slots: [], places: [] };
   for (const { section, goods } of sectionsOfPage(shop, page, shop.now)) {
     out.links.push(...sectionLinks(shop, section, goods));
@@ -62,7 +62,7 @@ function ofSections(shop: ResolvedShop, page: Page, withoutListings = false): Ou
 }
 
 /** What stands on the page of a group: its goods, its children, the way to it, and sections that the seller put there. */
-function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
+function ofGroup(shop: Shop, at: GroupRef): Outgoing {
   const page = pageOfGroup(shop, at);
   const out = page ? ofSections(shop, page, true) : { links: [], slots: [], places: [] };
   out.places.push(at);
@@ -73,14 +73,14 @@ function ofGroup(shop: ResolvedShop, at: GroupRef): Outgoing {
 }
 
 /** All products on the page of the one in a slot. */
-const related = (shop: ResolvedShop, slot: number): number[] =>
+const related = (shop: Shop, slot: number): number[] =>
   relatedSlots(shop, shop.products.get(shop.index.id(slot))!, shop.now).flatMap(({ slots }) => slots);
 
 /**
  * Asked of one product after the other: the groups that its page leads to and that none before it led to, and whether other
  * goods may come into sight there. Products of one category lead to the same groups, and mostly to the same goods.
  */
-function newsOfProducts(shop: ResolvedShop) {
+function newsOfProducts(shop: Shop) {
   const families = new Set<string>();
   const brands = new Set<string>();
   return (slot: number): { links: Target[]; isLeading: boolean } => {
@@ -108,7 +108,7 @@ function newsOfProducts(shop: ResolvedShop) {
  * The places that links lead to, without how far they are: what stands where in a listing does not matter then, so that it
  * takes a fraction of the time. O(links + products).
  */
-function walkPlaces(shop: ResolvedShop): Map<string, Target> {
+function walkPlaces(shop: Shop): Map<string, Target> {
   const met = new Map<string, Target>();
   const seen = new Bitset(shop.index.alive.size);
   const open = new Bitset(shop.index.alive.size);
@@ -147,7 +147,7 @@ function walkPlaces(shop: ResolvedShop): Map<string, Target> {
 const placesReached = cachedByVersion(walkPlaces);
 
 /** A breadth-first walk over what the pages of the shop lead to. O(links + what all places hold). */
-function walk(shop: ResolvedShop): Reach {
+function walk(shop: Shop): Reach {
   const { listed } = shop;
   const clicks = new Map<string, number>();
   const products = new Int16Array(shop.index.alive.size).fill(-1);

@@ -6,7 +6,7 @@ import { cardOf } from './card';
 import { type ProductCard } from './views';
 import { firstSlots } from './pages/place-goods';
 import { cachedByVersion } from '../shop/cached-by-version';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** A strip of products on the page of another. */
 export interface RelationStrip {
@@ -15,17 +15,11 @@ export interface RelationStrip {
   cards: ProductCard[];
 }
 
-const titles: Record<RelationKind, string> = {
-  goesWith: 'Goes with it',
-  stepUp: 'A step up',
-  similar: 'Similar',
-};
-
 /** Most products of a strip. */
 const MOST = 8;
 const MOST_OF_CATEGORY = 4;
 
-function slotsOf(shop: ResolvedShop, product: ProductDocument, kind: RelationKind, now: number): number[] {
+function slotsOf(shop: Shop, product: ProductDocument, kind: RelationKind, now: number): number[] {
   const relation = product.relations[kind];
   const own = shop.index.slot(product.id);
   if (relation.how === 'picked') {
@@ -50,7 +44,7 @@ const firstOfCategory = cachedByVersion(() => new Map<string, readonly number[]>
 
 /** The products of each strip on the page of one, those left out that have no products or are hidden in its layout. */
 export function relatedSlots(
-  shop: ResolvedShop,
+  shop: Shop,
   product: ProductDocument,
   now: number,
 ): { kind: RelationKind; slots: number[] }[] {
@@ -62,9 +56,9 @@ export function relatedSlots(
 }
 
 /** The strips of a product page. */
-export const relationStrips = (shop: ResolvedShop, product: ProductDocument, now: number): RelationStrip[] =>
+export const relationStrips = (shop: Shop, product: ProductDocument, now: number): RelationStrip[] =>
   relatedSlots(shop, product, now).map(({ kind, slots }) => ({
     kind,
-    title: titles[kind],
+    title: shop.say(`strip.${kind}`),
     cards: slots.map((slot) => cardOf(shop, slot)),
   }));

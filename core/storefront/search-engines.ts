@@ -1,7 +1,8 @@
 import { isPageOpen, type Page } from '../model/page';
 import type { DocumentKind } from '../model/document';
 import { groupsOf, isOpen, type GroupKind } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
+import { chosenGoods, chosenUrl, isChosenOpen } from './chosen-listings';
 import { mediaUrl } from './picture-sizes';
 import { targetLink } from './pages/targets';
 import { reachOf } from './reach';
@@ -28,7 +29,7 @@ export const isThin = (kind: GroupKind, { text }: { text: string }): boolean => 
  * Everything that shoppers reach and that search engines may show, the home page first. Nothing that is shut, hidden from
  * them, forwarded elsewhere, or that no way leads to. O(pages + groups + products).
  */
-export function sitemapEntries(shop: ResolvedShop): SitemapEntry[] {
+export function sitemapEntries(shop: Shop): SitemapEntry[] {
   const reach = reachOf(shop);
   const entries: SitemapEntry[] = [];
   const isReached = (kind: string, id: string) => reach.clicks.has(`${kind}:${id}`);
@@ -53,6 +54,11 @@ export function sitemapEntries(shop: ResolvedShop): SitemapEntry[] {
     const pictures = product.pictures.slice(0, MOST_PICTURES).map(({ media }) => mediaUrl(media, 1600));
     entries.push({ kind: 'product', id: product.id, url: `/p/${product.slug}`, pictures });
   });
+  for (const chosen of shop.chosen.values()) {
+    if (!isChosenOpen(shop, chosen) || chosenGoods(shop, chosen) === 0) continue;
+    const pictures = chosen.picture ? [mediaUrl(chosen.picture.media, 1600)] : [];
+    entries.push({ kind: 'chosenListing', id: chosen.id, url: chosenUrl(chosen), pictures });
+  }
   // The same whatever came when: by what they are, then by address.
   const [home, ...others] = entries;
   const byAddress = others.sort((a, b) => (a.kind === b.kind ? compare(a.url, b.url) : compare(a.kind, b.kind)));

@@ -3,7 +3,7 @@ import { list } from '../search/listing';
 import { queryWords, wordsOf } from '../search/words';
 import { LAST } from '../shop/facts';
 import { groupsOf, isOpen, type GroupKind } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { meantWords, understand, variantsMeant } from '../shop/understand';
 import { cardOf } from './card';
 import { placeSet } from './listing-view';
@@ -29,7 +29,7 @@ function nameFit(name: string, words: readonly string[], stem: (word: string) =>
   return stem(own[0]!) === stem(words[0]!) || own[0]!.startsWith(words[0]!) ? 2 : 1;
 }
 
-function placesFor(shop: ResolvedShop, words: readonly string[], now: number): Place[] {
+function placesFor(shop: Shop, words: readonly string[], now: number): Place[] {
   const { clicks } = reachOf(shop);
   const found: { place: Place; fit: number }[] = [];
   for (const kind of kinds)
@@ -55,14 +55,14 @@ function placesFor(shop: ResolvedShop, words: readonly string[], now: number): P
 }
 
 /** What was meant by a slip, then how the last word may go on, the commonest first. */
-function wordsFor(shop: ResolvedShop, words: readonly string[], isOpenEnded: boolean): string[] {
+function wordsFor(shop: Shop, words: readonly string[], isOpenEnded: boolean): string[] {
   const meant = meantWords(shop, words);
   const found = new Set<string>();
   if (meant.join(' ') !== words.join(' ')) found.add(meant.join(' '));
   if (isOpenEnded) {
     // One form of each word is enough: "kite" and "kites" find the same.
     const stems = new Set<string>();
-    for (const word of shop.index.text.completions(meant.at(-1)!, 4 * MOST_WORDS)) {
+    for (const word of shop.texts.index.completions(meant.at(-1)!, 4 * MOST_WORDS)) {
       const stem = shop.language.stem(word);
       if (!stems.has(stem)) found.add([...meant.slice(0, -1), word].join(' '));
       stems.add(stem);
@@ -73,13 +73,14 @@ function wordsFor(shop: ResolvedShop, words: readonly string[], isOpenEnded: boo
 }
 
 /** Suggestions for what a shopper has typed so far. O(groups + pages + one search). */
-export function suggest(shop: ResolvedShop, typed: string, now: number): Suggestions {
+export function suggest(shop: Shop, typed: string, now: number): Suggestions {
   const words = queryWords(typed);
   if (words.length === 0) return { words: [], places: [], goods: [], total: 0 };
   const meant = variantsMeant(shop, typed);
   const { slots, total } = list(shop.index, {
     base: shop.listed,
     text: understand(shop, typed),
+    texts: shop.texts,
     sort: 'match',
     tieOrder: 'featured',
     offset: 0,

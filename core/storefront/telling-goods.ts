@@ -1,6 +1,6 @@
 import type { ProductDocument } from '../model/document';
 import { plainText } from '../shared/plain-text';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** A product that puts a layout to the test. */
 export interface TellingProduct {
@@ -10,7 +10,7 @@ export interface TellingProduct {
   slug: string;
 }
 
-type Measure = (product: ProductDocument, shop: ResolvedShop) => number;
+type Measure = (product: ProductDocument, shop: Shop) => number;
 
 /** What stresses a page, each with how much a product has of it; 0 for not at all. */
 const stresses: readonly { why: string; measure: Measure }[] = [
@@ -25,7 +25,7 @@ const stresses: readonly { why: string; measure: Measure }[] = [
 ];
 
 /** For each stress the product that has most of it, among those on the shop; the first by id of several. O(products). */
-export function tellingGoods(shop: ResolvedShop): TellingProduct[] {
+export function tellingGoods(shop: Shop): TellingProduct[] {
   const onShop = [...shop.products.values()].filter(({ status }) => status === 'live');
   onShop.sort((a, b) => (a.id < b.id ? -1 : 1));
   return stresses.flatMap(({ why, measure }) => {

@@ -7,7 +7,7 @@ import { rulesOfSettings, targetsOfSettings } from '../model/settings-links';
 import { rulesOf, targetsOf } from '../model/sections/sections';
 import type { Target } from '../model/target';
 import { sectionName } from './pages/sections/sections';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 const rulesOfProduct = ({ relations, bundle }: Product): Rule[] => [
   ...Object.values(relations).flatMap((relation) => (relation.how === 'rule' ? [relation.rule] : [])),
@@ -18,7 +18,7 @@ const rulesOfProduct = ({ relations, bundle }: Product): Rule[] => [
  * Everything of the shop that names a group or a page: menu items, sections, rules of collections, of offers, of products
  * beside others and of bundles. `products` are those of the working copy. O(menu + sections + rules).
  */
-export function usesOf(shop: ResolvedShop, target: Target, products: Iterable<Product>): Use[] {
+export function usesOf(shop: Shop, target: Target, products: Iterable<Product>): Use[] {
   const { kind, id } = target;
   const isIt = (to: Target) => to.kind === kind && to.id === id;
   const inRule = (rule: Rule) => kind !== 'page' && kind !== 'product' && replaceValue(rule, kind, id, '') !== rule;

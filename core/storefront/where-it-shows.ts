@@ -14,17 +14,17 @@ import type { WhyHere } from './pages/sections/section-part';
 import { openTarget } from './pages/targets';
 import { linkedChildren, noticeLinks, tellsBrands } from './page-links';
 import { menuLinks, pagesOnListings, reachableListings, reachablePages, reachOf } from './reach';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 
 /** The sections of pages that show products, each with their slots in order. */
-function goodsOnPages(shop: ResolvedShop, now: number): (FilledSection & { page: Page })[] {
+function goodsOnPages(shop: Shop, now: number): (FilledSection & { page: Page })[] {
   return [...reachablePages(shop), ...pagesOnListings(shop)].flatMap((page) =>
     sectionsOfPage(shop, page, now).map((filled) => ({ page, ...filled })),
   );
 }
 
 /** Everything that shoppers meet and that leads to a page or a listing, with the words for where it stands. */
-function links(shop: ResolvedShop): { to: Target; from: string }[] {
+function links(shop: Shop): { to: Target; from: string }[] {
   const from = (words: string, all: readonly Link[]) =>
     all.flatMap((link) => {
       const to = openTarget(shop, link);
@@ -43,7 +43,7 @@ function links(shop: ResolvedShop): { to: Target; from: string }[] {
 }
 
 /** In how many places each product shows, by index slot. Cost: the sum of what all places hold. */
-export function placeCounts(shop: ResolvedShop, now: number): Uint16Array {
+export function placeCounts(shop: Shop, now: number): Uint16Array {
   const counts = new Uint16Array(shop.index.alive.size);
   const add = (slot: number) => counts[slot]!++;
   for (const at of reachableListings(shop)) placeSet(shop, at, now).forEach(add);
@@ -59,7 +59,7 @@ const whyInSection: Record<WhyHere, { why: (order: string) => string; moves: str
 };
 
 /** Why a product stands where it does in a listing, and what would move it. */
-function whyInListing(shop: ResolvedShop, at: GroupRef, productId: string): Pick<PlaceOfProduct, 'why' | 'moves'> {
+function whyInListing(shop: Shop, at: GroupRef, productId: string): Pick<PlaceOfProduct, 'why' | 'moves'> {
   const sort = firstSort(shop, at);
   if (sort !== 'featured')
     return {
@@ -76,7 +76,7 @@ function whyInListing(shop: ResolvedShop, at: GroupRef, productId: string): Pick
 }
 
 /** Every place in which one product shows, with its position there, why, and what would move it. */
-export function whereItShows(shop: ResolvedShop, productId: string, now: number): PlaceOfProduct[] {
+export function whereItShows(shop: Shop, productId: string, now: number): PlaceOfProduct[] {
   const slot = shop.index.slot(productId);
   if (slot === undefined) return [];
   const { clicks } = reachOf(shop);
@@ -139,6 +139,6 @@ const waysByGroup = cachedByVersion((shop) => {
 });
 
 /** Where a group or a page can be met: menu items, pages that link to it, its parent; empty means nobody finds it. */
-export function waysTo(shop: ResolvedShop, kind: GroupKind | 'page', id: string): string[] {
+export function waysTo(shop: Shop, kind: GroupKind | 'page', id: string): string[] {
   return [...(waysByGroup(shop).get(`${kind}:${id}`) ?? [])];
 }

@@ -6,7 +6,7 @@ import { MIN_SLIP_LENGTH, oneSlip, wordsOf } from '../search/words';
 import { plainText } from '../shared/plain-text';
 import { LAST } from '../shop/facts';
 import { groupsOf, type GroupKind } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { understand } from '../shop/understand';
 import { textsOf, wordsBeside, type SearchedText } from '../shop/words-beside';
 import { FILL_TO } from './listing-view';
@@ -35,7 +35,7 @@ export interface WhyFoundAnswer {
 }
 
 /** What goods are that a meaning stands for, in words: “in the category “Kites””. */
-function meaningWords(shop: ResolvedShop, what: string): string {
+function meaningWords(shop: Shop, what: string): string {
   const [kind = '', ...rest] = what.split(':');
   const name = rest.join(':');
   if (kind === 'colour') return `${name} by its swatch`;
@@ -44,17 +44,17 @@ function meaningWords(shop: ResolvedShop, what: string): string {
 }
 
 /** How near a word of a text is to one that is looked for: less is nearer; undefined where it is another word. */
-function nearness(shop: ResolvedShop, wanted: QueryWord, word: string): number | undefined {
+function nearness(shop: Shop, wanted: QueryWord, word: string): number | undefined {
   if (word === wanted.text) return 0;
   if (wanted.stem !== undefined && shop.language.stem(word) === wanted.stem) return 1;
-  const isKnown = shop.index.text.knows(wanted.text);
+  const isKnown = shop.texts.index.knows(wanted.text);
   if (isKnown && wanted.isFinished) return undefined;
   if (word.startsWith(wanted.text)) return 2;
   return !isKnown && wanted.text.length >= MIN_SLIP_LENGTH && oneSlip(wanted.text, word) ? 3 : undefined;
 }
 
 /** Where a word is met in the texts of a product, the weightiest and nearest first: “in the title”, “in the tags, as “lines””. */
-function wordReason(shop: ResolvedShop, wanted: QueryWord, texts: readonly SearchedText[]): string | undefined {
+function wordReason(shop: Shop, wanted: QueryWord, texts: readonly SearchedText[]): string | undefined {
   const met = texts.flatMap(({ where, text, weight }) =>
     wordsOf(typeof text === 'string' ? text : text.join(' ')).flatMap((word) => {
       const near = nearness(shop, wanted, word);
@@ -67,7 +67,7 @@ function wordReason(shop: ResolvedShop, wanted: QueryWord, texts: readonly Searc
 }
 
 /** Why a part of a query is met by a product: what it names, else where its words stand. */
-function partReason(shop: ResolvedShop, part: QueryPart, slot: number, texts: readonly SearchedText[]): string {
+function partReason(shop: Shop, part: QueryPart, slot: number, texts: readonly SearchedText[]): string {
   const meaning = [...part.meanings].sort((a, b) => b.score - a.score).find(({ set }) => set.has(slot));
   const ways = [part.words, ...part.compounds, ...part.others];
   const words = ways.flatMap((way) => {
@@ -84,13 +84,14 @@ function partReason(shop: ResolvedShop, part: QueryPart, slot: number, texts: re
  * How a search is read, and why each of the first `count` goods that it finds is where it is: the same points as the listing
  * puts them in order by. One search for each part of the query.
  */
-export function whyFound(shop: ResolvedShop, q: string, count: number): WhyFoundAnswer {
+export function whyFound(shop: Shop, q: string, count: number): WhyFoundAnswer {
   const { index } = shop;
   const query = understand(shop, q, FILL_TO);
   const last = index.posting(LAST, 'yes');
   const result = list(index, {
     base: shop.listed,
     text: query,
+    texts: shop.texts,
     sort: 'match',
     tieOrder: 'worth',
     offset: 0,
@@ -106,7 +107,7 @@ export function whyFound(shop: ResolvedShop, q: string, count: number): WhyFound
     const own = points.map((all) => all[i]!);
     const lacks = own.findIndex((each, at) => each === 0 && kept[at]);
     const sum = own.reduce((total, each) => total + each, 0);
-    const titlePoints = fitOf(titleStems(index.title(slot), shop.language), query.stems);
+    const titlePoints = fitOf(titleStems(shop.texts.title(slot), shop.language), query.stems);
     return {
       id: product.id,
       title: product.title,
@@ -134,10 +135,10 @@ export function whyFound(shop: ResolvedShop, q: string, count: number): WhyFound
 }
 
 /** What one part of a query counts for each of some slots; 0 where it is not met. */
-function pointsOf(shop: ResolvedShop, part: QueryPart, slots: readonly number[]): number[] {
+function pointsOf(shop: Shop, part: QueryPart, slots: readonly number[]): number[] {
   const { index } = shop;
   const alone: TextQuery = { parts: [part], mayDrop: false, stems: [] };
   index.scratch.reset();
-  const match = index.text.search(alone, index.alive.size, index.scratch);
+  const match = shop.texts.index.search(alone, index.alive.size, index.scratch);
   return slots.map((slot) => (match?.hits.has(slot) ? match.scores[slot]! : 0));
 }

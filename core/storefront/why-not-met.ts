@@ -2,18 +2,18 @@ import type { Page } from '../model/page';
 import type { Target } from '../model/target';
 import { statusAt } from '../products/status';
 import { groupsOf, isOpen, type GroupRef } from '../shop/open-groups';
-import type { ResolvedShop } from '../shop/resolved-shop';
+import type { Shop } from '../shop/shop';
 import { targetLink } from './pages/targets';
 import { reachOf } from './reach';
 
 /** Why a page is shut; null when it is open, or stands on groups. */
-export function whyPageShut(shop: ResolvedShop, page: Page): string | null {
+export function whyPageShut(shop: Shop, page: Page): string | null {
   if (page.standsOn.length > 0) return null;
   return targetLink(shop, { kind: 'page', id: page.id }) ? null : 'not on its days';
 }
 
 /** Why the page of a group is shut; null when it is open. */
-export function whyGroupShut(shop: ResolvedShop, at: GroupRef): string | null {
+export function whyGroupShut(shop: Shop, at: GroupRef): string | null {
   if (isOpen(shop, at)) return null;
   if (at.kind === 'brand' || at.kind === 'tag') return 'not listed';
   const group = groupsOf(shop, at.kind).get(at.id) as { status: 'live' | 'off' };
@@ -24,7 +24,7 @@ export function whyGroupShut(shop: ResolvedShop, at: GroupRef): string | null {
 }
 
 /** Why shoppers do not meet a page or a group by its links: it is shut, or no way leads there. Null when they do. */
-export function whyNotMet(shop: ResolvedShop, target: Exclude<Target, { kind: 'product' }>): string | null {
+export function whyNotMet(shop: Shop, target: Exclude<Target, { kind: 'product' }>): string | null {
   const page = target.kind === 'page' ? shop.pages.get(target.id) : undefined;
   if (page && page.standsOn.length > 0) return null;
   const shut = page ? whyPageShut(shop, page) : whyGroupShut(shop, target as GroupRef);

@@ -16,7 +16,7 @@ export function usePeopleWrites() {
   const onSuccess = () => client.invalidateQueries({ queryKey: KEY });
   return {
     invite: useMutation({
-      mutationFn: (body: { email: string; role: Role }) => call(routes.desk.invite, { body }),
+      mutationFn: (body: { email: string; role: Role; languages: string[] | null }) => call(routes.desk.invite, { body }),
       onSuccess,
     }),
     takeBackInvite: useMutation({
@@ -24,7 +24,8 @@ export function usePeopleWrites() {
       onSuccess,
     }),
     setRole: useMutation({
-      mutationFn: ({ id, role }: { id: string; role: Role }) => call(routes.desk.setRole, { params: { id }, body: { role } }),
+      mutationFn: ({ id, ...body }: { id: string; role: Role; languages: string[] | null }) =>
+        call(routes.desk.setRole, { params: { id }, body }),
       onSuccess,
     }),
     remove: useMutation({

@@ -12,6 +12,8 @@ import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
 import { peopleApi } from '../people/routes';
 import { elsewhereApi } from '../elsewhere/routes';
+import { searchedApi } from '../languages/searched-routes';
+import { languagesApi } from '../languages/routes';
 import { serveElsewhere } from '../elsewhere/serve';
 import { exchangeApi } from '../exchange/routes';
 import { pricesApi } from '../prices/routes';
@@ -38,6 +40,7 @@ import { readSession, SESSION_COOKIE } from '../people/sign-in';
 import { shopApi } from '../storefront/shop-api';
 import { door } from '../storefront/door';
 import { nothingThere, problemPage, shopPage, storefront } from '../storefront/storefront';
+import { takeLanguage } from '../state/spoken';
 
 export interface AppParts {
   catalog: Catalog;
@@ -71,6 +74,8 @@ function protect(isDesk: boolean, isSecure: boolean): RequestHandler {
         ...(isDesk ? {} : { styleSrcAttr: ["'unsafe-inline'"] }),
       },
     },
+    // Pages of the shop tell each other where a shopper came from, and nobody else.
+    referrerPolicy: { policy: 'same-origin' },
     xFrameOptions: { action: 'sameorigin' },
     strictTransportSecurity: isSecure ? { maxAge: 31_536_000, includeSubDomains: false } : false,
   });
@@ -120,6 +125,7 @@ export function makeApp({
     catalog.passTime();
     next();
   });
+  app.use(takeLanguage(catalog));
   const parts = { catalog, assets, originNow: () => originOf(catalog, origin) };
   app.use(door({ ...parts, isSecure }));
   app.use(servePictures(catalog.db, catalog.mediaFolder));
@@ -143,6 +149,8 @@ export function makeApp({
     exchangeApi(catalog),
     backupsApi(catalog, backups),
     elsewhereApi(catalog, parts.originNow),
+    languagesApi(catalog),
+    searchedApi(catalog, parts.originNow),
     setUpApi(catalog),
   );
   if (restore) app.use(bringBackApi({ catalog, setUpCode, restore }));

@@ -35,6 +35,13 @@ export const journaledTables: readonly JournaledTable[] = [
   { name: 'offer_code', subjectKind: 'codes', subjectColumn: 'offer_id' },
   { name: 'embed', subjectKind: 'embed', subjectColumn: 'id' },
   { name: 'feed', subjectKind: 'feed', subjectColumn: 'id' },
+  ...(['wording', 'wording_draft'] as const).map((name) => ({
+    name,
+    subjectKind: name === 'wording' ? 'wording' : 'wordingDraft',
+    subject: (row: string) => `${row}.locale || '/' || ${row}.kind || '/' || ${row}.target_id`,
+  })),
+  { name: 'forward', subjectKind: 'forward', subjectColumn: 'path' },
+  { name: 'chosen_listing', subjectKind: 'chosenListing', subjectColumn: 'id' },
   { name: 'view', subjectKind: 'view', subjectColumn: 'id' },
 ];
 

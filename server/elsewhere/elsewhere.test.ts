@@ -88,6 +88,26 @@ describe('goods in pages of other sites', () => {
     expect(moduleOf(text).cards[0]!.title).toContain('</script>');
   });
 
+  test('in another language tell the goods, what stands around them, and where the shop is, in that', async () => {
+    await server.call('POST', '/api/languages', { locale: 'de' });
+    await server.call('PATCH', '/api/languages/de', { isOn: true });
+    const texts = [{ kind: 'product', id: server.ids[0]!, path: 'title', source: 'Tern', text: 'Seeschwalbe' }];
+    await server.call('PUT', '/api/languages/de/texts', { texts });
+    const id = await make('embeds', { name: 'x', ids: [server.ids[0]!] });
+    await server.call('PATCH', `/api/embeds/${id}`, { locale: 'de' });
+    await putLive();
+    const view = moduleOf((await open(`/embed/${id}.js`)).text);
+    expect([view.cards[0]!.title, view.words.add, view.shop.base]).toEqual(['Seeschwalbe', 'In den Warenkorb', '/de']);
+    // Beside goods of the same shop that are told in its main language.
+    const variant = server.catalog.working.products.get(server.ids[0]!)!.variants[0]!.id;
+    for (const slug of ['seeschwalbe', 'tern']) {
+      const taken = await server.raw(`/de/basket/take?lines=${slug}:${variant}:1`, { redirect: 'manual' });
+      const Cookie = taken.headers.get('set-cookie')!.split(';')[0]!;
+      const basket = await (await server.raw('/de/shop-api/basket', { headers: { Cookie } })).json();
+      expect(basket).toMatchObject({ lines: [{ title: 'Seeschwalbe', quantity: 1 }] });
+    }
+  });
+
   test('a basket that was filled there is taken over, once, and what is gone is left out', async () => {
     await putLive();
     const variant = (i: number) => server.catalog.working.products.get(server.ids[i]!)!.variants[0]!.id;

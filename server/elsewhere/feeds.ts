@@ -6,7 +6,7 @@ import { feedGoods, feedRows } from '../../core/feeds/feed-rows';
 import { feedValueOf, feedValues } from '../../core/feeds/feed-values';
 import { feedFormats, feedSchema, feedWords, type Feed } from '../../core/model/feed';
 import { cachedByVersion } from '../../core/shop/cached-by-version';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { parse } from '../http/answer';
 import { newId } from '../shared/ids';
 import { invalid, notFound } from '../shared/problem';
@@ -67,7 +67,7 @@ export function feedAddress(catalog: Catalog, { id, format }: Feed, origin: stri
 /** How many entries the channel of each feed takes and refuses, counted once for each state of the shop. */
 const countsOf = cachedByVersion(() => new Map<Feed, { taken: number; refused: number }>());
 
-function countVerdicts(shop: ResolvedShop, feed: Feed, origin: string): { taken: number; refused: number } {
+function countVerdicts(shop: Shop, feed: Feed, origin: string): { taken: number; refused: number } {
   const known = countsOf(shop);
   let counts = known.get(feed);
   if (!counts) {

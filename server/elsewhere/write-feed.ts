@@ -5,15 +5,18 @@ import type { Feed, FeedFormat } from '../../core/model/feed';
 import { plainAmount } from '../../core/shared/money';
 import { absoluteHtml } from '../../core/shared/absolute-html';
 import { plainText } from '../../core/shared/plain-text';
+import { toldIn } from '../../core/storefront/languages';
 import { mediaUrl } from '../../core/storefront/picture-sizes';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { shopPrice, shopStock } from '../../core/shop/shop-price';
 import { neutralText } from '../shared/neutral-text';
 
 interface Terms {
   feed: Feed;
-  shop: ResolvedShop;
+  shop: Shop;
   origin: string;
+  /** what stands before addresses of pages */
+  pages: string;
 }
 type Writer = (rows: readonly FeedRow[], terms: Terms) => string;
 
@@ -62,7 +65,7 @@ const writers: Record<FeedFormat, Writer> = {
       },
     }),
   // What schema.org and Atom hold is fixed by them: the fields of the feed are left aside.
-  jsonld: (rows, { feed, shop, origin }) =>
+  jsonld: (rows, { feed, shop, origin, pages }) =>
     `${JSON.stringify(
       {
         '@context': 'https://schema.org',
@@ -74,7 +77,7 @@ const writers: Record<FeedFormat, Writer> = {
           position: i + 1,
           item: {
             '@type': 'Product',
-            '@id': `${origin}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
+            '@id': `${pages}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
             name: product.title,
             description: plainText(product.description) || product.summary,
             ...(variant.sku && { sku: variant.sku }),
@@ -83,7 +86,7 @@ const writers: Record<FeedFormat, Writer> = {
             image: product.pictures.map(({ media }) => origin + mediaUrl(media, 1600)),
             offers: {
               '@type': 'Offer',
-              url: `${origin}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
+              url: `${pages}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
               price: plainAmount(feedPrice(feed, shopPrice(shop, product, variant).price)),
               priceCurrency: shop.settings.currency,
               availability: availability(shopStock(shop, product, variant.id), product.whenSoldOut === 'order'),
@@ -94,7 +97,7 @@ const writers: Record<FeedFormat, Writer> = {
       undefined,
       1,
     )}\n`,
-  atom: (rows, { feed, shop, origin }) =>
+  atom: (rows, { feed, shop, origin, pages }) =>
     builder.build({
       ...head,
       feed: {
@@ -103,14 +106,14 @@ const writers: Record<FeedFormat, Writer> = {
         title: told(feed.name),
         updated: new Date(shop.now * 1_000).toISOString(),
         author: { name: told(shop.settings.name) || 'The shop' },
-        link: { '@_rel': 'alternate', '@_href': `${origin}/` },
+        link: { '@_rel': 'alternate', '@_href': `${pages}/` },
         entry: rows.map(({ entry: { product, variant, isOne } }) => ({
-          id: `${origin}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
+          id: `${pages}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
           title: told(product.title),
           updated: product.created,
           link: {
             '@_rel': 'alternate',
-            '@_href': `${origin}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
+            '@_href': `${pages}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
           },
           summary: told(product.summary || plainText(product.description).slice(0, 500)),
           content: { '@_type': 'html', '#text': told(absoluteHtml(product.description, origin)) },
@@ -119,6 +122,8 @@ const writers: Record<FeedFormat, Writer> = {
     }),
 };
 
-/** The text of a feed in its format. O(entries). */
-export const writeFeed = (feed: Feed, rows: readonly FeedRow[], shop: ResolvedShop, origin: string): string =>
-  writers[feed.format](rows, { feed, shop, origin });
+/** The text of a feed in its format and language. O(entries). */
+export function writeFeed(feed: Feed, rows: readonly FeedRow[], main: Shop, origin: string): string {
+  const { shop, base } = toldIn(main, feed.locale);
+  return writers[feed.format](rows, { feed, shop, origin, pages: origin + base });
+}

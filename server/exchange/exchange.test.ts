@@ -441,3 +441,46 @@ describe('a file that goes out', () => {
     expect((await refused({ which: { ids: [], matching: null } })).status).toBe(422);
   });
 });
+
+test('languages stand side by side in files, come back as they went, and go with one undo', async () => {
+  await server.call('POST', '/api/languages', { locale: 'de' });
+  const texts = async () => {
+    const { wordings } = server.catalog.working.shop;
+    return [...wordings.values()].flatMap(({ id, texts: all }) =>
+      Object.entries(all).map(([path, { text }]) => [id, path, text]),
+    );
+  };
+  const text = 'SKU,Title,Title (German)\nT-1,Sea tern,Küstenmöwe\nW-1,Wren,\nD-1,Dunnock,Küstenmöwe\n';
+  const { file, run } = await brought(text);
+  expect(file.settings.columns).toEqual(['variant sku', 'title', 'title in de']);
+  // Goods that are new need a price, which this file does not have.
+  await server.call('PATCH', `/api/imports/${file.id}`, { way: 'update' });
+  expect((await run()).state).toBe('done');
+  expect(await texts()).toEqual([
+    [server.ids[0], 'slug', 'kuestenmoewe'],
+    [server.ids[0], 'title', 'Küstenmöwe'],
+  ]);
+  // Made from the title that came with it, so nothing is out of date.
+  const { units } = (
+    await server.call<{ units: { path: string; state: string }[] }>(
+      'GET',
+      `/api/languages/de/texts?kind=product&id=${server.ids[0]}`,
+    )
+  ).body;
+  expect(units.find(({ path }) => path === 'title')!.state).toBe('done');
+
+  const made = await server.call<{ file: { id: string } }>('POST', '/api/exports', {
+    which: { ids: server.ids },
+    format: 'csv',
+    per: 'products',
+    columns: ['variant sku', 'title', 'title in de'],
+  });
+  const out = await server.raw(`/api/exports/${made.body.file.id}/file`, { headers: { cookie: server.cookie } });
+  const written = await out.text();
+  expect(written).toContain('Sea tern,Küstenmöwe');
+  const again = await brought(written);
+  expect((await again.preview()).counts).toMatchObject({ same: 2, changed: 0, refused: 0 });
+
+  await server.call('POST', '/api/undo');
+  expect([await texts(), product(0).title]).toEqual([[], 'Tern']);
+});

@@ -14,7 +14,7 @@ import { invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { namesOfShop } from './names';
-import { columnsOf } from './plan-of-file';
+import { columnsOf, toldIn } from './plan-of-file';
 import { writeFile } from './write-file';
 
 const KEPT_DAYS = 7;
@@ -73,7 +73,7 @@ export async function exportGoods(
   const name = `goods-${localOfMoment(at, timeZone).slice(0, 10)}.${format}`;
   const make = async (follow?: Follow): Promise<Kept> => {
     const told = watched(products, follow);
-    const rows = rowsOfGoods(told, columns, per, { timeZone, names });
+    const rows = rowsOfGoods(told, columns, per, { timeZone, names, told: toldIn(catalog) });
     const content = await writeFile(format, columns, rows, { delimiter, hasMark });
     return keep(catalog, { id, name, at }, content);
   };

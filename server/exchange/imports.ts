@@ -24,6 +24,7 @@ import type { UserId } from '../state/product-or-refuse';
 import { addImport, endImport, readImport, keepHeadings, putImportSettings, readHeadings } from '../store/imports';
 import { readKept } from '../store/kept-columns';
 import { differenceOf, type ProductDifference } from '../store/product-difference';
+import { importedTexts } from './imported-texts';
 import { columnsOf, forgetPlan, importOrRefuse, planOf, settingsOf, tableOf } from './plan-of-file';
 import { isArchive, readArchive } from './read-archive';
 import { encodingOf, kindOf, readFile, textOf } from './read-file';
@@ -255,7 +256,14 @@ export async function runImport(catalog: Catalog, user: UserId, id: string): Pro
     return {
       work:
         differences.length > 0
-          ? { what: 'put', done, differences, groups: made, ends: { importId: id, outcome } }
+          ? {
+              what: 'put',
+              done,
+              differences,
+              groups: made,
+              texts: importedTexts(catalog, planned),
+              ends: { importId: id, outcome },
+            }
           : undefined,
       outcome,
     };

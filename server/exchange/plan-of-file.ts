@@ -1,6 +1,6 @@
 import { importSettingsSchema, type ImportSettings } from '../../contract/exchange';
 import { Accidents } from '../../core/exchange/accidents';
-import type { ExchangeColumn } from '../../core/exchange/column';
+import type { ExchangeColumn, WriteTerms } from '../../core/exchange/column';
 import type { KnownPicture } from '../../core/exchange/known-picture';
 import { exchangeColumns } from '../../core/exchange/columns';
 import type { FileTable } from '../../core/exchange/group-rows';
@@ -8,6 +8,7 @@ import type { ImportChoices } from '../../core/exchange/choices';
 import { planImport } from '../../core/exchange/plan';
 import type { PlannedProduct } from '../../core/exchange/planned';
 import type { Product } from '../../core/model/product';
+import { wordingKey } from '../../core/model/wording';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import type { NewGroups } from '../jobs/work';
 import { newId } from '../shared/ids';
@@ -42,7 +43,16 @@ export async function tableOf(row: ImportRow, settings: ImportSettings): Promise
 }
 
 export const columnsOf = ({ working: { shop } }: Catalog): ExchangeColumn[] =>
-  exchangeColumns(shop.specSheets.values());
+  exchangeColumns(
+    shop.specSheets.values(),
+    shop.settings.languages.others.map(({ locale }) => locale),
+  );
+
+/** What products say in other languages. */
+export const toldIn =
+  ({ working: { shop } }: Catalog): WriteTerms['told'] =>
+  (locale, id, path) =>
+    shop.wordings.get(wordingKey({ locale, kind: 'product', id }))?.texts[path]?.text ?? '';
 
 interface Plan {
   table: FileTable;
@@ -116,11 +126,12 @@ async function workOut(catalog: Catalog, row: ImportRow): Promise<Plan> {
   const sources = {
     columns,
     names,
+    told: toldIn(catalog),
     decimal: settings.decimal,
     timeZone,
     picture: picturesOf(catalog, row),
     cleanHtml: cleanRichText,
-    find: finderOf(catalog, { choices: settings, columns, head: table.head, timeZone, names }),
+    find: finderOf(catalog, { choices: settings, columns, head: table.head, timeZone, names, told: toldIn(catalog) }),
     sheetOf: (attributeId: string) => sheets.get(attributeId),
     newId,
     freeSlug: (wanted: string) => {

@@ -77,6 +77,8 @@ function refuseStrangers(request: Request, response: Response, route: Route): vo
       status: 403,
     });
   if (isForOwners && session.role !== 'owner') throw notAnOwner();
+  if (isWrite && session.languages && !route.translates)
+    throw new ProblemError({ type: problemTypes.owner, title: refusals.onlyTranslates, status: 403 });
 }
 
 /** What keeps writes apart: set by the application for all routers. */

@@ -1,5 +1,7 @@
 import type { ErrorRequestHandler, Request, Response } from 'express';
 import { MulterError } from 'multer';
+import { saidAgain, type WordKey } from '../../core/languages/fixed/fixed-words';
+import type { Say } from '../../core/languages/fixed/say';
 import { problemTypes, type Problem } from '../../contract/problem';
 import { CannotUndoError } from '../database/journal';
 import { failureWords, isDiskFull } from '../folder/failure';
@@ -73,6 +75,19 @@ function arrived(request: Request): Promise<void> {
   });
 }
 
+/** A problem in the language of the page that it is told on. */
+function inItsLanguage(problem: Problem, response: Response): Problem {
+  const say = response.locals.say as Say<WordKey> | undefined;
+  if (!say) return problem;
+  return {
+    ...problem,
+    title: saidAgain(problem.title, say),
+    ...(problem.errors && {
+      errors: problem.errors.map((error) => ({ ...error, message: saidAgain(error.message, say) })),
+    }),
+  };
+}
+
 /** Every refusal and failure becomes problem details; only what is a bug of ours is logged. */
 export function answerErrors(log: (error: unknown) => void, pageFor: ProblemPage): ErrorRequestHandler {
   return (error, request, response, next) => {
@@ -84,6 +99,7 @@ export function answerErrors(log: (error: unknown) => void, pageFor: ProblemPage
       title: 'Something went wrong here. It was not you.',
       status: 500,
     };
-    void arrived(request).then(() => send(response, problem, pageFor(request, problem)));
+    const told = inItsLanguage(problem, response);
+    void arrived(request).then(() => send(response, told, pageFor(request, told)));
   };
 }

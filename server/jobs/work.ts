@@ -5,6 +5,7 @@ import type { Actor, Journal } from '../database/journal';
 import { putCategory, putNamed } from '../store/groups';
 import { endImport } from '../store/imports';
 import { putDifference, type ProductDifference } from '../store/product-difference';
+import { keepText, type KeptText } from '../store/wordings';
 
 /** What can take long: it runs in a thread of its own, on a connection of its own. */
 export type Work =
@@ -13,6 +14,8 @@ export type Work =
       done: Done;
       differences: readonly ProductDifference[];
       groups?: NewGroups;
+      /** what products say in other languages */
+      texts?: readonly KeptText[];
       /** the file that this comes from is done with the change, or not at all */
       ends?: { importId: string; outcome: string };
     }
@@ -59,7 +62,7 @@ export function doWork(work: Work, { db, journal, actor }: WorkPlace, follow: Fo
     const { changeId, subjects, value } = journal.undoOne(work.changeId, actor, watch);
     return { changeId, subjects, outcome: `${value.kind === 'undo' ? 'Undone' : 'Done again'}: ${value.label}` };
   }
-  const { done, differences, groups, ends } = work;
+  const { done, differences, groups, texts, ends } = work;
   const { changeId, subjects } = journal.change(done, actor, () => {
     groups?.brands.forEach((brand) => putNamed(db, 'brand', brand));
     groups?.tags.forEach((tag) => putNamed(db, 'tag', tag));
@@ -68,6 +71,7 @@ export function doWork(work: Work, { db, journal, actor }: WorkPlace, follow: Fo
       if (i % LOOK_UP_EVERY === 0) watch(i, differences.length);
       putDifference(db, difference);
     });
+    texts?.forEach((text) => keepText(db, text));
     if (ends) endImport(db, ends.importId, ends.outcome);
   });
   return { changeId, subjects, outcome: doneWords(done) };

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import sharp, { type Metadata, type OutputInfo, type Sharp } from 'sharp';
 import { LARGEST, sharedSize, storedSizes, type IconSize, type PictureSize } from '../../core/storefront/picture-sizes';
 import type { Db } from '../database/connection';
-import { drawSvg } from './svg';
+import { drawSvg } from './draw-apart';
 
 /** Largest upload, in bytes, and largest picture, in pixels. */
 export const MAX_PICTURE_BYTES = 25 * 1024 * 1024;
@@ -65,7 +65,7 @@ async function check(content: Buffer, name: string): Promise<Metadata> {
 }
 
 /** Written under a passing name first, so that a file of its final name is always whole. */
-async function writeWhole(path: string, content: Buffer): Promise<void> {
+export async function writeWhole(path: string, content: Buffer): Promise<void> {
   const passing = `${path}.${process.pid}.${Math.round(process.hrtime()[1])}.part`;
   await writeFile(passing, content);
   await rename(passing, path);
@@ -101,7 +101,7 @@ const exists = (path: string) =>
     () => false,
   );
 
-function mediaPath(folder: string, media: string, size: number): string {
+export function mediaPath(folder: string, media: string, size: number): string {
   return join(folder, media.slice(0, 2), media, `${size}.webp`);
 }
 

@@ -12,6 +12,9 @@ import { ProblemError } from '../shared/problem';
 import type { Catalog } from '../state/catalog';
 import { readBasket } from '../store/baskets';
 import { basketHash, basketOf, keepBasket, merged, viewOf, withCode, withEntry, withQuantity } from './baskets';
+import { saidAgain } from '../../core/languages/fixed/fixed-words';
+import type { Shop } from '../../core/shop/shop';
+import { baseOf, liveShopOf } from '../state/spoken';
 
 /** What pages of the stand-in need beside the catalog. */
 export interface SellingParts {
@@ -37,9 +40,9 @@ const quantityText = z.coerce
   .max(MOST_PIECES, `At most ${MOST_PIECES} of one thing.`);
 
 /** The words of a refusal; what is none is thrown on. */
-function wordsOf(error: unknown): string {
+function wordsOf(error: unknown, { say }: Pick<Shop, 'say'>): string {
   if (!(error instanceof ProblemError)) throw error;
-  return error.problem.errors?.[0]?.message ?? error.problem.title;
+  return saidAgain(error.problem.errors?.[0]?.message ?? error.problem.title, say);
 }
 
 /** A plain form that fills the slots of a bundle: part.<slot>.<variant>=<pieces> */
@@ -60,18 +63,25 @@ export function basketApi({ catalog, isSecure, originNow, show }: SellingParts):
   /** Changes the basket of whoever asks, and answers it. */
   const change = (request: Request, response: Response, work: (contents: BasketContents) => BasketContents) => {
     const { token, contents } = basketOf(catalog, request);
-    return viewOf(catalog, keepBasket(catalog, { response, isSecure }, token, work(contents)));
+    return viewOf(
+      catalog,
+      liveShopOf(catalog, response),
+      keepBasket(catalog, { response, isSecure }, token, work(contents)),
+    );
   };
-  answer(router, basketRoutes.basket, ({ request }) => viewOf(catalog, basketOf(catalog, request).contents));
-  answer(router, basketRoutes.goesWith, ({ request, query }) => {
-    const { shop } = catalog.live;
+  answer(router, basketRoutes.basket, ({ request, response }) =>
+    viewOf(catalog, liveShopOf(catalog, response), basketOf(catalog, request).contents),
+  );
+  answer(router, basketRoutes.goesWith, ({ request, response, query }) => {
+    const shop = liveShopOf(catalog, response);
     const ids = basketOf(catalog, request).contents.entries.map(({ productId }) => productId);
     return { items: goesWithAll(shop, ids, query.count).map((slot) => cardOf(shop, slot)) };
   });
   answer(
     router,
     basketRoutes.add,
-    ({ request, response, body }) => change(request, response, (contents) => withEntry(catalog, contents, body)),
+    ({ request, response, body }) =>
+      change(request, response, (contents) => withEntry(liveShopOf(catalog, response), contents, body)),
     limit,
   );
   answer(
@@ -106,11 +116,12 @@ export function basketApi({ catalog, isSecure, originNow, show }: SellingParts):
 
   const page = (request: Request, response: Response, problem = '') => {
     const { token, contents } = basketOf(catalog, request);
-    const elsewhere = token && contents.entries.length > 0 ? `${originNow()}/basket/open/${token}` : null;
+    const elsewhere =
+      token && contents.entries.length > 0 ? `${originNow()}${baseOf(response)}/basket/open/${token}` : null;
     show(
       request,
       response,
-      { kind: 'basket', basket: viewOf(catalog, contents), problem, elsewhere },
+      { kind: 'basket', basket: viewOf(catalog, liveShopOf(catalog, response), contents), problem, elsewhere },
       problem ? 422 : 200,
     );
   };
@@ -127,26 +138,26 @@ export function basketApi({ catalog, isSecure, originNow, show }: SellingParts):
       try {
         change(request, response, (contents) => work(contents, (request.body ?? {}) as Record<string, string>));
       } catch (error) {
-        return page(request, response, wordsOf(error));
+        return page(request, response, wordsOf(error, liveShopOf(catalog, response)));
       }
-      response.redirect(303, to);
+      response.redirect(303, baseOf(response) + to);
     });
   const toCheckout = () => catalog.live.shop.settings.selling.button === 'checkout';
   router.post('/basket/add', limit, read, (request, response) => {
     try {
       change(request, response, (contents) => {
         const body = request.body as Record<string, string>;
-        const value = body.value?.trim() ? parseMoney(body.value, catalog.live.shop.settings.locale) : null;
+        const value = body.value?.trim() ? parseMoney(body.value, liveShopOf(catalog, response).settings.locale) : null;
         return withEntry(
-          catalog,
+          liveShopOf(catalog, response),
           contents,
           parse(addToBasketSchema, { ...body, quantity: Number(body.quantity || 1), parts: partsOf(body), value }),
         );
       });
     } catch (error) {
-      return page(request, response, wordsOf(error));
+      return page(request, response, wordsOf(error, liveShopOf(catalog, response)));
     }
-    response.redirect(303, toCheckout() ? '/checkout' : '/basket');
+    response.redirect(303, baseOf(response) + (toCheckout() ? '/checkout' : '/basket'));
   });
   form('/basket/change', limit, (contents, { key = '', quantity = '' }) =>
     withQuantity(contents, key, Math.max(0, parse(quantityText, quantity))),
@@ -171,21 +182,24 @@ export function basketApi({ catalog, isSecure, originNow, show }: SellingParts):
       for (const [slug = '', variant = '', quantity] of lines.slice(0, MOST_LINES_TAKEN))
         try {
           const entry = parse(addToBasketSchema, { slug, variant, quantity: Number(quantity) });
-          taken = withEntry(catalog, taken, entry);
+          // Goods of one page may be told in several languages, and are called otherwise in each.
+          const spoken = liveShopOf(catalog, response);
+          const shop = spoken.bySlug('product', slug) === undefined ? catalog.live.shop : spoken;
+          taken = withEntry(shop, taken, entry);
         } catch (error) {
           // What cannot be had any more is left out: the basket is looked at next.
-          wordsOf(error);
+          wordsOf(error, catalog.live.shop);
         }
       return merged(contents, taken);
     });
-    response.redirect(303, '/basket');
+    response.redirect(303, `${baseOf(response)}/basket`);
   });
 
   /** A basket that was begun on another device joins the one of this browser. */
   router.get('/basket/open/:token', limit, (request, response) => {
     const other = readBasket(catalog.db, basketHash(String(request.params.token)));
     change(request, response, (contents) => merged(contents, other));
-    response.redirect(303, '/basket');
+    response.redirect(303, `${baseOf(response)}/basket`);
   });
   return router;
 }

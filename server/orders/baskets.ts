@@ -20,6 +20,8 @@ import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { readBasket, writeBasket } from '../store/baskets';
 import { typedCodes } from './shopper-terms';
+import { saidAgain } from '../../core/languages/fixed/fixed-words';
+import type { Shop } from '../../core/shop/shop';
 
 const BASKET_COOKIE = 'dispona_basket';
 /** Read by the shop's script: how many pieces there are, to be shown without asking. */
@@ -45,13 +47,13 @@ export function basketOf({ db }: Catalog, request: Request): OwnBasket {
 }
 
 /** The basket as its shopper meets it now. */
-export function viewOf(catalog: Catalog, contents: BasketContents): BasketView {
-  const { shop } = catalog.live;
+export function viewOf(catalog: Catalog, shop: Shop, contents: BasketContents): BasketView {
   const { shopper, ...beside } = typedCodes(catalog, contents, null);
   return basketView(shop, shopBasket(shop, contents, shopper), {
     note: contents.note,
     removed: contents.removed,
     ...beside,
+    unknown: beside.unknown.map(({ code, words }) => ({ code, words: saidAgain(words, shop.say) })),
   });
 }
 
@@ -89,11 +91,10 @@ export interface Wanted {
 
 /** The basket with some pieces more of something. Throws what is wrong, at its field. */
 export function withEntry(
-  { live }: Catalog,
+  shop: Shop,
   contents: BasketContents,
   { slug, variant, quantity, parts, value }: Wanted,
 ): BasketContents {
-  const { shop } = live;
   const product = productOnShop(shop, shop.bySlug('product', slug));
   if (!product) throw notFound(refusals.noSuchProduct);
   if (!product.variants.some(({ id }) => id === variant)) throw invalidField(['variant'], refusals.noSuchVariant);

@@ -2,10 +2,9 @@ import { randomBytes } from 'node:crypto';
 import express, { Router, type Request, type Response } from 'express';
 import { countryName } from '../../core/model/countries';
 import { groupedCode } from '../../core/orders/codes';
-import { statusWords } from '../../core/orders/order-state';
 import { basketView } from '../../core/storefront/basket-view';
 import { checkoutOf, needsAddress, seenOf } from '../../core/orders/order-of-basket';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import type { CheckoutValues, OrderPageData } from '../../core/storefront/selling-pages';
 import { limitRequests } from '../http/limit-requests';
 import { notFound, ProblemError } from '../shared/problem';
@@ -21,6 +20,8 @@ import { invoiceHtml } from './invoice';
 import { invoicePdf } from './invoice-pdf';
 import { markDeclined, markPaid, stateOf } from './order-steps';
 import { typedCodes } from './shopper-terms';
+import { saidAgain } from '../../core/languages/fixed/fixed-words';
+import { baseOf, liveShopOf } from '../state/spoken';
 
 const fields = [
   'email',
@@ -56,19 +57,20 @@ function formOf(values: CheckoutValues, body: Record<string, unknown>): Checkout
   };
 }
 
-const dayWords = ({ live }: Catalog, at: string) =>
-  new Intl.DateTimeFormat(live.shop.settings.locale === 'en' ? 'en-GB' : live.shop.settings.locale, {
+const dayWords = ({ settings }: Shop, at: string) =>
+  new Intl.DateTimeFormat(settings.locale === 'en' ? 'en-GB' : settings.locale, {
     dateStyle: 'long',
-    timeZone: live.shop.settings.timeZone,
+    timeZone: settings.timeZone,
   }).format(new Date(at));
 
 /** Until a shopper chooses, the first way to pay that is offered is taken. */
-const firstPayment = ({ settings }: ResolvedShop) =>
+const firstPayment = ({ settings }: Shop) =>
   settings.selling.payments.find(({ isOn, kind }) => isOn && kind !== 'onCollection')?.id ?? '';
 
 /** The page of an order, for its shopper. */
-function orderPage(catalog: Catalog, row: OrderRow, isNew: boolean): OrderPageData {
+function orderPage(catalog: Catalog, shop: Shop, base: string, row: OrderRow, isNew: boolean): OrderPageData {
   const { db } = catalog;
+  const { say } = shop;
   const state = stateOf(catalog, row);
   const { body } = row;
   const lineWords = new Map(
@@ -80,17 +82,19 @@ function orderPage(catalog: Catalog, row: OrderRow, isNew: boolean): OrderPageDa
   return {
     kind: 'order',
     number: row.number,
-    day: dayWords(catalog, row.at),
-    statusWords: state.isPartRefunded ? `${statusWords[state.status]}, refunded in part` : statusWords[state.status],
+    day: dayWords(shop, row.at),
+    statusWords: state.isPartRefunded
+      ? say('status.partRefunded', { status: say(`status.${state.status}`) })
+      : say(`status.${state.status}`),
     isPaid: state.isPaid,
     refunded: state.refunded,
     order: body,
-    country: body.address ? countryName(body.address.country, body.locale) : '',
+    country: body.address ? countryName(body.address.country, shop.settings.locale) : '',
     parcels: events.flatMap((event) =>
       event.what === 'sent'
         ? [
             {
-              day: dayWords(catalog, event.at),
+              day: dayWords(shop, event.at),
               tracking: event.tracking,
               lines: event.lines.map(({ key, quantity }) => `${quantity} × ${lineWords.get(key) ?? ''}`),
             },
@@ -101,7 +105,7 @@ function orderPage(catalog: Catalog, row: OrderRow, isNew: boolean): OrderPageDa
       name,
       url: `/download/${token}`,
       left: most === null ? null : Math.max(0, most - fetched),
-      until: until && dayWords(catalog, until),
+      until: until && dayWords(shop, until),
     })),
     giftCards: giftCardsOf(db, row.id)
       .filter(({ isOff }) => !isOff)
@@ -109,8 +113,8 @@ function orderPage(catalog: Catalog, row: OrderRow, isNew: boolean): OrderPageDa
     invoice: state.isPaid ? { html: `/order/${row.token}/invoice`, pdf: `/order/${row.token}/invoice.pdf` } : null,
     card: mayPay
       ? {
-          action: `/order/${row.token}/card`,
-          words: declined && declined.what === 'declined' ? declined.how : '',
+          action: `${base}/order/${row.token}/card`,
+          words: declined && declined.what === 'declined' ? saidAgain(declined.how, say) : '',
         }
       : null,
     isNew,
@@ -130,8 +134,8 @@ export function checkoutApi(parts: SellingParts): Router {
     sent: { values: CheckoutValues; problems: Record<string, string>; attempt?: string; status?: number },
   ) => {
     const { contents } = basketOf(catalog, request);
-    if (contents.entries.length === 0) return response.redirect(303, '/basket');
-    const { shop } = catalog.live;
+    if (contents.entries.length === 0) return response.redirect(303, `${baseOf(response)}/basket`);
+    const shop = liveShopOf(catalog, response);
     const { values } = sent;
     const whole = contentsUnder(contents, { country: values.country ?? '', deliveryId: values.deliveryId ?? '' });
     const email = values.email?.includes('@') ? values.email.trim().toLowerCase() : null;
@@ -143,7 +147,12 @@ export function checkoutApi(parts: SellingParts): Router {
       response,
       {
         kind: 'checkout',
-        basket: basketView(shop, basket, { note: whole.note, removed: null, ...beside }),
+        basket: basketView(shop, basket, {
+          note: whole.note,
+          removed: null,
+          ...beside,
+          unknown: beside.unknown.map(({ code, words }) => ({ code, words: saidAgain(words, shop.say) })),
+        }),
         needsAddress: needsAddress(basket),
         seen: seenOf(basket),
         payments: payments.map(({ id, name, words, fee }) => ({ id, name, words, fee, chosen: id === payment?.id })),
@@ -174,19 +183,22 @@ export function checkoutApi(parts: SellingParts): Router {
     const { token, contents } = basketOf(catalog, request);
     const writes = catalog.writes;
     void writes
-      .shared(() => placeOrder(catalog, contents, form, originNow()))
+      .shared(() => placeOrder(catalog, liveShopOf(catalog, response), contents, form, originNow()))
       .then((order) => {
         keepBasket(catalog, { response, isSecure }, token, afterOrder(contents));
-        response.redirect(303, `/order/${order.token}?new=1`);
+        response.redirect(303, `${baseOf(response)}/order/${order.token}?new=1`);
       })
       .catch((error: unknown) => {
         if (!(error instanceof ProblemError)) return next(error);
         const { errors = [], title, status } = error.problem;
-        const problems = Object.fromEntries(errors.map(({ path, message }) => [String(path[0] ?? ''), message]));
+        const { say } = liveShopOf(catalog, response);
+        const problems = Object.fromEntries(
+          errors.map(({ path, message }) => [String(path[0] ?? ''), saidAgain(message, say)]),
+        );
         const isTold = Object.keys(problems).length > 0;
         page(request, response, {
           values,
-          problems: isTold ? problems : { '': title },
+          problems: isTold ? problems : { '': saidAgain(title, say) },
           // What was refused because something changed is another order.
           attempt: form.attempt,
           status,
@@ -202,7 +214,17 @@ export function checkoutApi(parts: SellingParts): Router {
   const hidden = (response: Response) => response.set('X-Robots-Tag', 'noindex').set('Cache-Control', 'no-store');
   router.get('/order/:token', (request, response) => {
     hidden(response);
-    show(request, response, orderPage(catalog, orderBy(request.params.token), request.query.new === '1'));
+    show(
+      request,
+      response,
+      orderPage(
+        catalog,
+        liveShopOf(catalog, response),
+        baseOf(response),
+        orderBy(request.params.token),
+        request.query.new === '1',
+      ),
+    );
   });
   /** The simulated card: the shopper says what it does. */
   router.post('/order/:token/card', slowly, read, (request, response, next) => {
@@ -216,7 +238,7 @@ export function checkoutApi(parts: SellingParts): Router {
         else if (does === 'decline') markDeclined(by, order.id, 'The card was declined. Nothing was paid.');
         else markDeclined(by, order.id, 'The card did not answer in time. Nothing was paid.');
       })
-      .then(() => response.redirect(303, `/order/${order.token}?new=1`))
+      .then(() => response.redirect(303, `${baseOf(response)}/order/${order.token}?new=1`))
       .catch(next);
   });
   router.get('/order/:token/invoice', (request, response) => {
@@ -224,14 +246,17 @@ export function checkoutApi(parts: SellingParts): Router {
     if (!stateOf(catalog, order).isPaid) throw notFound(refusals.isNotPaid);
     hidden(response)
       .type('html')
-      .send(invoiceHtml(catalog, order, dayWords(catalog, order.at)));
+      .send(invoiceHtml(catalog, order, dayWords(catalog.live.shop.inLanguage(order.body.locale), order.at)));
   });
   router.get('/order/:token/invoice.pdf', (request, response, next) => {
     const order = orderBy(request.params.token);
     if (!stateOf(catalog, order).isPaid) throw notFound(refusals.isNotPaid);
     hidden(response).type('pdf').attachment(`invoice-${order.number}.pdf`);
     response.set('Content-Disposition', `inline; filename="invoice-${order.number}.pdf"`);
-    void invoicePdf(catalog, order, dayWords(catalog, order.at)).then((pdf) => pdf.pipe(response), next);
+    void invoicePdf(catalog, order, dayWords(catalog.live.shop.inLanguage(order.body.locale), order.at)).then(
+      (pdf) => pdf.pipe(response),
+      next,
+    );
   });
   router.get('/download/:token', slowly, (request, response) => {
     const row = readDownload(catalog.db, String(request.params.token));

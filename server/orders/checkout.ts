@@ -26,6 +26,7 @@ import {
 import { issueGoods } from './issue-goods';
 import { writeLetter } from './order-mail';
 import { typedCodes } from './shopper-terms';
+import type { Shop } from '../../core/shop/shop';
 
 const DAY = 86_400;
 
@@ -63,7 +64,7 @@ export const contentsUnder = (
 });
 
 /** What is wrong with a form, by its fields. */
-function formErrors(catalog: Catalog, form: CheckoutForm, basket: ShopBasket): FieldError[] {
+function formErrors(shop: Shop, form: CheckoutForm, basket: ShopBasket): FieldError[] {
   const errors: FieldError[] = [];
   const check = (schema: {
     safeParse: (value: unknown) => {
@@ -78,7 +79,7 @@ function formErrors(catalog: Catalog, form: CheckoutForm, basket: ShopBasket): F
   check(orderContactSchema);
   if (needsAddress(basket)) check(orderAddressSchema);
   if (basket.needsDelivery && !basket.delivery) errors.push({ path: ['deliveryId'], message: refusals.chooseDelivery });
-  const { terms } = catalog.live.shop.settings.selling;
+  const { terms } = shop.settings.selling;
   if (terms && !form.agrees) errors.push({ path: ['agrees'], message: refusals.agreeToTerms });
   return errors;
 }
@@ -108,25 +109,31 @@ function refuseSold({ db, live }: Catalog, lines: readonly OrderLine[]): void {
  * Places an order: all of it in one transaction, or nothing. A form that comes twice makes one order. Throws what is wrong,
  * at the fields; that something was sold meanwhile, or costs another price, is told before anything is ordered.
  */
-export function placeOrder(catalog: Catalog, contents: BasketContents, form: CheckoutForm, origin: string): OrderRow {
-  const { db, live } = catalog;
+export function placeOrder(
+  catalog: Catalog,
+  shop: Shop,
+  contents: BasketContents,
+  form: CheckoutForm,
+  origin: string,
+): OrderRow {
+  const { db } = catalog;
   const before = readOrder(db, 'attempt', form.attempt);
   if (before) return before;
   const whole = contentsUnder(contents, form);
   const email = form.email.trim().toLowerCase();
   const place = db.transaction((): OrderRow => {
     const typed = typedCodes(catalog, whole, email);
-    const checkout = checkoutOf(live.shop, whole, typed.shopper, typed.cards, form.paymentId);
+    const checkout = checkoutOf(shop, whole, typed.shopper, typed.cards, form.paymentId);
     const { basket, payment, due } = checkout;
     const [gone] = basket.gone;
     if (basket.lines.length === 0 && gone)
       throw changed(gone.title === null ? refusals.orderChanged : refusals.soldMeanwhile(gone.title));
     if (basket.lines.length === 0) throw invalid([{ path: [], message: refusals.basketEmpty }], refusals.basketEmpty);
-    const errors = formErrors(catalog, form, basket);
+    const errors = formErrors(shop, form, basket);
     if (!payment && due > 0) errors.push({ path: ['paymentId'], message: refusals.choosePayment });
     if (errors.length > 0) throw invalid(errors);
     if (seenOf(basket) !== form.seen) throw changed(refusals.orderChanged);
-    const body = orderOf(live.shop, checkout, {
+    const body = orderOf(shop, checkout, {
       contact: orderContactSchema.parse(form),
       address: needsAddress(basket) ? orderAddressSchema.parse(form) : null,
       note: form.note.slice(0, 1_000),

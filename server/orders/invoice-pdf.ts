@@ -44,7 +44,8 @@ export async function invoicePdf(catalog: Catalog, order: OrderRow, day: string)
   pdf.moveDown(2).text(plain(invoice.to.join('\n')));
   pdf.moveDown(2).font('Helvetica-Bold').fontSize(18).text(invoice.title);
   pdf.font('Helvetica').fontSize(10).text(plain(invoice.day)).moveDown(1.5);
-  row('What', ['Pieces', 'Each', 'Total'], true);
+  const { heads } = invoice;
+  row(heads.words, [heads.quantity, heads.each, heads.total], true);
   for (const { words, quantity, each, total } of invoice.lines) row(words, [quantity, each, total]);
   for (const { words, amount, isTotal } of invoice.sums) row(words, ['', '', amount], isTotal);
   pdf.font('Helvetica').moveDown(1);

@@ -5,7 +5,8 @@ import type { OrderRow } from '../store/shop-orders';
 
 export function invoiceFor({ live }: Catalog, order: OrderRow, day: string): Invoice {
   const { name, contact } = live.shop.settings;
-  return invoiceOf({ number: order.number, day, body: order.body }, { name, contact });
+  const { say } = live.shop.inLanguage(order.body.locale);
+  return invoiceOf({ number: order.number, day, body: order.body }, { name, contact }, say);
 }
 
 const lines = (words: readonly string[]) => words.map(escapeHtml).join('<br>');
@@ -15,6 +16,7 @@ const amount = `${cell};text-align:right;white-space:nowrap`;
 /** The invoice as a page of its own, ready to be printed. */
 export function invoiceHtml(catalog: Catalog, order: OrderRow, day: string): string {
   const invoice = invoiceFor(catalog, order, day);
+  const { heads } = invoice;
   const rows = invoice.lines.map(
     ({ words, quantity, each, total }) =>
       `<tr><td style="${cell}">${lines(words.split('\n'))}</td><td style="${amount}">${quantity}</td><td style="${amount}">${escapeHtml(each)}</td><td style="${amount}">${escapeHtml(total)}</td></tr>`,
@@ -31,7 +33,7 @@ export function invoiceHtml(catalog: Catalog, order: OrderRow, day: string): str
 <p style="margin-top:32px">${lines(invoice.to)}</p>
 <h1 style="margin:32px 0 4px;font-size:24px">${escapeHtml(invoice.title)}</h1>
 <p style="margin:0 0 24px">${escapeHtml(invoice.day)}</p>
-<table style="width:100%;border-collapse:collapse"><thead><tr><th style="${cell};text-align:left">What</th><th style="${amount}">Pieces</th><th style="${amount}">Each</th><th style="${amount}">Total</th></tr></thead>
+<table style="width:100%;border-collapse:collapse"><thead><tr><th style="${cell};text-align:left">${escapeHtml(heads.words)}</th><th style="${amount}">${escapeHtml(heads.quantity)}</th><th style="${amount}">${escapeHtml(heads.each)}</th><th style="${amount}">${escapeHtml(heads.total)}</th></tr></thead>
 <tbody>${rows.join('')}${sums.join('')}</tbody></table>
 <p>${lines(invoice.notes)}</p>
 </body>

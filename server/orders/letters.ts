@@ -3,7 +3,7 @@ import type { backNoteSchema, questionSchema } from '../../contract/letters';
 import type { ProductDocument } from '../../core/model/document';
 import { variantName } from '../../core/products/variants';
 import { productOnShop } from '../../core/shop/open-groups';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { shopStock } from '../../core/shop/shop-price';
 import { newId } from '../shared/ids';
 import { invalid, notFound } from '../shared/problem';
@@ -21,6 +21,7 @@ import {
   readQuestions,
   takeBackNotes,
 } from '../store/letters';
+import { languageBase } from '../../core/storefront/languages';
 
 const momentOf = (catalog: Catalog) => new Date(catalog.now * 1000).toISOString();
 
@@ -31,16 +32,20 @@ function aboutWords(product: ProductDocument, variantId: string | undefined): st
 }
 
 /** A product that shoppers meet now, with the variant that they named. Throws where there is none. */
-function metProduct({ live }: Catalog, slug: string, variantId: string | undefined): ProductDocument {
-  const product = productOnShop(live.shop, live.shop.bySlug('product', slug));
+function metProduct(shop: Shop, slug: string, variantId: string | undefined): ProductDocument {
+  const product = productOnShop(shop, shop.bySlug('product', slug));
   if (!product) throw notFound(refusals.noSuchProduct);
   if (variantId !== undefined && !product.variants.some(({ id }) => id === variantId))
     throw invalid([{ path: ['variant'], message: refusals.noSuchVariant }]);
   return product;
 }
 
-export function ask(catalog: Catalog, { slug, variant, email, text }: z.output<typeof questionSchema>): void {
-  const product = metProduct(catalog, slug, variant);
+export function ask(
+  catalog: Catalog,
+  shop: Shop,
+  { slug, variant, email, text }: z.output<typeof questionSchema>,
+): void {
+  const product = metProduct(shop, slug, variant);
   putQuestion(catalog.db, {
     id: newId('question'),
     at: momentOf(catalog),
@@ -49,16 +54,18 @@ export function ask(catalog: Catalog, { slug, variant, email, text }: z.output<t
     about: aboutWords(product, variant),
     email,
     text,
+    locale: shop.settings.locale,
   });
 }
 
-export function waitFor(catalog: Catalog, { slug, variant, email }: z.output<typeof backNoteSchema>): void {
-  const product = metProduct(catalog, slug, variant);
+export function waitFor(catalog: Catalog, shop: Shop, { slug, variant, email }: z.output<typeof backNoteSchema>): void {
+  const product = metProduct(shop, slug, variant);
   putBackNote(catalog.db, {
     variantId: variant,
     productId: product.id,
     email: email.toLowerCase(),
     at: momentOf(catalog),
+    locale: shop.settings.locale,
   });
 }
 
@@ -66,11 +73,11 @@ export function waitFor(catalog: Catalog, { slug, variant, email }: z.output<typ
 export function lettersOf(catalog: Catalog) {
   const { products } = catalog.working.shop;
   return {
-    questions: readQuestions(catalog.db).map(({ variantId: _variant, ...question }) => ({
+    questions: readQuestions(catalog.db).map(({ variantId: _variant, locale: _locale, ...question }) => ({
       ...question,
       isKnown: products.has(question.productId),
     })),
-    waiting: readBackNotes(catalog.db).flatMap((note) => {
+    waiting: readBackNotes(catalog.db).flatMap(({ locale: _locale, ...note }) => {
       const product = products.get(note.productId);
       return product ? [{ ...note, about: aboutWords(product, note.variantId) }] : [];
     }),
@@ -79,7 +86,7 @@ export function lettersOf(catalog: Catalog) {
 }
 
 /** Who mails of the shop come from: by name, and with the address that answers go to. */
-export function senderOf({ settings: { name, contact } }: ResolvedShop): { name: string; words: string } {
+export function senderOf({ settings: { name, contact } }: Shop): { name: string; words: string } {
   const [sender, mail] = [contact.senderName || name, contact.senderMail || contact.mail];
   return { name: sender, words: mail ? `${sender} <${mail}>` : sender };
 }
@@ -94,13 +101,14 @@ export function answerQuestion(catalog: Catalog, id: string, text: string): void
   const { db, live } = catalog;
   const question = openQuestion(catalog, id);
   const at = momentOf(catalog);
+  const { say } = live.shop.inLanguage(question.locale);
   db.transaction(() => {
     putLetter(db, {
       at,
       sender: senderOf(live.shop).words,
       recipient: question.email,
-      subject: `Your question about ${question.about}`,
-      text: `${text}\n\nYou asked: ${question.text}\n\n${senderOf(live.shop).name}`,
+      subject: say('letter.questionSubject', { about: question.about }),
+      text: [text, say('letter.youAsked', { text: question.text }), senderOf(live.shop).name].join('\n\n'),
     });
     noteAnswered(db, id, at);
   })();
@@ -119,16 +127,22 @@ export function writeToWaiting(catalog: Catalog, origin: string): number {
     const product = productOnShop(live.shop, productId);
     if (!product?.variants.some(({ id }) => id === variantId)) continue;
     if (shopStock(live.shop, product, variantId) === 0) continue;
-    const about = aboutWords(product, variantId);
     db.transaction(() => {
-      for (const { email } of takeBackNotes(db, variantId)) {
+      for (const { email, locale } of takeBackNotes(db, variantId)) {
+        const shop = live.shop.inLanguage(locale);
+        const told = shop.products.get(productId)!;
+        const about = aboutWords(told, variantId);
         letters++;
         putLetter(db, {
           at: momentOf(catalog),
           sender: senderOf(live.shop).words,
           recipient: email,
-          subject: `${about} is back`,
-          text: `You asked us to tell you: ${about} is available again.\n\n${origin}/p/${product.slug}?v=${variantId}\n\n${senderOf(live.shop).name}`,
+          subject: shop.say('letter.backSubject', { about }),
+          text: [
+            shop.say('letter.back', { about }),
+            `${origin}${languageBase(shop)}/p/${told.slug}?v=${variantId}`,
+            senderOf(live.shop).name,
+          ].join('\n\n'),
         });
       }
     })();

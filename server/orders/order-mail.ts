@@ -17,8 +17,14 @@ export function writeLetter<Kind extends keyof Letters>(
   kind: Kind,
   ...more: More<Kind>
 ): void {
+  const { say } = live.shop.inLanguage(body.locale);
+  const inMain = body.locale === live.shop.settings.locale || say === live.shop.say;
+  const base = inMain ? '' : `/${body.locale}`;
   const sender = senderOf(live.shop);
   const write = orderLetters[kind] as (of: LetterOf, ...rest: unknown[]) => OrderLetter;
-  const { subject, text } = write({ number, body, shop: sender.name, url: `${origin}/order/${token}` }, ...more);
+  const { subject, text } = write(
+    { number, body, say, shop: sender.name, url: `${origin}${base}/order/${token}` },
+    ...more,
+  );
   putLetter(db, { at: new Date(now * 1_000).toISOString(), sender: sender.words, recipient: shopper, subject, text });
 }

@@ -10,6 +10,8 @@ import { checkoutApi } from './checkout-routes';
 import { orderAnswer, ordersAnswer } from './order-queries';
 import { addNote, cancel, markPaid, markSent, orderOrRefuse, refund } from './order-steps';
 import { answerQuestion, ask, lettersOf, putQuestionAway, waitFor } from './letters';
+import type { Shop } from '../../core/shop/shop';
+import { baseOf, liveShopOf } from '../state/spoken';
 
 const ok = { ok: true as const };
 
@@ -23,8 +25,8 @@ export function ordersApi(parts: SellingParts): Router {
   answer(
     router,
     letterRoutes.ask,
-    ({ body }) => {
-      ask(catalog, body);
+    ({ body, response }) => {
+      ask(catalog, liveShopOf(catalog, response), body);
       return ok;
     },
     slowly(),
@@ -32,8 +34,8 @@ export function ordersApi(parts: SellingParts): Router {
   answer(
     router,
     letterRoutes.tellWhenBack,
-    ({ body }) => {
-      waitFor(catalog, body);
+    ({ body, response }) => {
+      waitFor(catalog, liveShopOf(catalog, response), body);
       return ok;
     },
     slowly(),
@@ -77,13 +79,13 @@ function forms(router: Router, catalog: Catalog): void {
     path: string,
     schema: Body,
     done: string,
-    take: (body: z.output<Body> & { slug: string }) => void,
+    take: (shop: Shop, body: z.output<Body> & { slug: string }) => void,
   ) =>
     router.post(path, slowly(), read, (request: Request, response: Response) => {
       const body = parse(schema, request.body) as z.output<Body> & { slug: string };
-      take(body);
-      response.redirect(303, `/p/${encodeURIComponent(body.slug)}?done=${done}`);
+      take(liveShopOf(catalog, response), body);
+      response.redirect(303, `${baseOf(response)}/p/${encodeURIComponent(body.slug)}?done=${done}`);
     });
-  form('/ask', questionSchema, 'asked', (body) => ask(catalog, body));
-  form('/tell-when-back', backNoteSchema, 'waiting', (body) => waitFor(catalog, body));
+  form('/ask', questionSchema, 'asked', (shop, body) => ask(catalog, shop, body));
+  form('/tell-when-back', backNoteSchema, 'waiting', (shop, body) => waitFor(catalog, shop, body));
 }

@@ -14,7 +14,7 @@ import {
   type MenuName,
   type WantedItem,
 } from '../../core/model/menu';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { targetName } from '../../core/storefront/pages/targets';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import type { FieldError } from '../../contract/problem';
@@ -129,7 +129,7 @@ export function removePage(catalog: Catalog, user: UserId, id: string): void {
 }
 
 /** What is wrong with the items of a menu: a link to something deleted, or more levels than there are. */
-function menuErrors(shop: ResolvedShop, items: readonly WantedItem[], at: FieldError['path'], level = 0): FieldError[] {
+function menuErrors(shop: Shop, items: readonly WantedItem[], at: FieldError['path'], level = 0): FieldError[] {
   return items.flatMap(({ target, items: below = [] }, i) => {
     const path = [...at, i];
     const isGone = target !== null && target.kind !== 'address' && !targetName(shop, target);

@@ -2,7 +2,7 @@ import type { AnswerOf, BodyOf } from '../../contract/route';
 import type { shopfrontRoutes } from '../../contract/shopfront';
 import { membersOf } from '../../core/rules/members';
 import { Bitset } from '../../core/search/bitset';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { faceUrl } from '../../core/storefront/card';
 import { floorPlan } from '../../core/storefront/floor';
 import { placeSet } from '../../core/storefront/listing-view';
@@ -15,7 +15,7 @@ type Asked = BodyOf<typeof shopfrontRoutes.floor>;
 type Floor = AnswerOf<typeof shopfrontRoutes.floor>;
 
 /** The products that are to be lit; null for none in particular. */
-function litSet(shop: ResolvedShop, lit: Asked['lit']): Bitset | null {
+function litSet(shop: Shop, lit: Asked['lit']): Bitset | null {
   if (!lit) return null;
   if ('rule' in lit) return membersOf(lit.rule, shop.index, shop.fields, shop.now).and(shop.listed);
   const set = new Bitset(shop.index.alive.size);

@@ -1,6 +1,6 @@
 import { faceUrl } from '../../core/storefront/card';
 import type { Section } from '../../core/model/sections/sections';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { filledSections, sectionsOfPage, type FilledSection } from '../../core/storefront/pages/page-goods';
 import { pageView } from '../../core/storefront/pages/page-view';
 import type { Scene } from '../../core/storefront/pages/scene';
@@ -62,7 +62,7 @@ export function pageWarnings(catalog: Catalog): string[] {
 type Note = AnswerOf<typeof shopfrontRoutes.drawPage>['notes'][number];
 
 /** What sections show, each as it stands below those above it. */
-export function notesOf(shop: ResolvedShop, filled: readonly FilledSection[], scene: Scene): Note[] {
+export function notesOf(shop: Shop, filled: readonly FilledSection[], scene: Scene): Note[] {
   const product = (slot: number) => {
     const id = shop.index.id(slot);
     const { title, pictures } = shop.products.get(id)!;

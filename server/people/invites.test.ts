@@ -123,3 +123,38 @@ test('all other sessions of a person end when they sign out elsewhere, this one 
   expect((await other('GET', '/api/status')).status).toBe(401);
   expect((await robin('GET', '/api/status')).status).toBe(200);
 });
+
+test('a translator changes texts in their languages, and nothing else', async () => {
+  for (const locale of ['de', 'fr']) await server.call('POST', '/api/languages', { locale });
+  const { body } = await server.call<{ code: string }>('POST', '/api/people/invites', {
+    email: 'robin@line.example',
+    role: 'helper',
+    languages: ['de'],
+  });
+  const joined = await join(body.code);
+  expect(await joined.clone().json()).toMatchObject({ user: { role: 'helper', languages: ['de'] } });
+  const robin = await signedIn(joined);
+  const text = { kind: 'settings', id: 'settings', path: 'name', source: '', text: 'Lerche & Leine' };
+  expect((await robin('PUT', '/api/languages/de/texts', { texts: [text] })).status).toBe(200);
+  expect((await robin('PUT', '/api/languages/fr/texts', { texts: [text] })).status).toBe(403);
+  expect((await robin('PATCH', '/api/languages/de', { isOn: true })).status).toBe(403);
+  const refused = await robin('POST', '/api/products', { title: 'Kite', kind: 'physical', price: 100 });
+  expect(refused.status).toBe(403);
+  expect(await refused.json()).toMatchObject({ title: expect.stringMatching(/translat/i) });
+
+  const { id } = (await people()).people.find(({ name }) => name === 'Robin')!;
+  await server.call('PATCH', `/api/people/${id}`, { role: 'helper', languages: ['fr'] });
+  expect((await robin('PUT', '/api/languages/de/texts', { texts: [text] })).status).toBe(403);
+  await server.call('PATCH', `/api/people/${id}`, { role: 'helper' });
+  expect((await robin('POST', '/api/products', { title: 'Kite', kind: 'physical', price: 100 })).status).toBe(200);
+});
+
+test('an owner cannot be limited to languages', async () => {
+  await server.call('POST', '/api/languages', { locale: 'de' });
+  const refused = await server.call('POST', '/api/people/invites', {
+    email: 'kim@line.example',
+    role: 'owner',
+    languages: ['de'],
+  });
+  expect(problem(refused).errors).toEqual([expect.objectContaining({ path: ['languages'] })]);
+});

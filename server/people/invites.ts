@@ -27,7 +27,7 @@ const VALID_MS = 7 * 86_400_000;
 /** Invites somebody who is not here yet. The code is told this once; the database has a hash of it. */
 export function invite(
   db: Db,
-  { email: typed, role }: BodyOf<typeof deskRoutes.invite>,
+  { email: typed, role, languages = null }: BodyOf<typeof deskRoutes.invite>,
   invitedBy: string,
   now: Date,
 ): AnswerOf<typeof deskRoutes.invite> {
@@ -35,7 +35,7 @@ export function invite(
   if (userByEmail(db, email)) throw invalidField(['email'], refusals.isHereAlready);
   const code = randomBytes(24).toString('base64url');
   const expires = new Date(now.getTime() + VALID_MS).toISOString();
-  putInvite(db, { id: newId('invite'), tokenHash: tokenHash(code), email, role, invitedBy, expires });
+  putInvite(db, { id: newId('invite'), tokenHash: tokenHash(code), email, role, languages, invitedBy, expires });
   return { code, email, expires };
 }
 
@@ -53,10 +53,10 @@ export async function join(
   now: Date,
 ): Promise<string> {
   const hash = await hashPassword(password);
-  const { id, email, role } = inviteOrRefuse(db, code, now);
+  const { id, email, role, languages } = inviteOrRefuse(db, code, now);
   // Of two who take it up in the same moment one is first.
   if (!deleteInvite(db, id)) throw notFound(refusals.inviteIsOver);
-  return insertUser(db, { id: newId('user'), name, email, password: hash, role });
+  return insertUser(db, { id: newId('user'), name, email, password: hash, role, languages });
 }
 
 /** The person, unless they are the only owner. */
@@ -68,10 +68,10 @@ function replaceable(db: Db, id: string): { role: Role } {
   return person;
 }
 
-export function giveRole(db: Db, id: string, role: Role): void {
+export function giveRole(db: Db, id: string, { role, languages = null }: BodyOf<typeof deskRoutes.setRole>): void {
   if (role === 'helper') replaceable(db, id);
   else if (!userById(db, id)) throw notFound(refusals.noSuchPerson);
-  setRole(db, id, role);
+  setRole(db, id, { role, languages });
 }
 
 /** Somebody cannot sign in any more, wherever they are signed in now. */

@@ -31,7 +31,15 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
   const { db } = catalog;
 
   const sessionAnswer = (session: ReturnType<typeof sessionOf>) => ({
-    user: session ? { id: session.userId, name: session.name, email: session.email, role: session.role } : null,
+    user: session
+      ? {
+          id: session.userId,
+          name: session.name,
+          email: session.email,
+          role: session.role,
+          languages: session.languages,
+        }
+      : null,
     token: session?.csrf ?? null,
     needsSetup: needsSetup(db),
     needsCode: setUpCode !== undefined && needsSetup(db),
@@ -128,7 +136,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     limit,
   );
   answer(router, deskRoutes.setRole, ({ params, body }) => {
-    giveRole(db, params.id!, body.role);
+    giveRole(db, params.id!, body);
     return { ok: true as const };
   });
   answer(router, deskRoutes.removePerson, ({ params }) => {

@@ -10,7 +10,7 @@ import { lowestUntil } from '../../core/pricing/lowest';
 import { taxOfCountry } from '../../core/pricing/tax';
 import { variantName } from '../../core/products/variants';
 import type { ProductFacts } from '../../core/rules/facts';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { formatMoney } from '../../core/shared/money';
 import { momentWords, secondsOf } from '../../core/shared/moment';
 import { invalidField, notFound } from '../shared/problem';
@@ -54,7 +54,7 @@ interface AskedLine {
 }
 
 function askedLine(
-  shop: ResolvedShop,
+  shop: Shop,
   { productId, variantId, quantity }: { productId: string; variantId: string; quantity: number },
   now: number,
   place: number,

@@ -31,6 +31,7 @@ const prefixes = {
   feed: 'fe',
   key: 'ak',
   columns: 'cs',
+  chosenListing: 'cl',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

@@ -22,6 +22,7 @@ import { IndexCache } from './index-cache';
 import { LiveShop } from './live';
 import { serialise } from '../database/stored-form';
 import type { ReadyProducts } from '../store/ready-products';
+import { ShopperCounts } from './shopper-counts';
 import { StockLevels } from './stock-levels';
 import { splitRef, WorkingCatalog } from './working';
 
@@ -42,6 +43,8 @@ const MANY = 1_000;
 export class Catalog {
   readonly db: Db;
   readonly journal: Journal;
+  /** what shoppers look for */
+  readonly counts: ShopperCounts;
   readonly working: WorkingCatalog;
   readonly live: LiveShop;
   readonly events = new EventEmitter<{ event: [CatalogEvent]; job: [Job]; signedOut: [] }>();
@@ -63,6 +66,7 @@ export class Catalog {
     this.mediaFolder = join(folder, 'media');
     this.filesFolder = join(folder, 'files');
     this.journal = new Journal(this.db);
+    this.counts = new ShopperCounts(this.db);
     this.#keeper = new IndexCache(this.db, folder, cachedFrom);
     const products = this.#keeper.products();
     const stock = new StockLevels(readAllStock(this.db));
@@ -123,15 +127,18 @@ export class Catalog {
     this.live.shop.take({ now: this.now });
     shop.take({ now: this.now });
     // While long work holds the database, it is noted at the next look.
-    if (this.writes.isIdle) this.#noteAsked();
+    if (this.writes.isIdle) {
+      this.#tryTo(() => this.live.noteAsked());
+      this.#tryTo(() => this.counts.writeSome(this.now));
+    }
     // What began or ended by the clock shows in open tabs as any change does.
     if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   }
 
-  /** Prices that offers ask are noted beside the work: on a full disk shoppers are answered all the same, and it waits. */
-  #noteAsked(): void {
+  /** What is noted beside the work, such as prices that offers ask, must not stop it: on a full disk it waits. */
+  #tryTo(note: () => void): void {
     try {
-      this.live.noteAsked();
+      note();
     } catch (error) {
       if (!isDiskFull(error)) throw error;
     }
@@ -189,7 +196,10 @@ export class Catalog {
 
   close(): void {
     // While long work is under way, more may be stored than was taken up.
-    if (this.writes.isIdle) this.#keeper.keep(this.working.shop);
+    if (this.writes.isIdle) {
+      this.#keeper.keep(this.working.shop);
+      this.#tryTo(() => this.counts.write());
+    }
     this.drop();
   }
 

@@ -180,7 +180,10 @@ export class WorkingCatalog {
 
   /** Refs of what the working shop shows to the seller but is not for shoppers, such as drafts. */
   get withheld(): string[] {
-    return [...this.products.keys()].map((id) => refOf('product', id)).filter((ref) => !this.#hashes.has(ref));
+    const products = [...this.products.keys()]
+      .map((id) => refOf('product', id))
+      .filter((ref) => !this.#hashes.has(ref));
+    return [...products, ...[...this.shop.wordingDrafts.keys()].map((key) => refOf('wordingDraft', key))];
   }
 
   /** Reads again what a change touched, such as product:p_1. Answers the products whose stock changed, which is live at once. */
@@ -299,6 +302,10 @@ export class WorkingCatalog {
       embed: shop.embeds,
       feed: shop.feeds,
       redirect: shop.redirects,
+      forward: shop.forwards,
+      chosenListing: shop.chosen,
+      wording: shop.wordings,
+      wordingDraft: shop.wordingDrafts,
     };
     const body = maps[kind].get(key);
     return body && ({ kind, key, body } as ShopDocument);

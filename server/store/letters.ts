@@ -10,6 +10,8 @@ export interface QuestionRow {
   email: string;
   text: string;
   answered: string | null;
+  /** language of the page that it was asked on; empty for the main one */
+  locale: string;
 }
 
 export interface BackNote {
@@ -18,6 +20,8 @@ export interface BackNote {
   email: string;
   /** moment, UTC */
   at: string;
+  /** language of the page; empty for the main one */
+  locale: string;
 }
 
 export interface Letter {
@@ -34,12 +38,12 @@ const MOST = 1_000;
 
 export function putQuestion(db: Db, question: Omit<QuestionRow, 'answered'>): void {
   db.prepare(
-    `INSERT INTO question (id, at, product_id, variant_id, about, email, text)
-     VALUES (@id, @at, @productId, @variantId, @about, @email, @text)`,
+    `INSERT INTO question (id, at, product_id, variant_id, about, email, text, locale)
+     VALUES (@id, @at, @productId, @variantId, @about, @email, @text, @locale)`,
   ).run(question);
 }
 
-const columns = `id, at, product_id AS productId, variant_id AS variantId, about, email, text, answered`;
+const columns = `id, at, product_id AS productId, variant_id AS variantId, about, email, text, answered, locale`;
 
 export function readQuestions(db: Db): QuestionRow[] {
   return db
@@ -58,7 +62,7 @@ export function noteAnswered(db: Db, id: string, at: string): void {
 /** Who waits already keeps the moment at which they asked first. */
 export function putBackNote(db: Db, note: BackNote): void {
   db.prepare(
-    `INSERT INTO back_note (variant_id, product_id, email, at) VALUES (@variantId, @productId, @email, @at)
+    `INSERT INTO back_note (variant_id, product_id, email, at, locale) VALUES (@variantId, @productId, @email, @at, @locale)
      ON CONFLICT DO NOTHING`,
   ).run(note);
 }
@@ -66,7 +70,7 @@ export function putBackNote(db: Db, note: BackNote): void {
 export function readBackNotes(db: Db): BackNote[] {
   return db
     .prepare(
-      `SELECT variant_id AS variantId, product_id AS productId, email, at FROM back_note ORDER BY at DESC, email LIMIT ?`,
+      `SELECT variant_id AS variantId, product_id AS productId, email, at, locale FROM back_note ORDER BY at DESC, email LIMIT ?`,
     )
     .all(MOST) as BackNote[];
 }

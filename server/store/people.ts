@@ -9,7 +9,14 @@ export interface UserRow {
   /** salt and scrypt hash */
   password: string;
   role: Role;
+  /** languages that the person may translate into, and nothing else; null for who may do all that their role may */
+  languages: string[] | null;
 }
+
+type Kept<T> = Omit<T, 'languages'> & { languages: string | null };
+const read = <T extends { languages: string[] | null }>(row: Kept<T>): T =>
+  ({ ...row, languages: row.languages === null ? null : (JSON.parse(row.languages) as string[]) }) as T;
+const written = (languages: string[] | null) => languages && JSON.stringify(languages);
 
 export interface SessionRow {
   userId: string;
@@ -17,6 +24,8 @@ export interface SessionRow {
   email: string;
   role: Role;
   csrf: string;
+  /** languages that the person may translate into, and nothing else; null for who may do all that their role may */
+  languages: string[] | null;
   /** ISO instant at which it was noted last that it is used */
   used: string;
 }
@@ -26,19 +35,22 @@ export function countUsers(db: Db): number {
 }
 
 export function userByEmail(db: Db, email: string): UserRow | undefined {
-  return db.prepare(`SELECT * FROM user WHERE email = ? AND gone = 0`).get(email.trim().toLowerCase()) as
-    UserRow | undefined;
+  const row = db.prepare(`SELECT * FROM user WHERE email = ? AND gone = 0`).get(email.trim().toLowerCase()) as
+    Kept<UserRow> | undefined;
+  return row && read(row);
 }
 
 /** Adds a person; somebody of this address who left comes back as who they were. Answers their id. */
 export function insertUser(db: Db, user: UserRow): string {
   return db
     .prepare(
-      `INSERT INTO user (id, email, name, password, role) VALUES (@id, @email, @name, @password, @role)
-       ON CONFLICT (email) DO UPDATE SET name = @name, password = @password, role = @role, gone = 0 RETURNING id`,
+      `INSERT INTO user (id, email, name, password, role, languages)
+       VALUES (@id, @email, @name, @password, @role, @languages)
+       ON CONFLICT (email) DO UPDATE
+       SET name = @name, password = @password, role = @role, languages = @languages, gone = 0 RETURNING id`,
     )
     .pluck()
-    .get({ ...user, email: user.email.trim().toLowerCase() }) as string;
+    .get({ ...user, email: user.email.trim().toLowerCase(), languages: written(user.languages) }) as string;
 }
 
 export interface NewSession {
@@ -58,11 +70,12 @@ export function insertSession(db: Db, session: NewSession): void {
 
 /** The session of a token that has neither expired nor lain idle since `idleSince` (ISO instants). */
 export function sessionByToken(db: Db, tokenHash: string, now: string, idleSince: string): SessionRow | undefined {
-  return statement(
+  const row = statement(
     db,
-    `SELECT user_id AS userId, name, email, role, csrf, used FROM session JOIN user ON user.id = user_id
+    `SELECT user_id AS userId, name, email, role, csrf, used, languages FROM session JOIN user ON user.id = user_id
      WHERE token_hash = ? AND expires > ? AND used > ?`,
-  ).get(tokenHash, now, idleSince) as SessionRow | undefined;
+  ).get(tokenHash, now, idleSince) as Kept<SessionRow> | undefined;
+  return row && read(row);
 }
 
 export function noteUse(db: Db, tokenHash: string, now: string): void {
@@ -80,7 +93,8 @@ export function deleteOtherSessions(db: Db, userId: string, tokenHash: string): 
 }
 
 export function userById(db: Db, id: string): UserRow | undefined {
-  return db.prepare(`SELECT * FROM user WHERE id = ? AND gone = 0`).get(id) as UserRow | undefined;
+  const row = db.prepare(`SELECT * FROM user WHERE id = ? AND gone = 0`).get(id) as Kept<UserRow> | undefined;
+  return row && read(row);
 }
 
 export function setPassword(db: Db, id: string, hash: string): void {
@@ -95,18 +109,19 @@ export function deleteSession(db: Db, tokenHash: string): void {
 export function readPeople(
   db: Db,
   now: string,
-): (Pick<UserRow, 'id' | 'name' | 'email' | 'role'> & { sessions: number })[] {
-  return db
+): (Pick<UserRow, 'id' | 'name' | 'email' | 'role' | 'languages'> & { sessions: number })[] {
+  const rows = db
     .prepare(
-      `SELECT id, name, email, role,
+      `SELECT id, name, email, role, languages,
          (SELECT count(*) FROM session WHERE user_id = user.id AND expires > ?) AS sessions
        FROM user WHERE gone = 0 ORDER BY role DESC, name`,
     )
-    .all(now) as never;
+    .all(now) as Kept<UserRow & { sessions: number }>[];
+  return rows.map((row) => read(row));
 }
 
-export const setRole = (db: Db, id: string, role: Role): void =>
-  void db.prepare(`UPDATE user SET role = ? WHERE id = ?`).run(role, id);
+export const setRole = (db: Db, id: string, { role, languages }: Pick<UserRow, 'role' | 'languages'>): void =>
+  void db.prepare(`UPDATE user SET role = ?, languages = ? WHERE id = ?`).run(role, written(languages), id);
 
 /** Somebody leaves: no password fits any more, and no session goes on. */
 export function leaveShop(db: Db, id: string): void {
@@ -119,34 +134,39 @@ export interface InviteRow {
   id: string;
   email: string;
   role: Role;
+  languages: string[] | null;
   invitedBy: string;
   expires: string;
 }
 
 /** Invitations that hold at `now` (ISO instant), with the names of who invited. */
-export const readInvites = (db: Db, now: string): InviteRow[] =>
-  db
+export const readInvites = (db: Db, now: string): InviteRow[] => {
+  const rows = db
     .prepare(
-      `SELECT invite.id, invite.email, invite.role, user.name AS invitedBy, expires
+      `SELECT invite.id, invite.email, invite.role, invite.languages, user.name AS invitedBy, expires
        FROM invite JOIN user ON user.id = invited_by WHERE expires > ? ORDER BY expires`,
     )
-    .all(now) as InviteRow[];
+    .all(now) as Kept<InviteRow>[];
+  return rows.map((row) => read(row));
+};
 
 /** A new invitation takes the place of an earlier one to the same address. */
 export function putInvite(db: Db, invite: InviteRow & { tokenHash: string }): void {
   db.prepare(`DELETE FROM invite WHERE email = ?`).run(invite.email);
   db.prepare(
-    `INSERT INTO invite (id, token_hash, email, role, invited_by, expires)
-     VALUES (@id, @tokenHash, @email, @role, @invitedBy, @expires)`,
-  ).run(invite);
+    `INSERT INTO invite (id, token_hash, email, role, languages, invited_by, expires)
+     VALUES (@id, @tokenHash, @email, @role, @languages, @invitedBy, @expires)`,
+  ).run({ ...invite, languages: written(invite.languages) });
 }
 
-export const inviteByToken = (db: Db, tokenHash: string, now: string): InviteRow | undefined =>
-  db
+export const inviteByToken = (db: Db, tokenHash: string, now: string): InviteRow | undefined => {
+  const row = db
     .prepare(
-      `SELECT id, email, role, invited_by AS invitedBy, expires FROM invite WHERE token_hash = ? AND expires > ?`,
+      `SELECT id, email, role, languages, invited_by AS invitedBy, expires FROM invite WHERE token_hash = ? AND expires > ?`,
     )
-    .get(tokenHash, now) as InviteRow | undefined;
+    .get(tokenHash, now) as Kept<InviteRow> | undefined;
+  return row && read(row);
+};
 
 /** False where it was taken up, or back, already. */
 export const deleteInvite = (db: Db, id: string): boolean =>

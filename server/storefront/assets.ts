@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { families, type Family } from '../../core/model/look-choices';
+import { catalogFiles } from '../../shop/catalogs';
 import { partFiles, type PartName } from '../../shop/parts';
 import { noAssets, type ShopAssets } from '../../shop/render';
 
@@ -41,6 +42,12 @@ export function shopAssets(dist: string): ShopAssets {
     shared,
     styles: (entry.css ?? []).map((file) => `/assets/${file}`),
     parts: Object.fromEntries(parts),
+    catalogs: Object.fromEntries(
+      Object.entries(catalogFiles).map(([key, file]) => [
+        key,
+        scriptsOf(manifest, file).filter((script) => script !== own && !shared.includes(script)),
+      ]),
+    ),
     families: Object.fromEntries(
       (Object.keys(families) as Family[]).flatMap((family) => {
         const [style, letters] = [manifest[`shop/fonts/${family}.css`], manifest[lettersFile(family)]];

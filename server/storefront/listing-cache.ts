@@ -1,5 +1,5 @@
 import type { ListingView } from '../../core/storefront/views';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { ReadyJson } from '../http/ready-json';
 
 const MOST_KEPT = 500;
@@ -14,7 +14,7 @@ export class ListingCache {
   readonly #answers = new Map<string, ReadyJson<ListingView>>();
   #version = -1;
 
-  constructor(readonly shop: ResolvedShop) {}
+  constructor(readonly shop: Shop) {}
 
   /** The listing at an address, made by `make` when it is not known. */
   answer(address: string, make: () => ListingView): ReadyJson<ListingView> {

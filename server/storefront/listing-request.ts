@@ -1,7 +1,7 @@
 import { refusals } from '../shared/refusals';
 import { MAX_PAGE, type ListingPlace, type ListingRequest } from '../../core/storefront/listing-view';
 import { isOpen, type GroupKind } from '../../core/shop/open-groups';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { problemTypes, type FieldError } from '../../contract/problem';
 import { readNumber } from '../../shop/listing/read-number';
 import { notFound, ProblemError } from '../shared/problem';
@@ -110,7 +110,7 @@ export function listingRequest(asked: Query, at: ListingPlace, locale: string): 
 }
 
 /** The place that `at=category:<slug>`, `at=collection:<slug>`, `at=brand:<slug>`, `at=tag:<slug>` or `at=all` names. */
-export function placeOf(shop: ResolvedShop, query: Query): ListingPlace {
+export function placeOf(shop: Shop, query: Query): ListingPlace {
   const at = text(query, 'at');
   if (at === '' || at === 'all') return { kind: 'all' };
   const match = /^(category|collection|brand|tag):(.+)$/.exec(at);

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { XMLBuilder } from 'fast-xml-parser';
 import { cachedByVersion } from '../../core/shop/cached-by-version';
 import { frameView } from '../../core/storefront/frame-view';
+import { addressIn, languageBase } from '../../core/storefront/languages';
 import { iconUrl } from '../../core/storefront/picture-sizes';
 import { sitemapEntries, type SitemapEntry } from '../../core/storefront/search-engines';
 import { notFound } from '../shared/problem';
@@ -16,17 +17,30 @@ const xml = new XMLBuilder({ ignoreAttributes: false, format: true, suppressEmpt
 const head = { '?xml': { '@_version': '1.0', '@_encoding': 'UTF-8' } };
 const SITEMAP = 'http://www.sitemaps.org/schemas/sitemap/0.9';
 
-function urlset(entries: readonly SitemapEntry[], since: ReadonlyMap<string, string>, origin: string): string {
+/** A page in one language, with its address in each. */
+interface LanguageEntry extends SitemapEntry {
+  alternates: { locale: string; url: string }[];
+}
+
+function urlset(entries: readonly LanguageEntry[], since: ReadonlyMap<string, string>, origin: string): string {
   return xml.build({
     ...head,
     urlset: {
       '@_xmlns': SITEMAP,
+      '@_xmlns:xhtml': 'http://www.w3.org/1999/xhtml',
       '@_xmlns:image': 'http://www.google.com/schemas/sitemap-image/1.1',
-      url: entries.map(({ kind, id, url, pictures }) => {
+      url: entries.map(({ kind, id, url, pictures, alternates }) => {
         const lastmod = since.get(`${kind}:${id}`);
         return {
           loc: origin + url,
           ...(lastmod && { lastmod }),
+          ...(alternates.length > 0 && {
+            'xhtml:link': alternates.map(({ locale, url: href }) => ({
+              '@_rel': 'alternate',
+              '@_hreflang': locale,
+              '@_href': origin + href,
+            })),
+          }),
           'image:image': pictures.map((picture) => ({ 'image:loc': origin + picture })),
         };
       }),
@@ -34,7 +48,32 @@ function urlset(entries: readonly SitemapEntry[], since: ReadonlyMap<string, str
   });
 }
 
-const entriesOf = cachedByVersion(sitemapEntries);
+/** The pages of every language that is on the shop, each of which names all others. O(pages · languages). */
+const entriesOf = cachedByVersion((shop): LanguageEntry[] => {
+  const { main } = shop;
+  const others = main.settings.languages.others.filter(({ isOn }) => isOn);
+  const told = [main, ...others.map(({ locale }) => main.inLanguage(locale))].map((each) => ({
+    locale: each.settings.locale,
+    entries: new Map(
+      sitemapEntries(each).map((entry) => [
+        `${entry.kind}:${entry.id}`,
+        { ...entry, url: addressIn(languageBase(each), entry.url) },
+      ]),
+    ),
+  }));
+  return told.flatMap(({ entries }) =>
+    [...entries].map(([key, entry]) => ({
+      ...entry,
+      alternates:
+        told.length < 2
+          ? []
+          : told.flatMap(({ locale, entries: all }) => {
+              const there = all.get(key);
+              return there ? [{ locale, url: there.url }] : [];
+            }),
+    })),
+  );
+});
 
 const ICON = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32"><path d="M16 2 28 14 16 30 4 14Z" fill="#12364a"/><path d="M16 2v28L4 14Z" fill="#0d6470"/></svg>`;
 

@@ -15,34 +15,40 @@ import type { Catalog } from '../state/catalog';
 import { notFound } from '../shared/problem';
 import { ListingCache } from './listing-cache';
 import { listingRequest, placeOf } from './listing-request';
+import { liveShopOf } from '../state/spoken';
 
 /** The public JSON of the live shop, and what describes the whole API. */
 export function shopApi(catalog: Catalog): Router {
   const router = Router();
   const { live } = catalog;
   const listings = new ListingCache(live.shop);
-  answer(router, shopRoutes.listing, ({ request }) => {
+  answer(router, shopRoutes.listing, ({ request, response }) => {
     const { now } = catalog;
-    return listings.answer(request.url, () => {
+    const shop = liveShopOf(catalog, response);
+    return listings.answer(request.originalUrl, () => {
       const query = request.query as Record<string, unknown>;
-      return listingView(live.shop, listingRequest(query, placeOf(live.shop, query), live.shop.settings.locale), now);
+      return listingView(shop, listingRequest(query, placeOf(shop, query), shop.settings.locale), now);
     });
   });
-  answer(router, shopRoutes.suggest, ({ query }) => suggest(live.shop, (query.q ?? '').slice(0, 400), catalog.now));
-  answer(router, shopRoutes.product, ({ params }) => {
-    const product = productOnShop(live.shop, live.shop.bySlug('product', params.slug!));
+  answer(router, shopRoutes.suggest, ({ query, response }) =>
+    suggest(liveShopOf(catalog, response), (query.q ?? '').slice(0, 400), catalog.now),
+  );
+  answer(router, shopRoutes.product, ({ params, response }) => {
+    const shop = liveShopOf(catalog, response);
+    const product = productOnShop(shop, shop.bySlug('product', params.slug!));
     if (!product) throw notFound(refusals.noSuchProduct);
-    return productView(live.shop, product);
+    return productView(shop, product);
   });
-  answer(router, shopRoutes.cards, ({ query }) => {
+  answer(router, shopRoutes.cards, ({ query, response }) => {
+    const shop = liveShopOf(catalog, response);
     const slots = (query.slugs ?? '')
       .split(',')
       .slice(0, MAX_STRIP)
       .flatMap((slug) => {
-        const slot = live.shop.index.slot(live.shop.bySlug('product', slug) ?? '');
-        return slot !== undefined && live.shop.listed.has(slot) ? [slot] : [];
+        const slot = shop.index.slot(shop.bySlug('product', slug) ?? '');
+        return slot !== undefined && shop.listed.has(slot) ? [slot] : [];
       });
-    return { items: slots.map((slot) => cardOf(live.shop, slot)) };
+    return { items: slots.map((slot) => cardOf(shop, slot)) };
   });
   answer(
     router,

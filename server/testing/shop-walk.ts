@@ -10,7 +10,7 @@ import type { AddressInfo } from 'node:net';
 import { addressPath, type GroupKind } from '../../core/shop/open-groups';
 import { seeded } from '../../core/testing/seeded';
 import { EMPTY_RULE, type Rule, type RuleNode } from '../../core/model/rule';
-import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { Shop } from '../../core/shop/shop';
 import { makeApp } from '../app/app';
 import { Catalog } from '../state/catalog';
 import {
@@ -62,7 +62,7 @@ export function differences(a: PublicAnswers, b: PublicAnswers): { address: stri
   });
 }
 
-function* addressesOf(shop: ResolvedShop): Generator<string> {
+function* addressesOf(shop: Shop): Generator<string> {
   for (const { slug } of shop.products.values()) yield `/p/${slug}`;
   for (const { slug } of shop.pages.values()) yield `/page/${slug}`;
   const groups = { category: shop.categories, collection: shop.collections, brand: shop.brands, tag: shop.tags };
@@ -257,7 +257,7 @@ export class ShopWalk {
     return [...now, ...[...this.#addresses].filter((address, i) => !now.has(address) && i % PARTS === part)];
   }
 
-  #noteAddresses(shop: ResolvedShop): void {
+  #noteAddresses(shop: Shop): void {
     for (const address of addressesOf(shop)) this.#addresses.add(address);
   }
 
@@ -295,7 +295,7 @@ export class ShopWalk {
     return `a${this.#below(12)}`;
   }
 
-  get #shop(): ResolvedShop {
+  get #shop(): Shop {
     return this.catalog.working.shop;
   }
 

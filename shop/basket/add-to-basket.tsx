@@ -1,8 +1,9 @@
 import { useId, useState } from 'react';
 import type { ProductView, VariantView } from '../../core/storefront/views';
-import { formatMoney, parseMoney } from '../../core/shared/money';
-import { useBase } from '../base';
+import { parseMoney } from '../../core/shared/money';
+import { useIsWindow } from '../base';
 import { useBasketDesk } from './basket-store';
+import { inMoney, inTongue, say } from '../tongue';
 
 interface ChosenPart {
   slotId: string;
@@ -17,29 +18,20 @@ interface Props {
   parts?: ChosenPart[] | null;
 }
 
-const NOT_HERE = 'This is the shop window: nothing is sold from here.';
-const words = {
-  service: 'Book a place',
-  giftCard: 'Add to basket',
-  physical: 'Add to basket',
-  digital: 'Add to basket',
-  bundle: 'Add to basket',
-};
-
 /** Puts what is chosen into the basket: with script without leaving the page, as a plain form without. */
 export function AddToBasket({ product, variant, parts = [] }: Props) {
   const desk = useBasketDesk();
-  const isWindow = useBase() !== '';
+  const isWindow = useIsWindow();
   const id = useId();
   const [state, setState] = useState<'open' | 'sending' | 'added'>('open');
   const [problem, setProblem] = useState('');
   if (product.pricing !== 'shown' || (!variant.inStock && product.orderDelay === null)) return null;
   const submit = async (form: HTMLFormElement) => {
-    if (isWindow) return setProblem(NOT_HERE);
+    if (isWindow) return setProblem(say('basket.nothingSold'));
     const typed = new FormData(form);
     const value = String(typed.get('value') ?? '').trim();
     const amount = value === '' ? null : parseMoney(value, document.documentElement.lang);
-    if (amount === undefined) return setProblem('Type an amount, like 40.');
+    if (amount === undefined) return setProblem(say('basket.typeAmount'));
     setState('sending');
     setProblem('');
     const refused = await desk!.add({
@@ -56,7 +48,7 @@ export function AddToBasket({ product, variant, parts = [] }: Props) {
   return (
     <form
       method="post"
-      action="/basket/add"
+      action={inTongue('/basket/add')}
       className="mt-5"
       onSubmit={(event) => {
         if (!desk && !isWindow) return;
@@ -72,8 +64,10 @@ export function AddToBasket({ product, variant, parts = [] }: Props) {
       {product.ownValue && (
         <p className="mb-3">
           <label htmlFor={`${id}-value`} className="mb-1 block text-sm text-ink-soft">
-            Or a value of your own, {formatMoney(product.ownValue.from, product.currency)} to{' '}
-            {formatMoney(product.ownValue.upTo, product.currency)}
+            {say('basket.ownValue', {
+              low: inMoney(product.ownValue.from, product.currency),
+              high: inMoney(product.ownValue.upTo, product.currency),
+            })}
           </label>
           <input
             id={`${id}-value`}
@@ -85,7 +79,7 @@ export function AddToBasket({ product, variant, parts = [] }: Props) {
       )}
       <div className="flex flex-wrap items-center gap-3">
         <label className="sr-only" htmlFor={`${id}-quantity`}>
-          How many
+          {say('basket.quantity')}
         </label>
         <input
           id={`${id}-quantity`}
@@ -102,7 +96,9 @@ export function AddToBasket({ product, variant, parts = [] }: Props) {
           aria-describedby={problem ? problemId : undefined}
           className="min-w-44 flex-1 rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90 disabled:opacity-60 sm:flex-none"
         >
-          {state === 'sending' ? 'One moment …' : words[product.kind]}
+          {state === 'sending'
+            ? say('frame.oneMoment')
+            : say(product.kind === 'service' ? 'basket.book' : 'basket.add')}
         </button>
       </div>
       {problem && (
@@ -112,9 +108,9 @@ export function AddToBasket({ product, variant, parts = [] }: Props) {
       )}
       {state === 'added' && !problem && (
         <p role="status" className="mt-2 text-sm text-ink-soft">
-          In your basket.{' '}
-          <a href="/basket" className="font-medium text-sea underline">
-            See the basket
+          {say('basket.added')}{' '}
+          <a href={inTongue('/basket')} className="font-medium text-sea underline">
+            {say('basket.see')}
           </a>
         </p>
       )}

@@ -3,6 +3,7 @@ import type { BasketView } from '../../core/storefront/basket-shapes';
 import { CloseButton } from '../ui/close-button';
 import { BasketHints, BasketLines, BasketSums } from './basket-lines';
 import { useBasketView } from './use-basket-view';
+import { inTongue, say } from '../tongue';
 
 interface Props {
   initial: BasketView;
@@ -20,15 +21,15 @@ export default function BasketDrawer({ initial, tell, close }: Props) {
     // eslint-disable-next-line jsx-a11y/click-events-have-key-events
     <dialog
       ref={dialog}
-      aria-label="Basket"
+      aria-label={say('frame.basket')}
       onClose={close}
       onClick={(event) => event.target === dialog.current && dialog.current.close()}
       className="ml-auto mr-0 mt-0 h-dvh max-h-none w-[min(28rem,100vw)] max-w-none bg-paper p-0 text-ink backdrop:bg-black/40"
     >
       <div className="flex h-full flex-col">
         <div className="flex items-center justify-between px-5 py-3">
-          <h2 className="font-display text-xl font-bold">Basket</h2>
-          <CloseButton label="Close the basket" close={() => dialog.current?.close()} />
+          <h2 className="font-display text-xl font-bold">{say('frame.basket')}</h2>
+          <CloseButton label={say('basket.close')} close={() => dialog.current?.close()} />
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto px-5">
           <BasketLines view={view} take={take} isSmall />
@@ -45,16 +46,16 @@ export default function BasketDrawer({ initial, tell, close }: Props) {
           <BasketSums view={view} />
           <div className="mt-3 flex gap-3">
             <a
-              href="/basket"
+              href={inTongue('/basket')}
               className="flex-1 rounded-button border border-ink px-4 py-3 text-center font-semibold text-ink hover:bg-mist"
             >
-              See the basket
+              {say('basket.see')}
             </a>
             <a
-              href="/checkout"
+              href={inTongue('/checkout')}
               className="flex-1 rounded-button bg-deep px-4 py-3 text-center font-semibold text-white hover:brightness-90"
             >
-              Checkout
+              {say('basket.checkout')}
             </a>
           </div>
         </div>

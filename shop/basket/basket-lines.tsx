@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { formatMoney } from '../../core/shared/money';
 import type { BasketView } from '../../core/storefront/basket-shapes';
 import { Picture } from '../ui/picture';
 import { basketCalls, type BasketAnswer } from './basket-store';
+import { inMoney, inTongue, say } from '../tongue';
 
 type Line = BasketView['lines'][number];
 
@@ -30,7 +30,7 @@ function Act({
   return (
     <form
       method="post"
-      action={path}
+      action={inTongue(path)}
       className="contents"
       onSubmit={(event) => {
         if (!run) return;
@@ -58,7 +58,7 @@ function Quantity({ line, take }: { line: Line; take: LinesProps['take'] }) {
   return (
     <form
       method="post"
-      action="/basket/change"
+      action={inTongue('/basket/change')}
       className="flex items-center gap-2"
       onSubmit={(event) => {
         if (!take) return;
@@ -68,7 +68,7 @@ function Quantity({ line, take }: { line: Line; take: LinesProps['take'] }) {
     >
       <input type="hidden" name="key" value={line.key} />
       <input
-        aria-label={`How many of ${line.title}`}
+        aria-label={say('basket.quantityOf', { title: line.title })}
         name="quantity"
         type="number"
         min={1}
@@ -84,7 +84,7 @@ function Quantity({ line, take }: { line: Line; take: LinesProps['take'] }) {
       />
       {!take && (
         <button type="submit" className={quiet}>
-          Change
+          {say('basket.change')}
         </button>
       )}
     </form>
@@ -93,18 +93,18 @@ function Quantity({ line, take }: { line: Line; take: LinesProps['take'] }) {
 
 /** The lines of the basket, with what was taken out and what cannot be had any more. */
 export function BasketLines({ view, take, isSmall = false }: LinesProps) {
-  const money = (amount: number) => formatMoney(amount, view.currency);
+  const money = (amount: number) => inMoney(amount, view.currency);
   return (
     <>
       {view.removed && (
         <p role="status" className="mb-3 flex flex-wrap gap-x-3 rounded-xl bg-mist px-4 py-3 text-sm text-ink">
-          <span>Took out {view.removed.title}.</span>
+          <span>{say('basket.removed', { title: view.removed.title })}</span>
           <Act
             path="/basket/back"
             fields={{ key: view.removed.key }}
             run={take && (() => take(basketCalls.setQuantity(view.removed!.key, view.removed!.quantity)))}
           >
-            Put it back
+            {say('basket.putBack')}
           </Act>
         </p>
       )}
@@ -112,7 +112,7 @@ export function BasketLines({ view, take, isSmall = false }: LinesProps) {
         {view.lines.map((line) => (
           <li key={line.key} className="flex gap-4 py-4">
             <a
-              href={line.url}
+              href={inTongue(line.url)}
               className={`shrink-0 overflow-hidden rounded-xl ${isSmall ? 'w-16' : 'w-20 sm:w-28'}`}
               tabIndex={-1}
               aria-hidden="true"
@@ -122,7 +122,7 @@ export function BasketLines({ view, take, isSmall = false }: LinesProps) {
             <div className="min-w-0 flex-1">
               <div className="flex flex-wrap items-start justify-between gap-x-4">
                 <div className="min-w-0">
-                  <a href={line.url} className="break-words font-medium text-ink hover:underline">
+                  <a href={inTongue(line.url)} className="break-words font-medium text-ink hover:underline">
                     {line.title}
                   </a>
                   {line.variant && <p className="text-sm text-ink-soft">{line.variant}</p>}
@@ -132,10 +132,10 @@ export function BasketLines({ view, take, isSmall = false }: LinesProps) {
                     </p>
                   ))}
                   <p className="text-sm tabular-nums text-ink-soft">
-                    {money(line.unit)} each{' '}
+                    {say('basket.each', { price: money(line.unit) })}{' '}
                     {line.unit < line.list && (
                       <s>
-                        <span className="sr-only">was </span>
+                        <span className="sr-only">{say('price.was')} </span>
                         {money(line.list)}
                       </s>
                     )}
@@ -160,7 +160,8 @@ export function BasketLines({ view, take, isSmall = false }: LinesProps) {
                   fields={{ key: line.key }}
                   run={take && (() => take(basketCalls.setQuantity(line.key, 0)))}
                 >
-                  Remove<span className="sr-only"> {line.title}</span>
+                  {say('basket.remove')}
+                  <span className="sr-only"> {line.title}</span>
                 </Act>
               </div>
             </div>
@@ -171,7 +172,8 @@ export function BasketLines({ view, take, isSmall = false }: LinesProps) {
             <span className="font-medium text-ink-soft line-through">{title}</span>
             <span className="text-sm font-medium text-sale">{why}</span>
             <Act path="/basket/remove" fields={{ key }} run={take && (() => take(basketCalls.setQuantity(key, 0)))}>
-              Remove<span className="sr-only"> {title}</span>
+              {say('basket.remove')}
+              <span className="sr-only"> {title}</span>
             </Act>
           </li>
         ))}
@@ -182,7 +184,7 @@ export function BasketLines({ view, take, isSmall = false }: LinesProps) {
 
 /** What the basket comes to: goods, offers, delivery, gift cards, tax. */
 export function BasketSums({ view }: { view: BasketView }) {
-  const money = (amount: number) => formatMoney(amount, view.currency);
+  const money = (amount: number) => inMoney(amount, view.currency);
   const gifts = view.offers.filter(({ gift }) => gift !== null);
   const row = (key: string, words: React.ReactNode, amount: React.ReactNode, isStrong = false) => (
     <div
@@ -195,36 +197,40 @@ export function BasketSums({ view }: { view: BasketView }) {
   );
   return (
     <dl>
-      {row('goods', 'Goods', money(view.goods))}
-      {gifts.map(({ gift, name }) => row(`gift ${name}`, `${name}: ${gift}`, 'a gift'))}
+      {row('goods', say('basket.goods'), money(view.goods))}
+      {gifts.map(({ gift, name }) => row(`gift ${name}`, `${name}: ${gift}`, say('basket.aGift')))}
       {view.needsDelivery &&
         row(
           'delivery',
-          'Delivery',
+          say('basket.delivery'),
           view.deliveryPrice === null
-            ? 'not to your country'
+            ? say('basket.notToCountry')
             : view.deliveryPrice === 0
-              ? 'free'
+              ? say('basket.free')
               : money(view.deliveryPrice),
         )}
-      {view.fee > 0 && row('fee', 'Payment', money(view.fee))}
+      {view.fee > 0 && row('fee', say('basket.payment'), money(view.fee))}
       {!view.taxIncluded && view.taxes.map(({ words, tax }) => row(words, words, money(tax)))}
-      {row('total', 'Total', money(view.total), true)}
-      {view.taxIncluded && view.taxes.map(({ words, tax }) => row(words, `of which ${words}`, money(tax)))}
+      {row('total', say('basket.total'), money(view.total), true)}
+      {view.taxIncluded && view.taxes.map(({ words, tax }) => row(words, say('basket.ofWhich', { words }), money(tax)))}
       {view.giftCards.map(({ code, pays, left }) =>
-        row(code, `Gift card ${code}${left > 0 ? `, ${money(left)} stay on it` : ''}`, `−${money(pays)}`),
+        row(
+          code,
+          left > 0 ? say('basket.giftCardLeft', { code, left: money(left) }) : say('basket.giftCard', { code }),
+          `−${money(pays)}`,
+        ),
       )}
-      {view.giftCards.length > 0 && row('due', 'To pay', money(view.due), true)}
+      {view.giftCards.length > 0 && row('due', say('basket.toPay'), money(view.due), true)}
     </dl>
   );
 }
 
 /** What is missing for delivery to be free, and for offers that are near. */
 export function BasketHints({ view }: { view: BasketView }) {
-  const money = (amount: number) => formatMoney(amount, view.currency);
+  const money = (amount: number) => inMoney(amount, view.currency);
   return (
     <ul className="space-y-1 text-sm text-ink-soft">
-      {view.missing !== null && <li>{money(view.missing)} more, and delivery is free.</li>}
+      {view.missing !== null && <li>{say('basket.freeDeliveryFrom', { missing: money(view.missing) })}</li>}
       {view.hints.map(({ code, words }) => (
         <li key={`${code} ${words}`}>
           {code && <span className="font-semibold text-ink">{code}: </span>}
@@ -247,7 +253,7 @@ export function Codes({ view, take, problem }: LinesProps & { problem?: string }
     <div>
       <form
         method="post"
-        action="/basket/code"
+        action={inTongue('/basket/code')}
         className="flex gap-2"
         onSubmit={(event) => {
           if (!take) return;
@@ -256,7 +262,7 @@ export function Codes({ view, take, problem }: LinesProps & { problem?: string }
         }}
       >
         <label className="min-w-0 flex-1">
-          <span className="mb-1 block text-sm text-ink-soft">Code or gift card</span>
+          <span className="mb-1 block text-sm text-ink-soft">{say('basket.code')}</span>
           <input
             name="code"
             value={typed}
@@ -271,7 +277,7 @@ export function Codes({ view, take, problem }: LinesProps & { problem?: string }
           type="submit"
           className="self-end rounded-button border border-ink px-4 py-2.5 font-semibold text-ink hover:bg-mist"
         >
-          Use
+          {say('basket.use')}
         </button>
       </form>
       {problem && (
@@ -285,7 +291,8 @@ export function Codes({ view, take, problem }: LinesProps & { problem?: string }
             <li key={code} className="flex items-baseline gap-2">
               <span className="font-semibold text-ink">{code}</span>
               <Act path="/basket/drop-code" fields={{ code }} run={take && (() => take(basketCalls.dropCode(code)))}>
-                Remove<span className="sr-only"> the code {code}</span>
+                {say('basket.remove')}
+                <span className="sr-only"> {say('basket.removeCode', { code })}</span>
               </Act>
             </li>
           ))}

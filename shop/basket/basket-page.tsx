@@ -3,6 +3,7 @@ import { contained } from '../ui/contained';
 import { basketCalls } from './basket-store';
 import { BasketHints, BasketLines, BasketSums, Codes } from './basket-lines';
 import { useBasketView } from './use-basket-view';
+import { inTongue, say } from '../tongue';
 
 const field = 'w-full rounded-xl border border-line bg-paper px-3 py-2.5 text-ink';
 
@@ -13,7 +14,7 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
   const country = view.countries.find(({ chosen }) => chosen);
   return (
     <div className={`${contained} pb-20 pt-8`}>
-      <h1 className="font-display text-3xl font-bold text-ink">Basket</h1>
+      <h1 className="font-display text-3xl font-bold text-ink">{say('frame.basket')}</h1>
       {page.problem && !take && (
         <p role="alert" className="mt-4 rounded-xl bg-mist px-4 py-3 font-medium text-sale">
           {page.problem}
@@ -21,10 +22,13 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
       )}
       {isEmpty && (
         <>
-          <p className="mb-6 mt-4 text-ink-soft">There is nothing in it yet.</p>
+          <p className="mb-6 mt-4 text-ink-soft">{say('basket.empty')}</p>
           {view.removed && <BasketLines view={view} take={take} />}
-          <a href="/" className="mt-4 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white">
-            To the shop
+          <a
+            href={inTongue('/')}
+            className="mt-4 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white"
+          >
+            {say('basket.toShop')}
           </a>
         </>
       )}
@@ -34,7 +38,7 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
             <BasketLines view={view} take={take} />
             <form
               method="post"
-              action="/basket/settings"
+              action={inTongue('/basket/settings')}
               className="mt-6 max-w-lg"
               onSubmit={(event) => {
                 if (!take) return;
@@ -46,34 +50,38 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
               }}
             >
               <label className="block text-sm text-ink-soft">
-                A note for us
+                {say('basket.note')}
                 <textarea name="note" rows={2} maxLength={1_000} defaultValue={view.note} className={`${field} mt-1`} />
               </label>
               {!take && (
                 <button type="submit" className="mt-2 text-sm font-medium text-sea underline">
-                  Keep the note
+                  {say('basket.keepNote')}
                 </button>
               )}
             </form>
             {page.elsewhere && (
               <details className="mt-6 text-sm text-ink-soft">
-                <summary className="cursor-pointer">Go on with this basket on another device</summary>
-                <p className="mt-2">Open this address there. Whoever has it can see what is in your basket.</p>
+                <summary className="cursor-pointer">{say('basket.elsewhere')}</summary>
+                <p className="mt-2">{say('basket.elsewhereWords')}</p>
                 <input
                   readOnly
                   value={page.elsewhere}
-                  aria-label="Address of this basket"
+                  aria-label={say('basket.address')}
                   className={`${field} mt-2`}
                   onFocus={(event) => event.target.select()}
                 />
               </details>
             )}
           </div>
-          <aside aria-label="Sum" className="mt-8 space-y-5 self-start rounded-2xl bg-mist p-6 lg:mt-0">
+          <aside aria-label={say('basket.sum')} className="mt-8 space-y-5 self-start rounded-2xl bg-mist p-6 lg:mt-0">
             {view.needsDelivery && view.countries.length > 1 && (
-              <form method="post" action="/basket/settings" onSubmit={(event) => take && event.preventDefault()}>
+              <form
+                method="post"
+                action={inTongue('/basket/settings')}
+                onSubmit={(event) => take && event.preventDefault()}
+              >
                 <label className="block text-sm text-ink-soft">
-                  Delivery to
+                  {say('basket.deliveryTo')}
                   <select
                     key={country?.code}
                     name="country"
@@ -90,7 +98,7 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
                 </label>
                 {!take && (
                   <button type="submit" className="mt-2 text-sm font-medium text-sea underline">
-                    Change the country
+                    {say('basket.changeCountry')}
                   </button>
                 )}
               </form>
@@ -102,10 +110,10 @@ export function BasketPage({ page }: BodyProps<'basket'>) {
             </div>
             {view.lines.length > 0 && (
               <a
-                href="/checkout"
+                href={inTongue('/checkout')}
                 className="block rounded-button bg-deep px-6 py-3 text-center font-semibold text-white hover:brightness-90"
               >
-                To the checkout
+                {say('basket.toCheckout')}
               </a>
             )}
           </aside>

@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { BasketView } from '../../core/storefront/basket-shapes';
+import { inTongue, say } from '../tongue';
 
 /** What a script puts into the basket. */
 export interface ToBasket {
@@ -15,19 +16,17 @@ interface Refusal {
   errors?: { path: (string | number)[]; message: string }[];
 }
 
-const FAILED = 'That did not work. Please try again in a moment.';
-
 /** What came of asking for the basket: its view, or what is wrong in plain words. */
 export type BasketAnswer = { view: BasketView } | { problem: string };
 
 async function asked(method: string, path: string, body?: unknown): Promise<BasketAnswer> {
-  const answer = await fetch(`/shop-api/basket${path}`, {
+  const answer = await fetch(inTongue(`/shop-api/basket${path}`), {
     method,
     ...(body !== undefined && { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   }).catch(() => undefined);
   const json = (await answer?.json().catch(() => undefined)) as (BasketView & Refusal) | undefined;
   if (answer?.ok && json) return { view: json };
-  return { problem: json?.errors?.[0]?.message ?? json?.title ?? FAILED };
+  return { problem: json?.errors?.[0]?.message ?? json?.title ?? say('frame.failed') };
 }
 
 /** The calls of the basket, one after another: a slow answer never overtakes a later one. */

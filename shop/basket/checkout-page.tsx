@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { formatMoney } from '../../core/shared/money';
 import type { CheckoutPageData } from '../../core/storefront/selling-pages';
 import type { ShopData } from '../data';
 import type { BodyProps } from '../parts';
 import { contained } from '../ui/contained';
 import { useReady } from '../ui/use-ready';
 import { BasketHints, BasketSums } from './basket-lines';
+import { inMoney, inTongue, say } from '../tongue';
 
 const input =
   'mt-1 w-full min-w-0 rounded-xl border border-line bg-paper px-3 py-2.5 text-ink aria-[invalid=true]:border-sale';
@@ -25,8 +25,7 @@ function Field({ page, name, label, type = 'text', autoComplete, isOptional, cla
   return (
     <p className={`min-w-0 ${className}`}>
       <label className="block text-sm text-ink-soft" htmlFor={`checkout-${name}`}>
-        {label}
-        {isOptional && ', if you like'}
+        {isOptional ? say('checkout.optional', { label }) : label}
       </label>
       <input
         id={`checkout-${name}`}
@@ -105,7 +104,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
   const isReady = useReady();
   const form = useRef<HTMLFormElement>(null);
   const { basket } = page;
-  const money = (amount: number) => formatMoney(amount, basket.currency);
+  const money = (amount: number) => inMoney(amount, basket.currency);
   const asked = useRef(0);
   // Back brings the page as it was left: it can be sent again.
   useEffect(() => {
@@ -119,7 +118,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
     const body = new URLSearchParams([...new FormData(form.current)].map(([name, value]) => [name, String(value)]));
     body.set('act', 'look');
     const mine = ++asked.current;
-    void fetch('/checkout', { method: 'POST', headers: { Accept: 'application/json' }, body })
+    void fetch(inTongue('/checkout'), { method: 'POST', headers: { Accept: 'application/json' }, body })
       .then((answer) => answer.json() as Promise<ShopData>)
       .then((data) => {
         if (mine === asked.current && data.page.kind === 'checkout') setPage({ ...data.page, problems: {} });
@@ -128,7 +127,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
   };
   return (
     <div className={`${contained} pb-20 pt-8`}>
-      <h1 className="font-display text-3xl font-bold text-ink">Checkout</h1>
+      <h1 className="font-display text-3xl font-bold text-ink">{say('basket.checkout')}</h1>
       {page.problems[''] && (
         <p role="alert" className="mt-4 rounded-xl bg-mist px-4 py-3 font-medium text-sale">
           {page.problems['']}
@@ -136,13 +135,13 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
       )}
       {Object.keys(page.problems).some((name) => name !== '') && (
         <p role="alert" className="mt-4 font-medium text-sale">
-          Something is missing: it is marked below.
+          {say('checkout.missing')}
         </p>
       )}
       <form
         ref={form}
         method="post"
-        action="/checkout"
+        action={inTongue('/checkout')}
         noValidate
         className="mt-6 gap-12 lg:grid lg:grid-cols-[1fr_22rem]"
         onSubmit={(event) => {
@@ -154,19 +153,25 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
         <input type="hidden" name="attempt" value={page.attempt} />
         <input type="hidden" name="seen" value={page.seen} />
         <div className="min-w-0">
-          <Part title="Contact">
+          <Part title={say('checkout.contact')}>
             <div className="grid gap-4 sm:grid-cols-2">
-              <Field page={page} name="email" label="Mail address" type="email" autoComplete="email" />
-              <Field page={page} name="phone" label="Phone" type="tel" autoComplete="tel" isOptional />
-              <Field page={page} name="name" label="Name" autoComplete="name" className="sm:col-span-2" />
+              <Field page={page} name="email" label={say('checkout.mail')} type="email" autoComplete="email" />
+              <Field page={page} name="phone" label={say('checkout.phone')} type="tel" autoComplete="tel" isOptional />
+              <Field
+                page={page}
+                name="name"
+                label={say('checkout.name')}
+                autoComplete="name"
+                className="sm:col-span-2"
+              />
             </div>
           </Part>
           {basket.needsDelivery && (
-            <Part title="Delivery">
+            <Part title={say('basket.delivery')}>
               {basket.countries.length > 1 && (
                 <p className="mb-4">
                   <label className="block text-sm text-ink-soft" htmlFor="checkout-country">
-                    Country
+                    {say('checkout.country')}
                   </label>
                   <select
                     id="checkout-country"
@@ -197,7 +202,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
                     title={name}
                     words={why ?? words}
                     disabled={price === null}
-                    price={price === null ? '' : price === 0 ? 'free' : money(price)}
+                    price={price === null ? '' : price === 0 ? say('basket.free') : money(price)}
                     onPick={look}
                   />
                 ))}
@@ -208,26 +213,26 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
                   <Field
                     page={page}
                     name="street"
-                    label="Street and number"
+                    label={say('checkout.street')}
                     autoComplete="address-line1"
                     className="sm:col-span-2"
                   />
                   <Field
                     page={page}
                     name="more"
-                    label="More of the address"
+                    label={say('checkout.more')}
                     autoComplete="address-line2"
                     isOptional
                     className="sm:col-span-2"
                   />
-                  <Field page={page} name="postcode" label="Postcode" autoComplete="postal-code" />
-                  <Field page={page} name="city" label="Town" autoComplete="address-level2" />
+                  <Field page={page} name="postcode" label={say('checkout.postcode')} autoComplete="postal-code" />
+                  <Field page={page} name="city" label={say('checkout.city')} autoComplete="address-level2" />
                 </div>
               )}
             </Part>
           )}
           {basket.due > 0 && (
-            <Part title="Payment">
+            <Part title={say('basket.payment')}>
               <div className="grid gap-2">
                 {page.payments.map(({ id, name, words, fee, chosen }) => (
                   <Choice
@@ -245,9 +250,9 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
               <Problem page={page} name="paymentId" />
             </Part>
           )}
-          <Part title="Anything else">
+          <Part title={say('checkout.anythingElse')}>
             <label className="block text-sm text-ink-soft">
-              A note for us, if you like
+              {say('checkout.note')}
               <textarea name="note" rows={2} maxLength={1_000} defaultValue={page.values.note} className={input} />
             </label>
             {page.terms && (
@@ -268,7 +273,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
           </Part>
         </div>
         <aside
-          aria-label="Your order"
+          aria-label={say('checkout.yourOrder')}
           className="mt-8 space-y-4 self-start rounded-2xl bg-mist p-6 lg:sticky lg:top-6 lg:mt-0"
         >
           <ul className="space-y-2 text-sm">
@@ -293,7 +298,7 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
               value="look"
               className="w-full rounded-button border border-ink px-6 py-2.5 font-semibold text-ink"
             >
-              Work the price out again
+              {say('checkout.again')}
             </button>
           )}
           {basket.lines.length > 0 && (
@@ -302,12 +307,16 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
               aria-disabled={isSending}
               className="w-full rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90 aria-disabled:opacity-60"
             >
-              {isSending ? 'One moment …' : basket.due > 0 ? 'Order and pay' : 'Order'}
+              {isSending
+                ? say('frame.oneMoment')
+                : basket.due > 0
+                  ? say('checkout.orderAndPay')
+                  : say('checkout.order')}
             </button>
           )}
-          <p className="text-xs text-ink-soft">This is a trial shop: no money moves and nothing is sent.</p>
-          <a href="/basket" className="block text-center text-sm font-medium text-sea underline">
-            Back to the basket
+          <p className="text-xs text-ink-soft">{say('checkout.trial')}</p>
+          <a href={inTongue('/basket')} className="block text-center text-sm font-medium text-sea underline">
+            {say('checkout.back')}
           </a>
         </aside>
       </form>

@@ -19,9 +19,10 @@ test('a basket is kept by the browser, adds up pieces, and leads to the shop wit
     { slug: 'tern', variant: 'v_red0001', quantity: 5 },
     { slug: 'wren', variant: 'v_wren001', quantity: 1 },
   ]);
-  const address = new URL(basket().checkout);
+  const address = new URL(basket().checkoutIn(''));
   expect([address.origin, address.pathname]).toEqual(['https://shop.example', '/basket/take']);
   expect(address.searchParams.get('lines')).toBe('tern:v_red0001:5,wren:v_wren001:1');
+  expect(new URL(basket().checkoutIn('/de')).pathname).toBe('/de/basket/take');
   stop();
   first.remove('v_red0001');
   expect(told).toHaveBeenCalledTimes(3);

@@ -44,10 +44,10 @@ export class EmbedBasket {
     this.#keep(this.lines.filter((line) => line.variant !== variant));
   }
 
-  /** Where the shop takes these over, and asks for all else. */
-  get checkout(): string {
+  /** Where the shop takes these over, and asks for all else; `base`: language before its path. */
+  checkoutIn(base: string): string {
     const lines = this.lines.map(({ slug, variant, quantity }) => `${slug}:${variant}:${quantity}`);
-    return `${this.origin}/basket/take?lines=${encodeURIComponent(lines.join(','))}`;
+    return `${this.origin}${base}/basket/take?lines=${encodeURIComponent(lines.join(','))}`;
   }
 
   onChange(told: () => void): () => void {

@@ -3,18 +3,21 @@ import { formatMoney } from '../../core/shared/money';
 import type { EmbedView } from '../../core/storefront/embed-view';
 import type { EmbedShop } from './embed-shop';
 import { Picture } from './picture';
-import { words } from './words';
+import { say } from './words';
 
 type Card = EmbedView['cards'][number];
-function CardPrice({ card, shop }: { card: Card; shop: EmbedView['shop'] }) {
-  if (card.pricing === 'onRequest') return <span class="quiet">{words.onRequest}</span>;
-  if (card.pricing === 'soldOut') return <span class="quiet">{words.soldOut}</span>;
+function CardPrice({ card, view }: { card: Card; view: EmbedView }) {
+  const { shop } = view;
+  if (card.pricing === 'onRequest') return <span class="quiet">{say(view, 'onRequest')}</span>;
+  if (card.pricing === 'soldOut') return <span class="quiet">{say(view, 'soldOut')}</span>;
   const money = (amount: number) => formatMoney(amount, shop.currency, shop.locale);
   const { min, max } = card.price;
   return (
     <span class="price">
-      {min === max ? money(min) : words.from(money(min))}
-      {card.wasPrice !== null && <s aria-label={words.was(money(card.wasPrice))}>{money(card.wasPrice)}</s>}
+      {min === max ? money(min) : say(view, 'from', { price: money(min) })}
+      {card.wasPrice !== null && (
+        <s aria-label={say(view, 'was', { price: money(card.wasPrice) })}>{money(card.wasPrice)}</s>
+      )}
     </span>
   );
 }
@@ -37,7 +40,7 @@ export function GoodsCard({ card, shop, open }: { card: Card; shop: EmbedShop; o
       </span>
       {has('brand') && card.brand && <span class="quiet">{card.brand}</span>}
       <span class="title">{card.title}</span>
-      {has('price') && <CardPrice card={card} shop={view.shop} />}
+      {has('price') && <CardPrice card={card} view={view} />}
       {has('swatches') && card.swatches.length > 1 && (
         <span class="swatches" title={card.swatches.map(({ label }) => label).join(', ')}>
           {card.swatches.slice(0, 6).map(({ label, colour }) => (

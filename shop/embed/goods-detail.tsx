@@ -6,7 +6,7 @@ import type { EmbedProduct } from '../../core/storefront/embed-view';
 import { firstVariant, isAvailable, variantWith } from '../product/pick';
 import type { EmbedShop } from './embed-shop';
 import { Picture } from './picture';
-import { words } from './words';
+import { say } from './words';
 
 type Variant = EmbedProduct['variants'][number];
 
@@ -79,7 +79,7 @@ export function Detail({
         <div>
           <div class="frame">{picture && <Picture picture={picture} origin={origin} widest={640} />}</div>
           {product.pictures.length > 1 && (
-            <div class="thumbs" role="group" aria-label={words.pictures}>
+            <div class="thumbs" role="group" aria-label={say(view, 'pictures')}>
               {product.pictures.map((each, i) => (
                 <button
                   key={each.id}
@@ -98,13 +98,17 @@ export function Detail({
           {product.brand && <p class="quiet">{product.brand}</p>}
           <h2>{product.title}</h2>
           <p class="big price">
-            {product.pricing === 'shown' ? money(variant.price) : words[product.pricing]}
+            {product.pricing === 'shown' ? money(variant.price) : say(view, product.pricing)}
             {product.pricing === 'shown' && variant.wasPrice !== null && (
-              <s aria-label={words.was(money(variant.wasPrice))}>{money(variant.wasPrice)}</s>
+              <s aria-label={say(view, 'was', { price: money(variant.wasPrice) })}>{money(variant.wasPrice)}</s>
             )}
           </p>
           <p class="quiet">
-            {variant.inStock ? (variant.few ? words.few : words.inStock) : (product.orderDelay ?? words.soldOut)}
+            {variant.inStock
+              ? variant.few
+                ? say(view, 'few')
+                : say(view, 'inStock')
+              : (product.orderDelay ?? say(view, 'soldOut'))}
           </p>
           <Options
             product={product}
@@ -118,7 +122,7 @@ export function Detail({
             {canBuy && (
               <>
                 <label>
-                  {words.quantity}
+                  {say(view, 'quantity')}
                   <input
                     type="number"
                     min={1}
@@ -133,15 +137,15 @@ export function Detail({
                   disabled={!(quantity >= 1 && quantity <= 999)}
                   onClick={() => {
                     basket.add({ slug: product.slug, variant: variant.id, quantity });
-                    setTold(words.added);
+                    setTold(say(view, 'added'));
                   }}
                 >
-                  {words.add}
+                  {say(view, 'add')}
                 </button>
               </>
             )}
-            <a href={`${origin}${product.url}`} target="_top" class={canBuy ? '' : 'main'}>
-              {words.toShop}
+            <a href={`${origin}${view.shop.base}${product.url}`} target="_top" class={canBuy ? '' : 'main'}>
+              {say(view, 'toShop')}
             </a>
           </div>
           <p role="status">{told}</p>
@@ -150,7 +154,7 @@ export function Detail({
           <div class="told" dangerouslySetInnerHTML={{ __html: absoluteHtml(product.description, origin) }} />
           {product.specs.map(({ heading, rows }) => (
             <section key={heading}>
-              <h3>{heading || words.facts}</h3>
+              <h3>{heading || say(view, 'facts')}</h3>
               <dl class="facts">
                 {rows.map(({ label, value }) => (
                   <>
@@ -164,8 +168,8 @@ export function Detail({
         </div>
       </div>
       {related.length > 0 && (
-        <section class="more" aria-label={words.related}>
-          <h3>{words.related}</h3>
+        <section class="more" aria-label={say(view, 'related')}>
+          <h3>{say(view, 'related')}</h3>
           <ul class="goods">
             {related.map((each) => (
               <li key={each.slug}>

@@ -5,7 +5,7 @@ import type { EmbedShop } from './embed-shop';
 import { Basket } from './goods-basket';
 import { GoodsCard } from './goods-card';
 import { Detail } from './goods-detail';
-import { words } from './words';
+import { say } from './words';
 
 /** Goods of the shop in a page of another site. */
 export function Goods(shop: EmbedShop) {
@@ -57,10 +57,10 @@ export function Goods(shop: EmbedShop) {
       </ul>
       {view.shape === 'row' && view.cards.length > view.columns && (
         <div class="steps">
-          <button type="button" aria-label={words.earlier} onClick={() => step(-1)}>
+          <button type="button" aria-label={say(view, 'earlier')} onClick={() => step(-1)}>
             ←
           </button>
-          <button type="button" aria-label={words.further} onClick={() => step(1)}>
+          <button type="button" aria-label={say(view, 'further')} onClick={() => step(1)}>
             →
           </button>
         </div>
@@ -79,13 +79,13 @@ export function Goods(shop: EmbedShop) {
             <div class="bar">
               {path.length > 1 ? (
                 <button type="button" onClick={() => setPath(path.slice(0, -1))}>
-                  ← {words.back}
+                  ← {say(view, 'back')}
                 </button>
               ) : (
                 <span />
               )}
               <button type="button" onClick={close}>
-                {words.close} ×
+                {say(view, 'close')} ×
               </button>
             </div>
             <Detail key={product.slug} product={product} shop={shop} open={open} />

@@ -1,24 +1,8 @@
-/** Everything that the goods on another site say by themselves. */
-export const words = {
-  open: (title: string) => `More about ${title}`,
-  close: 'Close',
-  back: 'Back',
-  was: (price: string) => `before: ${price}`,
-  from: (price: string) => `from ${price}`,
-  onRequest: 'Price on request',
-  soldOut: 'Sold out',
-  few: 'Only a few left',
-  inStock: 'In stock',
-  quantity: 'How many',
-  add: 'Put into the basket',
-  added: 'It is in the basket.',
-  toShop: 'See it in the shop',
-  related: 'Goes with it',
-  facts: 'Details',
-  basket: (pieces: number, sum: string) => `Basket: ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}, ${sum}`,
-  pay: 'Pay in the shop',
-  remove: (title: string) => `Take ${title} out of the basket`,
-  pictures: 'Pictures',
-  earlier: 'Earlier goods',
-  further: 'Further goods',
-};
+import type { EmbedView } from '../../core/storefront/embed-view';
+
+/** Says what stands around goods, in the language of the embed; {name} is filled in. */
+export const say = (
+  { words }: EmbedView,
+  key: string,
+  filled: Readonly<Record<string, string | number>> = {},
+): string => (words[key] ?? '').replace(/\{(\w+)\}/g, (whole, name: string) => String(filled[name] ?? whole));

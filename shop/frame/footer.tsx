@@ -2,6 +2,7 @@ import type { MenuItemView } from '../../core/storefront/menu-view';
 import { useHref } from '../base';
 import type { ShopData } from '../data';
 import { ShopSign } from './shop-sign';
+import { say } from '../tongue';
 
 const link = 'underline-offset-4 hover:text-white hover:underline';
 
@@ -49,7 +50,7 @@ const Flat = ({ items, className }: { items: readonly MenuItemView[]; className:
 
 const Social = ({ social = [] }: Pick<ShopData['shop'], 'social'>) =>
   social.length > 0 && (
-    <ul aria-label="Elsewhere" className="flex flex-wrap gap-x-5 gap-y-2 text-sm">
+    <ul aria-label={say('frame.elsewhere')} className="flex flex-wrap gap-x-5 gap-y-2 text-sm">
       {social.map(({ name, url }) => (
         <li key={url}>
           <a href={url} rel="me noopener" className={link}>
@@ -77,7 +78,7 @@ export function Footer({ data }: { data: ShopData }) {
       <footer className="mt-20 bg-deep text-white/80">
         <div className={`${box} flex-wrap items-center justify-between gap-x-10 gap-y-4 py-6`}>
           {name}
-          <nav aria-label="At the foot">
+          <nav aria-label={say('frame.foot')}>
             <Flat items={flat} className="flex flex-wrap gap-x-6 gap-y-2 text-sm" />
           </nav>
           <Social social={shop.social} />
@@ -110,7 +111,7 @@ export function Footer({ data }: { data: ShopData }) {
         )}
         {columns.length > 0 && (
           <nav
-            aria-label="At the foot"
+            aria-label={say('frame.foot')}
             className={`flex flex-wrap gap-x-14 gap-y-8 text-sm ${isCentred ? 'justify-center' : ''}`}
           >
             {columns.map((column, i) => (

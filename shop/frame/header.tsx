@@ -1,13 +1,15 @@
 import { Menu, ShoppingBasket } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { useHref } from '../base';
+import { useHref, useIsWindow } from '../base';
 import type { Look } from '../../core/model/look';
 import { useBasketDesk } from '../basket/basket-store';
 import type { ShopData } from '../data';
 import { CloseButton } from '../ui/close-button';
 import { PhoneMenu, WideMenu } from './menu-list';
+import { LanguageSwitch } from './language-switch';
 import { ShopSign } from './shop-sign';
 import { SearchBox } from './search-box';
+import { inTongue, say } from '../tongue';
 
 interface Props {
   data: ShopData;
@@ -32,25 +34,26 @@ const heads: Record<Look['header'], { box: string; name: string; menu: string; s
 };
 
 /** The way to the basket, with how much is in it once the browser knows. */
-function BasketLink({ base }: { base: string }) {
+function BasketLink() {
   const pieces = useBasketDesk()?.pieces ?? 0;
+  const isWindow = useIsWindow();
   const look = 'flex shrink-0 items-center gap-1.5 rounded-full px-2 py-2 text-ink max-lg:ml-auto lg:order-last';
   const drawn = (
     <>
       <ShoppingBasket size={22} aria-hidden="true" />
-      <span className="sr-only">Basket</span>
+      <span className="sr-only">{say('frame.basket')}</span>
       {pieces > 0 && (
         <span className="text-sm font-semibold tabular-nums">
-          {pieces}
-          <span className="sr-only"> {pieces === 1 ? 'piece' : 'pieces'}</span>
+          <span aria-hidden="true">{pieces}</span>
+          <span className="sr-only">{say('frame.pieces', { count: pieces })}</span>
         </span>
       )}
     </>
   );
   // The shop window sells nothing.
-  if (base !== '') return <span className={look}>{drawn}</span>;
+  if (isWindow) return <span className={look}>{drawn}</span>;
   return (
-    <a href="/basket" className={`${look} hover:bg-mist`}>
+    <a href={inTongue('/basket')} className={`${look} hover:bg-mist`}>
       {drawn}
     </a>
   );
@@ -67,7 +70,7 @@ export function Header({ data }: Props) {
   return (
     <header className="border-b border-line bg-paper">
       {menu.top.length > 0 && (
-        <nav aria-label="Above the head" className="border-b border-line bg-mist max-md:hidden">
+        <nav aria-label={say('frame.aboveHead')} className="border-b border-line bg-mist max-md:hidden">
           <ul className="mx-auto flex max-w-7xl flex-wrap justify-end gap-x-5 px-4 py-1.5 text-xs text-ink-soft lg:px-8">
             {menu.top.map((item, i) => (
               <li key={i}>
@@ -89,7 +92,7 @@ export function Header({ data }: Props) {
         {menu.items.length + menu.top.length > 0 && (
           <button
             type="button"
-            aria-label="Menu"
+            aria-label={say('frame.menu')}
             onClick={() => drawer.current?.showModal()}
             className="-ml-2 flex size-10 items-center justify-center rounded-full text-ink hover:bg-mist md:hidden"
           >
@@ -99,7 +102,10 @@ export function Header({ data }: Props) {
         <a href={`${base}/`} className={`shrink-0 font-display text-xl font-bold tracking-tight text-ink ${head.name}`}>
           <ShopSign shop={shop} />
         </a>
-        <nav aria-label="Shop" className={`min-w-0 max-lg:order-last max-lg:w-full max-md:hidden ${head.menu}`}>
+        <nav
+          aria-label={say('frame.shop')}
+          className={`min-w-0 max-lg:order-last max-lg:w-full max-md:hidden ${head.menu}`}
+        >
           <WideMenu items={menu.items} here={url} />
         </nav>
         <SearchBox
@@ -107,13 +113,14 @@ export function Header({ data }: Props) {
           initial={data.page.kind === 'listing' ? (data.page.q ?? '') : ''}
           className={`max-sm:order-last max-sm:basis-full ${head.search}`}
         />
-        <BasketLink base={base} />
+        <LanguageSwitch languages={data.languages} />
+        <BasketLink />
       </div>
       {/* Escape closes a dialog by itself. */}
       {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events */}
       <dialog
         ref={drawer}
-        aria-label="Menu"
+        aria-label={say('frame.menu')}
         onClick={(event) => event.target === drawer.current && drawer.current.close()}
         className="m-0 h-dvh max-h-none w-[min(22rem,88vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 md:hidden"
       >
@@ -121,10 +128,11 @@ export function Header({ data }: Props) {
           <span className="font-display text-lg font-bold text-ink">
             <ShopSign shop={shop} />
           </span>
-          <CloseButton label="Close the menu" close={() => drawer.current?.close()} />
+          <CloseButton label={say('frame.closeMenu')} close={() => drawer.current?.close()} />
         </div>
-        <nav aria-label="Shop, all levels" className="px-4 pb-8">
+        <nav aria-label={say('frame.shopAllLevels')} className="px-4 pb-8">
           <PhoneMenu items={[...menu.items, ...menu.top]} here={url} />
+          <LanguageSwitch languages={data.languages} isList />
         </nav>
       </dialog>
     </header>

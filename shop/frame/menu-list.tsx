@@ -3,6 +3,7 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import type { MenuItemView } from '../../core/storefront/menu-view';
 import { useHref } from '../base';
 import { Picture } from '../ui/picture';
+import { say } from '../tongue';
 
 interface Props {
   items: readonly MenuItemView[];
@@ -98,7 +99,7 @@ export function WideMenu({ items, here }: Props) {
             <>
               <button
                 type="button"
-                aria-label={`Below ${item.label}`}
+                aria-label={say('frame.belowItem', { name: item.label })}
                 aria-expanded={open === i}
                 aria-controls={`${id}-${i}`}
                 onClick={() => setOpen(open === i ? null : i)}

@@ -3,6 +3,8 @@ import type { Suggestions } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 import { Price } from '../ui/price';
 import { noteSearch, recentSearches } from './recent';
+import { say } from '../tongue';
+import { useIsWindow } from '../base';
 
 const WAIT_MS = 90;
 
@@ -24,13 +26,6 @@ interface Group {
   options: Option[];
 }
 
-const kindWords: Record<Suggestions['places'][number]['kind'], string> = {
-  category: 'category',
-  collection: 'collection',
-  brand: 'brand',
-  page: 'page',
-};
-
 const searchUrl = (base: string, q: string) => `${base}/search?q=${encodeURIComponent(q)}`;
 
 const searchOption = (base: string, q: string): Option => ({
@@ -41,16 +36,16 @@ const searchOption = (base: string, q: string): Option => ({
 
 function groupsOf(base: string, { words, places, goods }: Suggestions): Group[] {
   return [
-    { title: 'Search for', options: words.map((q) => searchOption(base, q)) },
+    { title: say('search.for'), options: words.map((q) => searchOption(base, q)) },
     {
-      title: 'Go to',
+      title: say('search.goTo'),
       options: places.map(({ kind, label, url, count }) => ({
         url: base + url,
         draw: (
           <span className="flex min-w-0 flex-1 justify-between gap-3 px-1 py-0.5 text-sm">
             <span className="truncate text-ink">{label}</span>
             <span className="shrink-0 text-ink-soft">
-              {kindWords[kind]}
+              {say(`search.${kind}`)}
               {count !== null && `, ${count}`}
             </span>
           </span>
@@ -58,7 +53,7 @@ function groupsOf(base: string, { words, places, goods }: Suggestions): Group[] 
       })),
     },
     {
-      title: 'Products',
+      title: say('search.products'),
       options: goods.map((card) => ({
         url: base + card.url,
         draw: (
@@ -86,13 +81,14 @@ function groupsOf(base: string, { words, places, goods }: Suggestions): Group[] 
 
 /** Asks for suggestions while somebody types; late answers to what was typed before are dropped. */
 function useSuggestions(base: string, q: string, isOpen: boolean): { q: string; found: Suggestions } | null {
+  const isWindow = useIsWindow();
   const [answer, setAnswer] = useState<{ q: string; found: Suggestions } | null>(null);
   useEffect(() => {
     const wanted = q.trim();
     if (wanted === '' || !isOpen) return;
     const stop = new AbortController();
     const timer = setTimeout(() => {
-      const from = base === '' ? '/shop-api/suggest' : `${base}/suggest`;
+      const from = isWindow ? `${base}/suggest` : `${base}/shop-api/suggest`;
       fetch(`${from}?q=${encodeURIComponent(q.trimStart())}`, { signal: stop.signal })
         .then(async (response) => {
           if (response.ok) setAnswer({ q: wanted, found: (await response.json()) as Suggestions });
@@ -103,7 +99,7 @@ function useSuggestions(base: string, q: string, isOpen: boolean): { q: string; 
       clearTimeout(timer);
       stop.abort();
     };
-  }, [q, base, isOpen]);
+  }, [q, base, isWindow, isOpen]);
   return answer;
 }
 
@@ -121,7 +117,7 @@ export function SearchBox({ base, initial, className = '' }: Props) {
   const groups: Group[] =
     q.trim() === ''
       ? recent.length > 0
-        ? [{ title: 'You searched for', options: recent.map((each) => searchOption(base, each)) }]
+        ? [{ title: say('search.recent'), options: recent.map((each) => searchOption(base, each)) }]
         : []
       : fits
         ? groupsOf(base, answer.found)
@@ -177,8 +173,8 @@ export function SearchBox({ base, initial, className = '' }: Props) {
         name="q"
         value={q}
         autoComplete="off"
-        placeholder="Search the shop"
-        aria-label="Search the shop"
+        placeholder={say('search.field')}
+        aria-label={say('search.field')}
         role="combobox"
         aria-autocomplete="list"
         aria-expanded={isShown && options.length > 0}
@@ -195,17 +191,14 @@ export function SearchBox({ base, initial, className = '' }: Props) {
         onKeyDown={onKeyDown}
       />
       <p role="status" className="sr-only">
-        {isShown &&
-          (isNothing ? 'No suggestions' : `${options.length} ${options.length === 1 ? 'suggestion' : 'suggestions'}`)}
+        {isShown && (isNothing ? say('search.none') : say('search.count', { count: options.length }))}
       </p>
       <div
         hidden={!isShown}
         className="absolute right-0 top-full z-40 mt-2 max-h-[75vh] w-full min-w-[min(22rem,calc(100vw-2rem))] overflow-y-auto rounded-2xl border border-line bg-paper p-2 shadow-large"
       >
-        {isNothing && (
-          <p className="px-3 py-4 text-sm text-ink-soft">Nothing found for “{q.trim()}”. Fewer letters may help.</p>
-        )}
-        <div id={id} role="listbox" aria-label="Suggestions">
+        {isNothing && <p className="px-3 py-4 text-sm text-ink-soft">{say('search.nothing', { q: q.trim() })}</p>}
+        <div id={id} role="listbox" aria-label={say('search.suggestions')}>
           {isShown &&
             groups.map((group, i) => (
               <div key={group.title} role="group" aria-labelledby={`${id}-g${i}`}>
@@ -237,7 +230,7 @@ export function SearchBox({ base, initial, className = '' }: Props) {
             type="submit"
             className="mt-1 w-full rounded-xl px-3 py-2 text-left text-sm font-medium text-sea hover:bg-mist"
           >
-            All {answer.found.total} results
+            {say('search.all', { count: answer.found.total })}
           </button>
         )}
       </div>

@@ -1,6 +1,7 @@
 import type { BodyProps } from '../parts';
 import { contained } from '../ui/contained';
 import { isHeaded, Sections } from './sections/sections';
+import { say } from '../tongue';
 
 /** A page that the seller built of sections. */
 export function PageBody({ page: { page }, data, url, go }: BodyProps<'page'>) {
@@ -24,7 +25,7 @@ export function PageBody({ page: { page }, data, url, go }: BodyProps<'page'>) {
           />
         </div>
       ) : (
-        <p className="py-24 text-center text-ink-soft">Nothing stands here yet.</p>
+        <p className="py-24 text-center text-ink-soft">{say('frame.nothingYet')}</p>
       )}
     </>
   );

@@ -2,6 +2,7 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import { closeOver, openOver, pushAddress, takeBack } from '../back';
 import { useBase } from '../base';
 import { CloseButton } from '../ui/close-button';
+import { say } from '../tongue';
 
 /** Filters on a phone: they come out over the page, keep the focus, and go with Escape or Back. */
 export function FilterDrawer({
@@ -41,14 +42,14 @@ export function FilterDrawer({
   return (
     <dialog
       ref={dialog}
-      aria-label="Filters"
+      aria-label={say('listing.filters')}
       onClose={close}
       className={`m-0 ml-auto h-dvh max-h-none w-[min(22rem,90vw)] max-w-none bg-paper p-0 backdrop:bg-black/40 ${isWide ? '' : 'lg:hidden'}`}
     >
       <div className="flex h-full flex-col">
         <div className="flex items-center justify-between border-b border-line px-5 py-3">
-          <h2 className="font-display text-lg font-bold text-ink">Filters</h2>
-          <CloseButton label="Close the filters" close={close} />
+          <h2 className="font-display text-lg font-bold text-ink">{say('listing.filters')}</h2>
+          <CloseButton label={say('listing.closeFilters')} close={close} />
         </div>
         <div className="flex-1 overflow-y-auto px-5 pb-4">{children}</div>
         <div className="border-t border-line p-4">
@@ -57,7 +58,7 @@ export function FilterDrawer({
             onClick={close}
             className="w-full rounded-button bg-deep px-5 py-3 font-semibold text-white"
           >
-            Show {total}
+            {say('listing.show', { count: total })}
           </button>
         </div>
       </div>

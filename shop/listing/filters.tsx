@@ -4,6 +4,7 @@ import { useBase } from '../base';
 import { isChosen, kept, pathOf, withValue } from './address';
 import { Facet } from './facet';
 import { RangeFacet } from './range-facet';
+import { say } from '../tongue';
 
 type Choice = Extract<FacetView, { type: 'choice' }>;
 
@@ -43,8 +44,8 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' |
           type="search"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
-          aria-label={`Find in ${facet.label}`}
-          placeholder="Find"
+          aria-label={say('listing.findIn', { name: facet.label })}
+          placeholder={say('listing.find')}
           className="mb-1.5 w-full rounded-lg border border-line px-2.5 py-1 text-sm text-ink placeholder:text-ink-soft"
         />
       )}
@@ -86,7 +87,9 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' |
             </li>
           );
         })}
-        {shown.length === 0 && <li className="py-1 text-sm text-ink-soft">None has “{typed.trim()}”.</li>}
+        {shown.length === 0 && (
+          <li className="py-1 text-sm text-ink-soft">{say('listing.noneHas', { typed: typed.trim() })}</li>
+        )}
       </ul>
       {isCut && values.length > shown.length && (
         <button
@@ -94,7 +97,7 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' |
           className="mt-1 text-sm font-medium text-sea hover:underline"
           onClick={() => setLong(true)}
         >
-          {values.length - shown.length} more
+          {say('listing.more', { count: values.length - shown.length })}
         </button>
       )}
     </Facet>
@@ -126,7 +129,7 @@ export function Filters({ facets, isRow = false, ...rest }: Props) {
           type="submit"
           className="mb-4 w-full rounded-button bg-deep px-5 py-2.5 text-sm font-semibold text-white"
         >
-          Show these
+          {say('listing.showThese')}
         </button>
       </noscript>
     </form>

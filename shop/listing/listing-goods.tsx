@@ -7,6 +7,7 @@ import { FilterDrawer } from './filter-drawer';
 import { Filters } from './filters';
 import { rangeWords } from './range-facet';
 import { NoGoods, NotAllOfIt } from './no-goods';
+import { say } from '../tongue';
 
 /** How goods stand where the seller wants nothing else. */
 const usualLayout: NonNullable<ListingView['layout']> = {
@@ -39,7 +40,11 @@ function selectedWords(facet: Extract<FacetView, { type: 'range' }>, currency: s
   const { min, max } = facet.selected!;
   const words = (x: number) => rangeWords(facet, x, currency);
   const span =
-    min === null ? `up to ${words(max!)}` : max === null ? `from ${words(min)}` : `${words(min)} to ${words(max)}`;
+    min === null
+      ? say('listing.upTo', { high: words(max!) })
+      : max === null
+        ? say('listing.from', { low: words(min) })
+        : say('listing.span', { low: words(min), high: words(max) });
   return facet.key === 'price' ? span : `${facet.label} ${span}`;
 }
 
@@ -74,7 +79,7 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
     document.getElementById(COUNT_ID)?.focus();
   };
   return (
-    <ul className="mb-5 flex flex-wrap items-center gap-2" aria-label="Chosen filters">
+    <ul className="mb-5 flex flex-wrap items-center gap-2" aria-label={say('listing.chosen')}>
       {chips.map((chip) => (
         <li key={chip.key}>
           <button
@@ -83,7 +88,7 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
             className="rounded-button bg-mist px-3 py-1.5 text-sm text-ink hover:bg-line"
           >
             {chip.label} <span aria-hidden="true">×</span>
-            <span className="sr-only">, remove</span>
+            <span className="sr-only">, {say('listing.remove')}</span>
           </button>
         </li>
       ))}
@@ -93,7 +98,7 @@ function Chosen({ facets, url, currency, go }: Omit<Props, 'listing' | 'q'> & { 
           onClick={() => goOn(withoutFilters(url))}
           className="px-2 text-sm text-sea hover:underline"
         >
-          Remove all
+          {say('listing.removeAll')}
         </button>
       </li>
     </ul>
@@ -118,7 +123,7 @@ function More({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
         }}
         className="inline-block rounded-button border border-ink px-6 py-3 font-semibold text-ink hover:bg-mist"
       >
-        {`Show ${Math.min(left, pageSize)} more`}
+        {say('listing.showMore', { count: Math.min(left, pageSize) })}
       </a>
     </p>
   );
@@ -133,7 +138,7 @@ function Pages({ listing, url, go }: Pick<Props, 'listing' | 'url' | 'go'>) {
     (n) => n === 1 || n === last || Math.abs(n - current) <= 2,
   );
   return (
-    <nav aria-label="Pages" className="mt-12 flex justify-center">
+    <nav aria-label={say('listing.pages')} className="mt-12 flex justify-center">
       <ul className="flex items-center gap-1">
         {near.map((n, i) => (
           <li key={n} className="flex items-center">
@@ -192,13 +197,13 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
         {isBeside && (
           <aside
             className="max-lg:hidden lg:sticky lg:top-4 lg:max-h-[calc(100dvh-2rem)] lg:self-start lg:overflow-y-auto lg:pr-1"
-            aria-label="Filters"
+            aria-label={say('listing.filters')}
           >
             {filters}
           </aside>
         )}
         {filtersAt === 'above' && (
-          <aside className="mb-6 max-lg:hidden" aria-label="Filters">
+          <aside className="mb-6 max-lg:hidden" aria-label={say('listing.filters')}>
             <Filters facets={listing.facets} url={url} currency={currency} go={go} isRow />
           </aside>
         )}
@@ -206,7 +211,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
           <div ref={head} className="mb-5 flex scroll-mt-4 flex-wrap items-center justify-between gap-3">
             <p id={COUNT_ID} tabIndex={-1} className="text-sm text-ink-soft outline-none" aria-live="polite">
               <strong className="tabular-nums text-ink">{listing.total}</strong>{' '}
-              {listing.total === 1 ? 'product' : 'products'}
+              {say('listing.count', { count: listing.total })}
             </p>
             <div className="flex items-center gap-3">
               {filtersAt !== 'none' && (
@@ -217,7 +222,8 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                   onClick={() => setDrawerOpen(true)}
                   className={`rounded-button border border-line px-4 py-2 text-sm font-medium text-ink ${filtersAt === 'drawer' ? '' : 'lg:hidden'}`}
                 >
-                  Filter{chosen > 0 && ` (${chosen})`}
+                  {say('listing.filter')}
+                  {chosen > 0 && ` (${chosen})`}
                 </button>
               )}
               <form method="get" action={base + pathOf(url)} className="flex min-w-0 items-center gap-2">
@@ -225,7 +231,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                   <input key={i} type="hidden" name={name} value={value} />
                 ))}
                 <label htmlFor={SORT_ID} className="text-sm text-ink-soft">
-                  Sort
+                  {say('listing.sort')}
                 </label>
                 <select
                   id={SORT_ID}
@@ -242,7 +248,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                 </select>
                 <noscript>
                   <button type="submit" className="rounded-button border border-line px-3 py-2 text-sm text-ink">
-                    Sort
+                    {say('listing.sort')}
                   </button>
                 </noscript>
               </form>

@@ -5,6 +5,7 @@ import { Crumbs } from '../ui/crumbs';
 import { contained } from '../ui/contained';
 import { Picture } from '../ui/picture';
 import { ListingGoods } from './listing-goods';
+import { say } from '../tongue';
 
 /** The page of a group or a search: its words, the sections that the seller put around it, and the goods. */
 export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
@@ -27,7 +28,7 @@ export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
             </h1>
             {!page.isTextBelow && text}
             {page.tiles === undefined && page.children.length > 0 && (
-              <nav aria-label={`In ${page.title}`} className="mt-4">
+              <nav aria-label={say('listing.in', { title: page.title })} className="mt-4">
                 <ul className="flex flex-wrap gap-2">
                   {page.children.map(({ url: to, label }) => (
                     <li key={to}>
@@ -51,7 +52,7 @@ export function ListingPage({ page, data, url, go }: BodyProps<'listing'>) {
         </div>
       </div>
       {page.tiles && page.tiles.length > 0 && (
-        <nav aria-label={`In ${page.title}`} className="mx-auto max-w-7xl px-4 pt-6 lg:px-8">
+        <nav aria-label={say('listing.in', { title: page.title })} className="mx-auto max-w-7xl px-4 pt-6 lg:px-8">
           <ul className="grid grid-cols-2 gap-4 md:grid-cols-4 lg:gap-6">
             {page.tiles.map((tile) => (
               <li key={tile.url}>

@@ -1,6 +1,7 @@
 import type { ListingView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { hasFilters, withoutFilters, withPage } from './address';
+import { say } from '../tongue';
 
 interface Props {
   listing: ListingView;
@@ -17,8 +18,8 @@ export function NotAllOfIt({ listing: { without, full, total }, q }: Pick<Props,
   return (
     <p className="mb-5 rounded-xl bg-mist px-4 py-2.5 text-sm text-ink">
       {without.length > 0
-        ? `Nothing here has all of “${q}”. This is what there is without ${quoted}${full < total ? ', and what comes close' : ''}.`
-        : `${full === 1 ? 'One of these has' : `${full} of these have`} all of “${q}”; the others come close.`}
+        ? say(full < total ? 'listing.withoutClose' : 'listing.without', { q, words: quoted })
+        : say('listing.full', { count: full, q })}
     </p>
   );
 }
@@ -32,36 +33,36 @@ export function NoGoods({ listing: { total, page, pageSize }, q, url, go }: Prop
   if (total > 0)
     return (
       <div className="rounded-2xl bg-mist px-6 py-16 text-center">
-        <p className="font-display text-xl font-bold text-ink">There is no page {page}</p>
+        <p className="font-display text-xl font-bold text-ink">{say('listing.noPage', { page: String(page) })}</p>
         <p className="mt-2 text-ink-soft">
-          {total} {total === 1 ? 'product stands' : 'products stand'} on {last === 1 ? 'one page' : `${last} pages`}.
+          {say('listing.stand', { count: total, pages: say('listing.pageCount', { count: last }) })}
         </p>
         <a href={base + withPage(url, last)} className={act}>
-          To the last page
+          {say('listing.toLast')}
         </a>
       </div>
     );
   return (
     <div className="rounded-2xl bg-mist px-6 py-16 text-center">
       <p className="font-display text-xl font-bold text-ink">
-        {isFiltered || q ? 'Nothing matches' : 'Nothing here yet'}
+        {isFiltered || q ? say('listing.nothingMatches') : say('listing.nothingYet')}
       </p>
       <p className="mt-2 text-ink-soft">
         {isFiltered
           ? q
-            ? `No product here has the words “${q}” with these filters.`
-            : 'No product here passes all these filters.'
+            ? say('listing.noWordsFiltered', { q })
+            : say('listing.noneFiltered')
           : q
-            ? `No product has the words “${q}”.`
-            : 'There are no goods in this part of the shop at the moment.'}
+            ? say('listing.noWords', { q })
+            : say('listing.empty')}
       </p>
       {isFiltered ? (
         <button type="button" onClick={() => go(withoutFilters(url))} className={act}>
-          Show without filters
+          {say('listing.unfiltered')}
         </button>
       ) : (
         <a href={`${base}/search`} className={act}>
-          Show everything there is
+          {say('listing.everything')}
         </a>
       )}
     </div>

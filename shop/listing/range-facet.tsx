@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { formatMoney } from '../../core/shared/money';
 import type { FacetView } from '../../core/storefront/views';
 import { pageLocale } from '../base';
 import { useReady } from '../ui/use-ready';
@@ -7,12 +6,13 @@ import { withSpan } from './address';
 import { Facet } from './facet';
 import { RangeSlider, stepOf } from './range-slider';
 import { boundOf, readNumber } from './read-number';
+import { inMoney, say, spokenLocale } from '../tongue';
 
 type Range = Extract<FacetView, { type: 'range' }>;
 
 /** One end of a range in words: an amount, or a number with its unit. */
 export const rangeWords = ({ key, unit }: Pick<Range, 'key' | 'unit'>, x: number, currency: string) =>
-  key === 'price' ? formatMoney(x, currency) : `${x} ${unit ?? ''}`.trim();
+  key === 'price' ? inMoney(x, currency) : `${x} ${unit ?? ''}`.trim();
 
 interface Props {
   facet: Range;
@@ -58,7 +58,8 @@ export function RangeFacet({ facet, url, currency, go }: Props) {
     const isNone = !Number.isFinite(low) && !Number.isFinite(high);
     go(withSpan(url, facet.key, isNone ? null : { min: Math.min(low, high), max: Math.max(low, high) }));
   };
-  const name = facet.label.toLowerCase();
+  // In German, nouns keep their capital.
+  const name = spokenLocale().startsWith('de') ? facet.label : facet.label.toLowerCase();
   const [bottom, top] = [Math.floor(values.min / parts), Math.ceil(values.max / parts)];
   const within = (text: string, open: number) => {
     const at = read(text, open);
@@ -93,9 +94,9 @@ export function RangeFacet({ facet, url, currency, go }: Props) {
   return (
     <Facet label={facet.label} folded={facet.folded}>
       <div className="flex items-center gap-2" onBlur={apply}>
-        {field('from', `Lowest ${name}`, min, setMin, bottom)}
-        <span className="text-ink-soft">to</span>
-        {field('to', `Highest ${name}`, max, setMax, top)}
+        {field('from', say('listing.lowest', { name }), min, setMin, bottom)}
+        <span className="text-ink-soft">{say('listing.to')}</span>
+        {field('to', say('listing.highest', { name }), max, setMax, top)}
         {facet.unit && <span className="text-sm text-ink-soft">{facet.unit}</span>}
       </div>
       {isReady && top > bottom && (
@@ -117,11 +118,11 @@ export function RangeFacet({ facet, url, currency, go }: Props) {
       )}
       {unread !== undefined ? (
         <p role="alert" className="mt-2 text-xs text-sale">
-          “{unread.trim()}” cannot be read as a number.
+          {say('listing.unread', { typed: unread.trim() })}
         </p>
       ) : (
         <p className="mt-2 text-xs tabular-nums text-ink-soft">
-          {words(values.min)} to {words(values.max)} here
+          {say('listing.spanHere', { low: words(values.min), high: words(values.max) })}
         </p>
       )}
     </Facet>

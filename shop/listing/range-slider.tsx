@@ -1,3 +1,4 @@
+import { say } from '../tongue';
 /** The finest of the steps 1, 2, 5, 10, 20 … (and 0.5, 0.2 …) that parts a range into a hundred at most. */
 export function stepOf(span: number, finest: number): number {
   const power = 10 ** Math.floor(Math.log10(Math.max(span, finest) / 100));
@@ -28,7 +29,7 @@ export function RangeSlider({ name, min, max, step, low, high, words, move, done
   const end = (which: 'low' | 'high', label: string, value: number) => (
     <input
       type="range"
-      aria-label={`${label} ${name}, slider`}
+      aria-label={say('listing.slider', { label })}
       aria-valuetext={words(value)}
       min={min}
       max={max}
@@ -45,8 +46,8 @@ export function RangeSlider({ name, min, max, step, low, high, words, move, done
   );
   return (
     <div className="range mt-3" style={{ '--low': share(low), '--high': share(high) } as React.CSSProperties}>
-      {end('low', 'Lowest', low)}
-      {end('high', 'Highest', high)}
+      {end('low', say('listing.lowest', { name }), low)}
+      {end('high', say('listing.highest', { name }), high)}
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import type { BundleView } from '../../core/storefront/views';
 import { lessPercent } from '../../core/pricing/price';
+import { say } from '../tongue';
 
 type SlotView = BundleView['slots'][number];
 
@@ -58,8 +59,8 @@ export function missingOf({ slots }: BundleView, choice: BundleChoice): string |
     const more = slot.min - piecesOf(choice, slot);
     if (more <= 0) continue;
     const there = variantsOf(slot).reduce((sum, { most }) => sum + most, 0);
-    if (there < slot.min) return `${slot.label} is sold out`;
-    return `Choose ${more} more: ${slot.label}`;
+    if (there < slot.min) return say('bundle.slotSoldOut', { label: slot.label });
+    return say('bundle.chooseMore', { count: more, label: slot.label });
   }
-  return slots.some((slot) => piecesOf(choice, slot) > 0) ? null : 'Choose what you like';
+  return slots.some((slot) => piecesOf(choice, slot) > 0) ? null : say('bundle.chooseAny');
 }

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { formatMoney } from '../../core/shared/money';
 import type { BundlePartView, BundleView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { Picture } from '../ui/picture';
 import { choose, missingOf, sumOf, type BundleChoice } from './bundle-choice';
+import { inMoney, say } from '../tongue';
 
 type SlotView = BundleView['slots'][number];
 
@@ -47,7 +47,7 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
         </a>
         {part.variants.length > 1 && (
           <select
-            aria-label={`Version of ${part.title}`}
+            aria-label={say('bundle.version', { title: part.title })}
             value={current.id}
             onChange={(event) => {
               setWanted(event.target.value);
@@ -60,14 +60,13 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
           >
             {part.variants.map(({ id, label, most }) => (
               <option key={id} value={id} disabled={most === 0}>
-                {label}
-                {most === 0 ? ', sold out' : ''}
+                {most === 0 ? say('bundle.soldOut', { label }) : label}
               </option>
             ))}
           </select>
         )}
         <span className="block text-ink-soft">
-          {canBeHad ? (showsPrices ? formatMoney(current.price, currency) : 'Can be had') : 'Sold out'}
+          {canBeHad ? (showsPrices ? inMoney(current.price, currency) : say('bundle.canBeHad')) : say('stock.soldOut')}
         </span>
       </span>
       {!isFixed &&
@@ -75,19 +74,19 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
           <button
             type="button"
             aria-pressed={pieces > 0}
-            aria-label={`Choose ${part.title}`}
+            aria-label={say('bundle.choose', { title: part.title })}
             disabled={!canBeHad}
             onClick={() => setPieces(pieces > 0 && slot.min === 0 ? 0 : 1)}
             className="rounded-button border border-line px-3 py-1.5 text-sm font-semibold hover:border-ink aria-pressed:bg-deep aria-pressed:text-white disabled:opacity-30"
           >
-            {pieces > 0 ? 'Chosen' : 'Choose'}
+            {pieces > 0 ? say('bundle.chosen') : say('bundle.chooseIt')}
           </button>
         ) : (
           <span className="flex items-center gap-2 tabular-nums">
             <button
               type="button"
               className={stepper}
-              aria-label={`One less ${part.title}`}
+              aria-label={say('bundle.less', { title: part.title })}
               disabled={pieces === 0}
               onClick={() => setPieces(pieces - 1)}
             >
@@ -97,7 +96,7 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
             <button
               type="button"
               className={stepper}
-              aria-label={`One more ${part.title}`}
+              aria-label={say('bundle.more', { title: part.title })}
               disabled={!canBeHad}
               onClick={() => setPieces(pieces + 1)}
             >
@@ -111,8 +110,8 @@ function Part({ slot, part, choice, set, showsPrices, currency }: PartProps) {
 
 const takes = ({ min, max, parts }: SlotView) => {
   if (parts.length === 1 && min === max) return '';
-  if (min === max) return `choose ${min}`;
-  return min === 0 ? `up to ${max}, if you like` : `choose ${min} to ${max}`;
+  if (min === max) return say('bundle.count', { min });
+  return min === 0 ? say('bundle.upTo', { max }) : say('bundle.span', { min, max });
 };
 
 interface Props {
@@ -129,13 +128,13 @@ export function BundleChooser({ bundle, choice, setChoice, fixed, currency }: Pr
   const { singly, together } = sumOf(bundle, choice, fixed);
   const missing = missingOf(bundle, choice);
   return (
-    <section className="mt-8" aria-label="What is in it">
+    <section className="mt-8" aria-label={say('bundle.what')}>
       {bundle.slots.map((slot) => (
         <fieldset key={slot.id} className="mt-5">
           <legend className="mb-2 text-sm text-ink-soft">
             <span className="font-semibold text-ink">{slot.label}</span> {takes(slot)}
           </legend>
-          {slot.parts.length === 0 && <p className="text-sm text-ink-soft">Nothing to choose from at the moment.</p>}
+          {slot.parts.length === 0 && <p className="text-sm text-ink-soft">{say('bundle.nothing')}</p>}
           <ul className="grid grid-cols-1 gap-2 sm:max-h-96 sm:overflow-y-auto sm:p-px">
             {slot.parts.map((part) => (
               <Part
@@ -157,11 +156,14 @@ export function BundleChooser({ bundle, choice, setChoice, fixed, currency }: Pr
       >
         {missing === null ? (
           <>
-            <span className="text-sm text-ink-soft">Together</span>
-            <span className="text-2xl font-semibold tabular-nums text-ink">{formatMoney(together, currency)}</span>
+            <span className="text-sm text-ink-soft">{say('bundle.together')}</span>
+            <span className="text-2xl font-semibold tabular-nums text-ink">{inMoney(together, currency)}</span>
             {singly > together && (
               <span className="text-sm tabular-nums text-ink-soft">
-                {formatMoney(singly, currency)} one by one, {formatMoney(singly - together, currency)} saved
+                {say('bundle.saved', {
+                  sum: inMoney(singly, currency),
+                  off: inMoney(singly - together, currency),
+                })}
               </span>
             )}
           </>

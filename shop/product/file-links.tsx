@@ -1,6 +1,7 @@
 import type { ProductView, VariantView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { Folding } from './folding';
+import { say } from '../tongue';
 
 interface Props {
   product: ProductView;
@@ -13,12 +14,12 @@ export function FileLinks({ product, variant, folded }: Props) {
   const base = useBase();
   const downloads = product.downloads.filter(({ variantId }) => variantId === null || variantId === variant?.id);
   if (downloads.length === 0 && product.files.length === 0) return null;
-  const title = { sample: 'Sample', manual: 'Manual' };
+  const title = { sample: say('product.sample'), manual: say('product.manual') };
   return (
-    <Folding id="files" title="Files" folded={folded}>
+    <Folding id="files" title={say('product.files')} folded={folded}>
       {downloads.length > 0 && (
         <div className="mb-4 text-sm">
-          <h3 className="mb-1 font-semibold text-ink">After buying</h3>
+          <h3 className="mb-1 font-semibold text-ink">{say('product.afterBuying')}</h3>
           <ul>
             {downloads.map(({ name, size }) => (
               <li key={name} className="flex justify-between gap-4 border-b border-line py-2 last:border-0">

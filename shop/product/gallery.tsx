@@ -6,6 +6,7 @@ import type { ProductView } from '../../core/storefront/views';
 import { Picture } from '../ui/picture';
 import { useFrameRatio } from '../ui/card-look';
 import { useReady } from '../ui/use-ready';
+import { say } from '../tongue';
 
 const SETTLED_MS = 150;
 
@@ -117,7 +118,7 @@ function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true
   return (
     <div
       role="group"
-      aria-label="Pictures"
+      aria-label={say('product.pictures')}
       onKeyDown={keys}
       className={`self-start ${stays ? staying : ''} ${classes.box}`}
     >
@@ -134,7 +135,7 @@ function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true
             >
               <a
                 href={mediaUrl(each.media, LARGEST)}
-                aria-label={`See the whole picture ${i + 1}: ${each.alt}`}
+                aria-label={say('product.wholePicture', { at: i + 1, alt: each.alt })}
                 tabIndex={i === at ? undefined : -1}
                 onClick={openWhole}
                 className="block cursor-zoom-in rounded-3xl focus-visible:outline-offset-[-4px]"
@@ -154,7 +155,7 @@ function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true
           <>
             <button
               type="button"
-              aria-label="Previous picture"
+              aria-label={say('product.previousPicture')}
               onClick={() => step(-1)}
               className={`${round} left-3 ${onlyOnPhone}`}
             >
@@ -162,7 +163,7 @@ function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true
             </button>
             <button
               type="button"
-              aria-label="Next picture"
+              aria-label={say('product.nextPicture')}
               onClick={() => step(1)}
               className={`${round} right-3 ${onlyOnPhone}`}
             >
@@ -174,7 +175,7 @@ function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true
       {pictures.length > 1 && (
         <>
           <p role="status" className="sr-only">
-            {isReady && `Picture ${at + 1} of ${pictures.length}`}
+            {isReady && say('product.picture', { at: at + 1, count: pictures.length })}
           </p>
           <ul
             className={`mt-4 grid grid-cols-5 gap-3 ${onlyOnPhone} ${arrangement === 'side' ? 'lg:mt-0 lg:grid-cols-1' : ''}`}
@@ -183,7 +184,7 @@ function PictureRow({ pictures, shown, show, arrangement = 'small', stays = true
               <li key={each.id}>
                 <a
                   href={`#picture-${each.id}`}
-                  aria-label={`Show picture ${i + 1}: ${each.alt}`}
+                  aria-label={say('product.showPicture', { at: i + 1, alt: each.alt })}
                   aria-current={i === at ? 'true' : undefined}
                   onClick={(event) => {
                     if (!isPlain(event)) return;

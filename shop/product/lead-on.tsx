@@ -1,5 +1,6 @@
 import type { ProductView, VariantView } from '../../core/storefront/views';
 import { LetterForm } from './letter-form';
+import { say } from '../tongue';
 
 interface Props {
   product: ProductView;
@@ -8,7 +9,7 @@ interface Props {
   done: string | null;
 }
 
-const asking = { api: '/shop-api/questions', action: '/ask', thanks: 'Thank you. We will write to you.' };
+const asking = { api: '/shop-api/questions', action: '/ask' };
 
 /** Where a product cannot simply be had, what a shopper can do instead: ask for its price, or be told when it is back. */
 export function LeadOn({ product, variant, done }: Props) {
@@ -19,9 +20,10 @@ export function LeadOn({ product, variant, done }: Props) {
         <LetterForm
           key={product.id}
           {...asking}
+          thanks={say('ask.thanks')}
           about={about}
-          words="What would you like, and how many?"
-          button="Ask for the price"
+          words={say('ask.priceWords')}
+          button={say('ask.price')}
           isDone={done === 'asked'}
         />
       </div>
@@ -34,8 +36,8 @@ export function LeadOn({ product, variant, done }: Props) {
         api="/shop-api/back-notes"
         action="/tell-when-back"
         about={about}
-        button="Tell me when it is back"
-        thanks="We will write to you once, when it is back."
+        button={say('ask.back')}
+        thanks={say('ask.backThanks')}
         isDone={done === 'waiting'}
       />
     </div>
@@ -47,14 +49,15 @@ export function AskAboutIt({ product, variant, done }: Props) {
   if (product.pricing === 'onRequest') return null;
   return (
     <details className="group mt-8 border-t border-line pt-6" open={done === 'asked' || undefined}>
-      <summary className="cursor-pointer font-medium text-sea">Ask us about it</summary>
+      <summary className="cursor-pointer font-medium text-sea">{say('ask.about')}</summary>
       <div className="mt-4">
         <LetterForm
           key={product.id}
           {...asking}
+          thanks={say('ask.thanks')}
           about={{ slug: product.slug, variant: variant.id }}
-          words="What would you like to know?"
-          button="Send the question"
+          words={say('ask.aboutWords')}
+          button={say('ask.send')}
           isDone={done === 'asked'}
         />
       </div>

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { BaseContext } from '../base';
+import { WindowContext } from '../base';
 import { LetterForm } from './letter-form';
 
 const sent: unknown[] = [];
@@ -18,7 +18,7 @@ beforeEach(() => {
 
 const draw = (base = '') =>
   render(
-    <BaseContext value={base}>
+    <WindowContext value={base !== ''}>
       <LetterForm
         api="/shop-api/questions"
         action="/ask"
@@ -28,7 +28,7 @@ const draw = (base = '') =>
         thanks="Thank you."
         isDone={false}
       />
-    </BaseContext>,
+    </WindowContext>,
   );
 const fill = async () => {
   await userEvent.type(screen.getByLabelText('Your question'), 'How wide?');

@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react';
 import { useSending } from '../ui/use-sending';
+import { say } from '../tongue';
 
 interface Props {
   /** where it is sent with script, and as a plain form */
@@ -70,14 +71,14 @@ export function LetterForm({ api, action, about, words, button, thanks, isDone, 
       )}
       <div>
         <label htmlFor={`${id}-email`} className="mb-1 block text-sm text-ink-soft">
-          Your mail address
+          {say('letter.mail')}
         </label>
         <input
           id={`${id}-email`}
           type="email"
           name="email"
           autoComplete="email"
-          placeholder="you@example.com"
+          placeholder={say('letter.mailExample')}
           aria-invalid={problems.email !== undefined}
           aria-describedby={problems.email ? `${id}-email-problem` : undefined}
           className={`${field} placeholder:text-ink-soft`}

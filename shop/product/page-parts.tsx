@@ -1,6 +1,7 @@
 import type { ProductView } from '../../core/storefront/views';
 import { Check } from 'lucide-react';
 import { Folding } from './folding';
+import { say } from '../tongue';
 
 /** What a shopper wants to know of getting it: how heavy, how soon. */
 export function DeliveryFacts({ facts, folded }: { facts: ProductView['delivery']; folded: boolean }) {
@@ -15,7 +16,7 @@ export function DeliveryFacts({ facts, folded }: { facts: ProductView['delivery'
     </dl>
   );
   return folded ? (
-    <Folding id="delivery" title="Delivery" folded>
+    <Folding id="delivery" title={say('product.delivery')} folded>
       {list}
     </Folding>
   ) : (
@@ -27,7 +28,9 @@ export function DeliveryFacts({ facts, folded }: { facts: ProductView['delivery'
 export const Promises = ({ delivery, returns, folded }: { delivery: string; returns: string; folded: boolean }) => (
   <Folding
     id="promises"
-    title={delivery && returns ? 'Delivery and returns' : delivery ? 'Delivery' : 'Returns'}
+    title={
+      delivery && returns ? say('product.deliveryReturns') : delivery ? say('product.delivery') : say('product.returns')
+    }
     folded={folded}
   >
     <div className="flex flex-col gap-3 whitespace-pre-line break-words text-sm leading-relaxed text-ink-soft">
@@ -52,7 +55,7 @@ export const TrustFacts = ({ facts }: { facts: readonly string[] }) => (
 export function Description({ html, title, folded }: { html: string; title: string; folded: boolean }) {
   const text = <div className="rich" dangerouslySetInnerHTML={{ __html: html }} />;
   return folded ? (
-    <Folding id="description" title={`About ${title}`} folded>
+    <Folding id="description" title={say('product.about', { title })} folded>
       {text}
     </Folding>
   ) : (

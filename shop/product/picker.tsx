@@ -1,6 +1,7 @@
 import type { ProductView, VariantView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { isAvailable, variantWith } from './pick';
+import { say } from '../tongue';
 
 /** The options of a product with their values, from which a variant is chosen. Without script each value is a way to its page. */
 export function Picker({
@@ -34,7 +35,11 @@ export function Picker({
                     name="v"
                     value={variant.id}
                     aria-pressed={value === chosen}
-                    title={canBeHad || product.orderDelay !== null ? value.label : `${value.label}, sold out`}
+                    title={
+                      canBeHad || product.orderDelay !== null
+                        ? value.label
+                        : say('product.soldOutValue', { label: value.label })
+                    }
                     onClick={() => choose(variant)}
                     className={`flex min-h-10 items-center gap-2 rounded-button border px-4 py-2 text-sm text-ink hover:border-ink aria-pressed:border-ink aria-pressed:ring-1 aria-pressed:ring-ink ${canBeHad ? 'border-line' : 'border-dashed border-line text-ink-soft line-through'}`}
                   >

@@ -15,6 +15,7 @@ import { DeliveryFacts, Description, Promises, TrustFacts } from './page-parts';
 import { firstVariant } from './pick';
 import { SpecTable } from './spec-table';
 import { VariantChoice } from './variant-choice';
+import { say } from '../tongue';
 
 type Variant = ProductView['variants'][number];
 /** `done`: what was sent as a plain form just now. */
@@ -67,7 +68,12 @@ function Product({ product, variantId, strips, done, layout, promises, trust }: 
     ),
     summary: () => product.summary && <p className="mt-4 text-lg leading-relaxed text-ink-soft">{product.summary}</p>,
     choice: () => current && <VariantChoice product={product} current={current} choose={choose} done={done} />,
-    sku: () => current?.sku && <p className="mt-1 text-xs text-ink-soft">SKU {current.sku}</p>,
+    sku: () =>
+      current?.sku && (
+        <p className="mt-1 text-xs text-ink-soft">
+          {say('product.sku')} {current.sku}
+        </p>
+      ),
     delivery: (folded) => delivery.length > 0 && <DeliveryFacts facts={delivery} folded={folded} />,
     promises: (folded) => promises && <Promises {...promises} folded={folded} />,
     trust: () => trust && <TrustFacts facts={trust} />,
@@ -110,5 +116,5 @@ function SeenLately({ besides }: { besides: readonly string[] }) {
   const seen = useOwnCards('recentlySeen', SEEN + besides.length);
   const cards = seen.filter(({ id }) => !besides.includes(id)).slice(0, SEEN);
   if (cards.length === 0) return null;
-  return <CardGrid id="seen-lately" title="Seen recently" cards={cards} />;
+  return <CardGrid id="seen-lately" title={say('product.seen')} cards={cards} />;
 }

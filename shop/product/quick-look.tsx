@@ -6,6 +6,7 @@ import { CloseButton } from '../ui/close-button';
 import { Gallery } from './gallery';
 import { firstVariant } from './pick';
 import { VariantChoice } from './variant-choice';
+import { say } from '../tongue';
 
 interface Props {
   /** address of the product, without the base */
@@ -27,7 +28,7 @@ export default function QuickLook({ url, close, go }: Props) {
     pageAt(base + url)
       .then(({ page: found }) => {
         if (isLate) return;
-        if (found.kind !== 'product') throw new Error('This is no product.');
+        if (found.kind !== 'product') throw new Error(say('product.noProduct'));
         setPage(found);
         setWanted(found.variantId);
       })
@@ -43,14 +44,18 @@ export default function QuickLook({ url, close, go }: Props) {
     // eslint-disable-next-line jsx-a11y/click-events-have-key-events
     <dialog
       ref={dialog}
-      aria-label={product?.title ?? 'A product'}
+      aria-label={product?.title ?? say('product.aProduct')}
       aria-busy={!product}
       onClose={close}
       onClick={(event) => event.target === dialog.current && dialog.current.close()}
       className="m-auto max-h-[92dvh] w-[min(64rem,94vw)] overflow-y-auto rounded-3xl bg-paper p-0 text-ink backdrop:bg-black/40"
     >
       <div className="relative min-h-96 p-6 md:p-8">
-        <CloseButton label="Close" close={() => dialog.current?.close()} className="absolute right-4 top-4 z-20" />
+        <CloseButton
+          label={say('frame.close')}
+          close={() => dialog.current?.close()}
+          className="absolute right-4 top-4 z-20"
+        />
         {product && (
           <div className="grid gap-8 md:grid-cols-2">
             <Gallery pictures={product.pictures} shown={shown ?? current?.pictureId ?? null} show={setShown} />
@@ -80,7 +85,7 @@ export default function QuickLook({ url, close, go }: Props) {
                 }}
                 className="mt-6 inline-block rounded-button border border-ink px-6 py-3 font-semibold hover:bg-mist"
               >
-                See full details
+                {say('product.details')}
               </a>
             </div>
           </div>

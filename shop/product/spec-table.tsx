@@ -1,11 +1,12 @@
 import type { ProductView } from '../../core/storefront/views';
 import { Folding } from './folding';
+import { say } from '../tongue';
 
 /** The specs of a product, under their headings. */
 export function SpecTable({ specs, folded }: Pick<ProductView, 'specs'> & { folded: boolean }) {
   if (specs.length === 0) return null;
   return (
-    <Folding id="specs" title="Specs" folded={folded}>
+    <Folding id="specs" title={say('product.specs')} folded={folded}>
       {specs.map(({ heading, rows }) => (
         <div key={heading} className="mb-4">
           {heading && <h3 className="mb-1 text-sm font-semibold text-ink">{heading}</h3>}

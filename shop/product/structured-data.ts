@@ -98,10 +98,9 @@ function soldAs(product: ProductView, address: string, origin: string): object {
 
 /**
  * What search engines read of a product: schema.org Product with its Offer, or, where it comes in versions, ProductGroup
- * with a Product for each. Prices only where shoppers are told them. `origin`: where the shop is, such as https://shop.example.
+ * with a Product for each. Prices only where shoppers are told them. `origin`: where the shop is, such as https://shop.example; `address`: where the product is.
  */
-export function structuredProduct(product: ProductView, origin: string): object {
-  const address = origin + product.url;
+export function structuredProduct(product: ProductView, origin: string, address: string): object {
   const images = product.pictures.map(({ media }) => origin + mediaUrl(media, LARGEST));
   return {
     '@context': 'https://schema.org',

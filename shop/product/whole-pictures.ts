@@ -2,6 +2,7 @@ import PhotoSwipe from 'photoswipe';
 import 'photoswipe/style.css';
 import { LARGEST, mediaUrl } from '../../core/storefront/picture-sizes';
 import type { ProductView } from '../../core/storefront/views';
+import { say } from '../tongue';
 
 type Pictures = ProductView['pictures'];
 
@@ -23,11 +24,11 @@ export default function openWhole(pictures: Pictures, at: number, tell: (id: str
     wheelToZoom: true,
     showHideAnimationType: isStill ? 'none' : 'fade',
     zoomAnimationDuration: isStill ? false : 250,
-    closeTitle: 'Close',
-    zoomTitle: 'Zoom',
-    arrowPrevTitle: 'Previous picture',
-    arrowNextTitle: 'Next picture',
-    errorMsg: 'This picture could not be loaded.',
+    closeTitle: say('frame.close'),
+    zoomTitle: say('product.zoom'),
+    arrowPrevTitle: say('product.previousPicture'),
+    arrowNextTitle: say('product.nextPicture'),
+    errorMsg: say('product.pictureFailed'),
   });
   whole.on('change', () => tell(pictures[whole.currIndex]!.id));
   whole.init();

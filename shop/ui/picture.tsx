@@ -1,5 +1,6 @@
 import type { PictureView } from '../../core/storefront/views';
 import { mediaUrl, offeredSizes } from '../../core/storefront/picture-sizes';
+import { say } from '../tongue';
 
 interface Props {
   picture: PictureView | null;
@@ -32,7 +33,7 @@ export function Picture({ picture, sizes, widest, ratio = 1, eager = false, clas
         >
           <path d="M24 6 38 22 24 40 10 22ZM24 6v34M10 22h28" />
         </svg>
-        <span className="sr-only">No picture yet</span>
+        <span className="sr-only">{say('frame.noPicture')}</span>
       </span>
     );
   const { media, alt, focus, fit, background } = picture;

@@ -1,4 +1,4 @@
-import { formatMoney, formatPriceRange } from '../../core/shared/money';
+import { inMoney, moneyRange, say } from '../tongue';
 
 interface Props {
   price: number;
@@ -12,13 +12,13 @@ interface Props {
 }
 
 /** What stands in place of a price that is not told. */
-export const untoldPrice = { onRequest: 'Price on request', soldOut: 'No price while sold out' } as const;
+export const untoldPrice = (pricing: 'onRequest' | 'soldOut'): string => say(`price.${pricing}`);
 
 /** "€0.25 per metre" */
 export function UnitPrice({ of, currency }: { of: { amount: number; words: string }; currency: string }) {
   return (
     <span className="text-xs tabular-nums text-ink-soft">
-      {formatMoney(of.amount, currency)} {of.words}
+      {inMoney(of.amount, currency)} {of.words}
     </span>
   );
 }
@@ -28,13 +28,15 @@ export function Price({ price, upTo = price, wasPrice, currency, large = false, 
   return (
     <span className={`inline-flex flex-wrap items-baseline gap-x-2 tabular-nums ${large ? 'text-2xl' : 'text-[15px]'}`}>
       <span className={`font-semibold ${wasPrice === null ? 'text-ink' : 'text-sale'}`}>
-        {upTo > price && !isRange && <span className="mr-1 text-[0.8em] font-normal text-ink-soft">from</span>}
-        {upTo > price && isRange ? formatPriceRange(price, upTo, currency) : formatMoney(price, currency)}
+        {upTo > price && !isRange && (
+          <span className="mr-1 text-[0.8em] font-normal text-ink-soft">{say('price.from')}</span>
+        )}
+        {upTo > price && isRange ? moneyRange(price, upTo, currency) : inMoney(price, currency)}
       </span>
       {wasPrice !== null && (
         <s className="text-[0.8em] text-ink-soft">
-          <span className="sr-only">was </span>
-          {formatMoney(wasPrice, currency)}
+          <span className="sr-only">{say('price.was')} </span>
+          {inMoney(wasPrice, currency)}
         </s>
       )}
     </span>

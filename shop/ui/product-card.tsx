@@ -7,6 +7,7 @@ import { CardLookContext } from './card-look';
 import { QuickLookContext } from './quick-look-context';
 import { Picture } from './picture';
 import { Price, UnitPrice, untoldPrice } from './price';
+import { inTongue, say } from '../tongue';
 
 const MAX_SWATCHES = 5;
 /** Pixels that cards share on a wide screen. */
@@ -69,7 +70,7 @@ const drawnParts: Record<Exclude<CardPart, 'picture'>, (card: Card, isRange: boo
     pricing === 'shown' ? (
       <Price price={price.min} upTo={price.max} wasPrice={wasPrice} currency={price.currency} isRange={isRange} />
     ) : (
-      <span className="text-sm text-ink-soft">{untoldPrice[pricing]}</span>
+      <span className="text-sm text-ink-soft">{untoldPrice(pricing)}</span>
     ),
   swatches: ({ swatches }) => <Swatches swatches={swatches} />,
   unitPrice: ({ unitPrice, price }) => unitPrice && <UnitPrice of={unitPrice} currency={price.currency} />,
@@ -90,7 +91,7 @@ function CardBuys({ slug, title, variant, words }: { slug: string; title: string
   return (
     <form
       method="post"
-      action="/basket/add"
+      action={inTongue('/basket/add')}
       onSubmit={(event) => {
         if (!desk) return;
         event.preventDefault();
@@ -197,7 +198,8 @@ export function ProductCard({ card, columns = 4, phoneColumns = 2, eager, withou
           // A finger has no pointing: it goes to the product right away.
           className="absolute right-3 top-3 rounded-button bg-paper px-3 py-1.5 text-xs font-semibold text-ink opacity-0 shadow-small transition hover:bg-mist focus-visible:opacity-100 group-hover:opacity-100 motion-reduce:transition-none [@media(hover:none)]:hidden"
         >
-          Quick look<span className="sr-only"> at {card.title}</span>
+          {say('card.quickLook')}
+          <span className="sr-only"> {say('card.quickLookAt', { title: card.title })}</span>
         </button>
       )}
     </div>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { useBase } from '../base';
+import { useIsWindow } from '../base';
+import { inTongue, say } from '../tongue';
 
 interface Refusal {
   title?: string;
@@ -13,19 +14,16 @@ export interface Sending {
   send: (body: Readonly<Record<string, string | undefined>>) => Promise<void>;
 }
 
-const FAILED = 'That did not work. Please try again in a moment.';
-const NOT_HERE = 'This is the shop window: nothing is sent from here.';
-
 /** Sends what a shopper filled in to an address of the public API; what it refuses is told by field. */
 export function useSending(path: string): Sending {
-  const isWindow = useBase() !== '';
+  const isWindow = useIsWindow();
   const [state, setState] = useState<Sending['state']>('open');
   const [problems, setProblems] = useState<Sending['problems']>({});
   const send: Sending['send'] = async (body) => {
-    if (isWindow) return setProblems({ '': NOT_HERE });
+    if (isWindow) return setProblems({ '': say('frame.onlyWindow') });
     setState('sending');
     setProblems({});
-    const answer = await fetch(path, {
+    const answer = await fetch(inTongue(path), {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
@@ -36,7 +34,7 @@ export function useSending(path: string): Sending {
     setProblems(
       errors.length > 0
         ? Object.fromEntries(errors.map(({ path: at, message }) => [String(at[0] ?? ''), message]))
-        : { '': title ?? FAILED },
+        : { '': title ?? say('frame.failed') },
     );
   };
   return { state, problems, send };

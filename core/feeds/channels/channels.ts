@@ -1,5 +1,5 @@
 import type { Feed } from '../../model/feed';
-import type { ResolvedShop } from '../../shop/resolved-shop';
+import type { Shop } from '../../shop/shop';
 import { feedRows } from '../feed-rows';
 import type { Channel } from './channel';
 import { pierMarket } from './pier-market';
@@ -19,7 +19,7 @@ export interface Verdict {
 }
 
 /** What the channel of a feed takes and refuses, entry by entry; nothing for a feed without one. O(entries). */
-export function* verdictsOf(shop: ResolvedShop, feed: Feed, origin: string): Generator<Verdict> {
+export function* verdictsOf(shop: Shop, feed: Feed, origin: string): Generator<Verdict> {
   const channel = channelOf(feed.channel);
   if (!channel) return;
   const places = new Map(feed.fields.map(({ name }, place) => [name, place]));

@@ -2,16 +2,17 @@ import { z } from 'zod';
 import { linkSchema, targetSchema } from '../target';
 import { placedPictureSchema } from './picture';
 import { eachOf, followLink, sectionTitle, sectionType, withFields } from './section-type';
+import { translatable } from '../translatable';
 
 const buttonSchema = z.object({
   /** empty: the name of what it leads to */
-  words: z.string().trim().max(60, 'A button can have at most 60 characters.'),
+  words: translatable(z.string().trim().max(60, 'A button can have at most 60 characters.'), 'button'),
   to: linkSchema,
 });
 
 const slideSchema = z.object({
   title: sectionTitle,
-  text: z.string().trim().max(400, 'A banner can have at most 400 characters.'),
+  text: translatable(z.string().trim().max(400, 'A banner can have at most 400 characters.'), 'text'),
   picture: placedPictureSchema.nullable().default(null),
   /** whose picture it shows while it has none of its own */
   pictureOf: targetSchema.nullable().default(null),

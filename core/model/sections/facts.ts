@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { sectionTitle, sectionType } from './section-type';
+import { translatable } from '../translatable';
 
 /** Drawings that stand beside a fact. */
 export const factIcons = [
@@ -18,8 +19,8 @@ export const factIcons = [
 
 const factSchema = z.object({
   icon: z.enum(factIcons).default('none'),
-  title: z.string().trim().max(80, 'At most 80 characters.'),
-  words: z.string().trim().max(300, 'At most 300 characters.'),
+  title: translatable(z.string().trim().max(80, 'At most 80 characters.'), 'fact'),
+  words: translatable(z.string().trim().max(300, 'At most 300 characters.'), 'words of a fact'),
 });
 
 export const facts = sectionType(

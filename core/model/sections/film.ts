@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { captionsSchema, filmSchema } from '../film';
 import { placedPictureSchema } from './picture';
 import { sectionTitle, sectionType } from './section-type';
+import { translatable } from '../translatable';
 
 export const film = sectionType(
   'film',
@@ -12,7 +13,7 @@ export const film = sectionType(
     captions: captionsSchema.nullable().default(null),
     /** shown before it is played; its first moment where there is none */
     poster: placedPictureSchema.nullable().default(null),
-    caption: z.string().trim().max(200, 'At most 200 characters.').default(''),
+    caption: translatable(z.string().trim().max(200, 'At most 200 characters.'), 'caption').default(''),
   },
   {
     name: 'Film',

@@ -3,6 +3,7 @@ import { linkSchema, targetSchema } from '../target';
 import { placedPictureSchema } from './picture';
 import { followLink, sectionTitle, sectionType, withFields } from './section-type';
 import { richText } from './text';
+import { translatable } from '../translatable';
 
 export const pictureText = sectionType(
   'pictureText',
@@ -16,7 +17,7 @@ export const pictureText = sectionType(
     /** how much of the width the picture takes */
     share: z.enum(['third', 'half', 'most']).default('half'),
     button: z
-      .object({ words: z.string().trim().max(60, 'At most 60 characters.'), to: linkSchema })
+      .object({ words: translatable(z.string().trim().max(60, 'At most 60 characters.'), 'button'), to: linkSchema })
       .nullable()
       .default(null),
   },

@@ -2,10 +2,11 @@ import { z } from 'zod';
 import { linkSchema } from '../target';
 import { placedPictureSchema } from './picture';
 import { eachOf, followLink, sectionTitle, sectionType, withFields } from './section-type';
+import { translatable } from '../translatable';
 
 const entrySchema = z.object({
   picture: placedPictureSchema,
-  caption: z.string().trim().max(200, 'At most 200 characters.').default(''),
+  caption: translatable(z.string().trim().max(200, 'At most 200 characters.'), 'caption').default(''),
   to: linkSchema.nullable().default(null),
 });
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../../shared/identity';
 import { sectionTitle, sectionType, withFields } from './section-type';
+import { translatable } from '../translatable';
 
 export const product = sectionType(
   'product',
@@ -9,7 +10,7 @@ export const product = sectionType(
     title: sectionTitle,
     productId: idSchema.nullable(),
     /** words instead of the summary; empty: the summary */
-    text: z.string().trim().max(1_000, 'At most 1,000 characters.').default(''),
+    text: translatable(z.string().trim().max(1_000, 'At most 1,000 characters.'), 'text').default(''),
     side: z.enum(['left', 'right']).default('left'),
     pictures: z.enum(['face', 'all']).default('all'),
   },

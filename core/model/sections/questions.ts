@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { sectionTitle, sectionType } from './section-type';
 import { richText } from './text';
+import { translatable } from '../translatable';
 
 const entrySchema = z.object({
-  question: z.string().trim().max(200, 'A question can have at most 200 characters.'),
+  question: translatable(z.string().trim().max(200, 'A question can have at most 200 characters.'), 'question'),
   html: richText,
 });
 

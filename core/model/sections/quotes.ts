@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { sectionTitle, sectionType } from './section-type';
+import { translatable } from '../translatable';
 
 const quoteSchema = z.object({
-  words: z.string().trim().max(600, 'A quote can have at most 600 characters.'),
-  who: z.string().trim().max(80, 'At most 80 characters.'),
+  words: translatable(z.string().trim().max(600, 'A quote can have at most 600 characters.'), 'quote'),
+  who: translatable(z.string().trim().max(80, 'At most 80 characters.'), 'who said it', { optional: true }),
   /** null: no stars */
   stars: z.number().int().min(1).max(5, 'At most five stars.').nullable().default(null),
 });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Rule } from '../rule';
 import type { Link, Target } from '../target';
 import { frameFields } from './frame';
+import { translatable } from '../translatable';
 
 /** What a section leads to or takes its goods from is answered with another target, or with itself. */
 export type Follow = (to: Target, field: string) => Target;
@@ -47,7 +48,10 @@ export function sectionType<Kind extends string, Fields extends z.ZodRawShape>(
   return { ...rest, kind, schema, fresh };
 }
 
-export const sectionTitle = z.string().trim().max(200, 'A title can have at most 200 characters.');
+export const sectionTitle = translatable(
+  z.string().trim().max(200, 'A title can have at most 200 characters.'),
+  'heading',
+);
 
 /** A link with its target followed; itself when that stays. */
 export function followLink<L extends Link | null>(link: L, follow: Follow, field: string): L {

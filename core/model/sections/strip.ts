@@ -6,6 +6,7 @@ import { orderSchema } from '../order';
 import { ruleSchema } from '../rule';
 import { groupTargetSchema } from '../target';
 import { followProducts, sectionTitle, sectionType, withFields } from './section-type';
+import { translatable } from '../translatable';
 
 export const MAX_STRIP = 48;
 const MAX_POOL = 200;
@@ -35,7 +36,7 @@ export const strip = sectionType(
   {
     /** empty: the name of what it shows */
     title: sectionTitle,
-    subtitle: z.string().trim().max(300, 'At most 300 characters.').default(''),
+    subtitle: translatable(z.string().trim().max(300, 'At most 300 characters.'), 'line below the heading').default(''),
     source: stripSourceSchema.nullable(),
     count: z
       .number({ error: 'Type how many goods to show.' })
@@ -64,10 +65,10 @@ export const strip = sectionType(
     /** what becomes of a last row that is not full */
     fewer: z.enum(['leave', 'centre', 'stretch']).default('leave'),
     /** said where there is nothing to show; empty: shoppers do not see the strip */
-    emptyWords: z.string().trim().max(200, 'At most 200 characters.').default(''),
+    emptyWords: translatable(z.string().trim().max(200, 'At most 200 characters.'), 'words for nothing').default(''),
     more: z.boolean().default(true),
     /** of the link to all; empty: "All" and how many */
-    moreWords: z.string().trim().max(60, 'At most 60 characters.').default(''),
+    moreWords: translatable(z.string().trim().max(60, 'At most 60 characters.'), 'words of a link').default(''),
     /** parts of its cards that are not shown here */
     without: z.array(z.enum(cardPartKeys)).max(cardPartKeys.length).default([]),
   },

@@ -1,8 +1,13 @@
 import { z } from 'zod';
 import { sectionTitle, sectionType } from './section-type';
+import { translatable } from '../translatable';
 
 /** Rich text of a section, as HTML; cleaned before it is stored. */
-export const richText = z.string().max(50_000, 'This text is too long: at most 50,000 characters.');
+export const richText = translatable(
+  z.string().max(50_000, 'This text is too long: at most 50,000 characters.'),
+  'text',
+  { form: 'html' },
+);
 
 export const text = sectionType(
   'text',

@@ -2,7 +2,8 @@ import { apportion } from '../../shared/apportion';
 import type { OfferActionWork } from './offer-action';
 
 export const amount: OfferActionWork<'amount'> = {
-  words: ({ off, per }, money) => `${money(off)} off ${per === 'piece' ? 'each' : 'in all'}`,
+  words: ({ off, per }, money, say) =>
+    say(per === 'piece' ? 'offer.amountEach' : 'offer.amountAll', { amount: money(off) }),
   works: 'basket',
   basket: ({ off, per }, runs) => {
     const totals = runs.map(({ price, quantity }) => price * quantity);

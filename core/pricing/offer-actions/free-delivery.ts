@@ -1,3 +1,6 @@
 import type { OfferActionWork } from './offer-action';
 
-export const freeDelivery: OfferActionWork<'freeDelivery'> = { words: () => 'free delivery', works: 'joins' };
+export const freeDelivery: OfferActionWork<'freeDelivery'> = {
+  words: (_action, _money, say) => say('offer.freeDelivery'),
+  works: 'joins',
+};

@@ -1,3 +1,3 @@
 import type { OfferActionWork } from './offer-action';
 
-export const gift: OfferActionWork<'gift'> = { words: () => 'a gift with it', works: 'joins' };
+export const gift: OfferActionWork<'gift'> = { words: (_action, _money, say) => say('offer.gift'), works: 'joins' };

@@ -2,7 +2,8 @@ import { lessPercent } from '../price';
 import { percentWords, type OfferActionWork } from './offer-action';
 
 export const ladder: OfferActionWork<'ladder'> = {
-  words: ({ steps }) => steps.map(({ from, off }) => `${percentWords(off)} off from ${from} pieces`).join(', '),
+  words: ({ steps }, _money, say) =>
+    steps.map(({ from, off }) => say('offer.ladderStep', { percent: percentWords(off), count: from })).join(', '),
   works: 'basket',
   basket: ({ steps }, runs) => {
     const pieces = runs.reduce((sum, { quantity }) => sum + quantity, 0);

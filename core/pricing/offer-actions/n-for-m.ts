@@ -2,7 +2,7 @@ import { dearestFirst, grouped, placesBehind } from './grouped';
 import type { OfferActionWork } from './offer-action';
 
 export const nForM: OfferActionWork<'nForM'> = {
-  words: ({ take, pay }) => `${take} for the price of ${pay}`,
+  words: ({ take, pay }, _money, say) => say('offer.nForM', { take, pay }),
   works: 'basket',
   basket: ({ take, pay }, runs) => {
     const end = grouped(runs, take);

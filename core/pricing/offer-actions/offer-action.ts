@@ -1,3 +1,5 @@
+import type { ToldKey } from '../../languages/fixed/english';
+import type { Say } from '../../languages/fixed/say';
 import type { OfferActionKind, OfferActionOf } from '../../model/offer-action';
 
 /** One piece as an action that prices piece by piece meets it; minor units. */
@@ -21,7 +23,7 @@ export interface Run {
  */
 export type OfferActionWork<K extends OfferActionKind> = {
   /** how it reads in a sentence about the goods, such as "10 % off" */
-  words: (action: OfferActionOf<K>, money: (amount: number) => string) => string;
+  words: (action: OfferActionOf<K>, money: (amount: number) => string, say: Say<ToldKey>) => string;
 } & (
   | { works: 'piece'; piece: (action: OfferActionOf<K>, piece: PieceToPrice) => number | null }
   | { works: 'basket'; basket: (action: OfferActionOf<K>, runs: readonly Run[]) => number[] }

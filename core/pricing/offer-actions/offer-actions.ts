@@ -1,3 +1,5 @@
+import { sayEnglish, type ToldKey } from '../../languages/fixed/english';
+import type { Say } from '../../languages/fixed/say';
 import type { OfferAction, OfferActionKind } from '../../model/offer-action';
 import { amount } from './amount';
 import { costPlus } from './cost-plus';
@@ -26,8 +28,11 @@ const works: { readonly [K in OfferActionKind]: OfferActionWork<K> } = {
 const workOf = (action: OfferAction) => works[action.does] as unknown as OfferActionWork<OfferActionKind>;
 
 /** What an offer does, in words: "10 % off". `money` writes an amount. */
-export const actionWords = (action: OfferAction, money: (amount: number) => string): string =>
-  workOf(action).words(action, money);
+export const actionWords = (
+  action: OfferAction,
+  money: (amount: number) => string,
+  say: Say<ToldKey> = sayEnglish,
+): string => workOf(action).words(action, money, say);
 
 /** True for what prices each piece by itself, so that shoppers can be told the price before they have a basket. */
 export const pricesPieces = (action: OfferAction): boolean =>

@@ -3,7 +3,10 @@ import { dearestFirst, grouped, placesBehind } from './grouped';
 import { percentWords, type OfferActionWork } from './offer-action';
 
 export const oneOf: OfferActionWork<'oneOf'> = {
-  words: ({ of, which, off }) => `the ${which} of ${of} ${off === 10_000 ? 'free' : `${percentWords(off)} off`}`,
+  words: ({ of, which, off }, _money, say) =>
+    off === 10_000
+      ? say(`offer.${which}Free`, { count: of })
+      : say(`offer.${which}Off`, { count: of, percent: percentWords(off) }),
   works: 'basket',
   basket: ({ of, which, off }, runs) => {
     const end = grouped(runs, of);

@@ -3,7 +3,7 @@ import { dearestFirst, grouped } from './grouped';
 import type { OfferActionWork } from './offer-action';
 
 export const setPrice: OfferActionWork<'setPrice'> = {
-  words: ({ pieces, price }, money) => `any ${pieces} for ${money(price)}`,
+  words: ({ pieces, price }, money, say) => say('offer.setPrice', { count: pieces, price: money(price) }),
   works: 'basket',
   basket: ({ pieces, price }, runs) => {
     const end = grouped(runs, pieces);

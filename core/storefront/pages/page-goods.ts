@@ -2,7 +2,7 @@ import { isShownAt } from '../../model/sections/frame';
 import type { Page } from '../../model/page';
 import type { Section } from '../../model/sections/sections';
 import { cachedByVersion } from '../../shop/cached-by-version';
-import type { ResolvedShop } from '../../shop/resolved-shop';
+import type { Shop } from '../../shop/shop';
 import type { Scene } from './scene';
 import { sectionGoods } from './sections/sections';
 import type { SectionGoods } from './sections/section-part';
@@ -16,11 +16,7 @@ export interface FilledSection {
  * The sections of a page with their goods, from the top down: what a section skips depends on what stands above it. Sections
  * that shoppers do not see now are filled too, but take nothing from those below. O(sections + goods shown).
  */
-export function filledSections(
-  shop: ResolvedShop,
-  { sections }: Pick<Page, 'sections'>,
-  scene: Scene,
-): FilledSection[] {
+export function filledSections(shop: Shop, { sections }: Pick<Page, 'sections'>, scene: Scene): FilledSection[] {
   const above = new Map<number, string>();
   return sections.map((section) => {
     const goods = sectionGoods(shop, section, scene, above);
@@ -33,7 +29,7 @@ export function filledSections(
 const filledPages = cachedByVersion(() => new Map<Page, { now: number; sections: FilledSection[] }>());
 
 /** `filledSections` as shoppers meet them at `now`, kept until the shop changes. */
-export function sectionsOfPage(shop: ResolvedShop, page: Page, now: number): FilledSection[] {
+export function sectionsOfPage(shop: Shop, page: Page, now: number): FilledSection[] {
   const pages = filledPages(shop);
   const known = pages.get(page);
   if (known?.now === now) return known.sections;

@@ -1,5 +1,5 @@
 import type { Page } from '../../model/page';
-import type { ResolvedShop } from '../../shop/resolved-shop';
+import type { Shop } from '../../shop/shop';
 import { filledSections, type FilledSection } from './page-goods';
 import type { Scene } from './scene';
 import { sectionView, whyUnseen, type SectionView } from './sections/sections';
@@ -16,7 +16,7 @@ export interface PageView {
 
 /** A page with every section filled, as it is seen in a scene; `filled` where that is known already. */
 export function pageView(
-  shop: ResolvedShop,
+  shop: Shop,
   page: Page,
   scene: Scene,
   filled: readonly FilledSection[] = filledSections(shop, page, scene),

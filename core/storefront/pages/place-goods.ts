@@ -4,13 +4,13 @@ import type { Target } from '../../model/target';
 import { list } from '../../search/listing';
 import { LAST } from '../../shop/facts';
 import { groupsOf } from '../../shop/open-groups';
-import type { ResolvedShop } from '../../shop/resolved-shop';
+import type { Shop } from '../../shop/shop';
 import { pictureView } from '../card';
 import { type PictureView } from '../views';
 import { firstOrder, placeSet, type ListingPlace } from '../listing-view';
 
 /** The first products of a place, as they stand before a shopper chooses an order. */
-export function firstSlots(shop: ResolvedShop, at: ListingPlace, limit: number, now: number) {
+export function firstSlots(shop: Shop, at: ListingPlace, limit: number, now: number) {
   const last = shop.index.posting(LAST, 'yes');
   return list(shop.index, { base: placeSet(shop, at, now), sort: firstOrder(shop, at, now), offset: 0, limit, last });
 }
@@ -28,7 +28,7 @@ export const placedPicture = (picture: PlacedPicture): PictureView => ({
 });
 
 /** A product whose face stands for what a link leads to: the first of a group that has one. */
-export function faceSlot(shop: ResolvedShop, to: Target, now: number): number | undefined {
+export function faceSlot(shop: Shop, to: Target, now: number): number | undefined {
   if (to.kind === 'page') return undefined;
   if (to.kind === 'product') return shop.index.slot(to.id);
   const { slots } = firstSlots(shop, { kind: to.kind, id: to.id }, 8, now);
@@ -37,7 +37,7 @@ export function faceSlot(shop: ResolvedShop, to: Target, now: number): number | 
 
 /** The picture of a place of the page: its own, or the one of what it is given after. */
 export function pictureFor(
-  shop: ResolvedShop,
+  shop: Shop,
   own: PlacedPicture | null,
   after: Target | null,
   now: number,

@@ -1,8 +1,7 @@
 import { isPageOpen } from '../../model/page';
 import type { Link, Target } from '../../model/target';
-import { statusAt } from '../../products/status';
-import { addressPath, groupsOf, urlOfGroup } from '../../shop/open-groups';
-import type { ResolvedShop } from '../../shop/resolved-shop';
+import { addressPath, groupsOf, productOnShop, urlOfGroup } from '../../shop/open-groups';
+import type { Shop } from '../../shop/shop';
 
 export interface LinkView {
   label: string;
@@ -10,22 +9,23 @@ export interface LinkView {
 }
 
 /** What a link leads to is called; undefined when it is gone. */
-export function targetName(shop: ResolvedShop, { kind, id }: Target): string | undefined {
+export function targetName(shop: Shop, { kind, id }: Target): string | undefined {
   if (kind === 'product') return shop.products.get(id)?.title;
   return kind === 'page' ? shop.pages.get(id)?.title : groupsOf(shop, kind).get(id)?.name;
 }
 
 /** Where a link leads and what it is called; undefined when its target is gone, or shoppers do not meet it now. */
-export function targetLink(shop: ResolvedShop, target: Target): LinkView | undefined {
+export function targetLink(shop: Shop, target: Target): LinkView | undefined {
   const label = targetName(shop, target);
   if (label === undefined) return undefined;
   if (target.kind === 'product') {
-    const product = shop.products.get(target.id)!;
-    return statusAt(product, shop.now) === 'live' ? { label, url: `/p/${product.slug}` } : undefined;
+    const product = productOnShop(shop, target.id);
+    return product && { label, url: `/p/${product.slug}` };
   }
   if (target.kind === 'page') {
     const page = shop.pages.get(target.id)!;
-    const isThere = page.standsOn.length === 0 && isPageOpen(page, shop.now * 1000);
+    const isThere =
+      page.standsOn.length === 0 && isPageOpen(page, shop.now * 1000) && (page.home || !shop.isUntold('page', page.id));
     return isThere ? { label, url: page.home ? '/' : `/page/${page.slug}` } : undefined;
   }
   const url = urlOfGroup(shop, { kind: target.kind, id: target.id });
@@ -33,14 +33,14 @@ export function targetLink(shop: ResolvedShop, target: Target): LinkView | undef
 }
 
 /** The same for a link that may have an address of its own, with these words instead of a name where there are any. */
-export function linkView(shop: ResolvedShop, link: Link, words: string): LinkView | undefined {
+export function linkView(shop: Shop, link: Link, words: string): LinkView | undefined {
   if (link.kind === 'address') return { label: words || link.url, url: link.url };
   const found = targetLink(shop, link);
   return found && { ...found, label: words || found.label };
 }
 
 /** Where a link leads, in words. */
-export const linkWords = (shop: ResolvedShop, link: Link): string =>
+export const linkWords = (shop: Shop, link: Link): string =>
   link.kind === 'address' ? link.url : (targetName(shop, link) ?? 'something deleted');
 
 /** Where the links of a rich text lead. */
@@ -53,7 +53,7 @@ export const linksInHtml = (html: string): Link[] =>
 const kindOfPath = new Map(Object.entries(addressPath).map(([kind, path]) => [path, kind as Target['kind']]));
 
 /** What an address of the shop leads to; undefined for addresses elsewhere, and for those of nothing. */
-export function targetAt(shop: ResolvedShop, url: string): Target | undefined {
+export function targetAt(shop: Shop, url: string): Target | undefined {
   const [path = ''] = url.split(/[?#]/);
   if (path === '/') {
     const home = [...shop.pages.values()].find((page) => page.home);
@@ -66,7 +66,7 @@ export function targetAt(shop: ResolvedShop, url: string): Target | undefined {
 }
 
 /** The thing of the shop that a link leads to, where shoppers meet it now. */
-export function openTarget(shop: ResolvedShop, link: Link): Target | undefined {
+export function openTarget(shop: Shop, link: Link): Target | undefined {
   const target = link.kind === 'address' ? targetAt(shop, link.url) : link;
   return target && targetLink(shop, target) ? target : undefined;
 }

@@ -102,6 +102,7 @@ export function Frame() {
       { keys: 'g r', words: 'go to Groups', run: go('/groups') },
       { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },
       { keys: 'g p', words: 'go to Prices', run: go('/prices') },
+      { keys: 'g w', words: 'go to Words', run: go('/words') },
       { keys: 'g x', words: 'go to Exchange', run: go('/exchange') },
       { keys: 'g o', words: 'go to Orders', run: go('/orders') },
       { keys: 'g l', words: 'go to the review', run: go('/review') },

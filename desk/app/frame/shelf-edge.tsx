@@ -13,6 +13,7 @@ const desks = [
   { to: '/groups', words: 'Groups' },
   { to: '/prices', words: 'Prices' },
   { to: '/shopfront', words: 'Shopfront' },
+  { to: '/words', words: 'Words' },
   { to: '/exchange', words: 'Exchange' },
   { to: '/orders', words: 'Orders' },
 ];
@@ -76,7 +77,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
       <nav
         ref={nav}
         aria-label="Desks"
-        className="flex min-w-0 items-end gap-1 self-end overflow-x-auto [scrollbar-width:none]"
+        className="flex min-w-0 items-end gap-0.5 self-end overflow-x-auto [scrollbar-width:none]"
       >
         {desks.map(({ to, words }) => (
           <NavLink
@@ -84,7 +85,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
             to={pathname === to ? to : asItWas(to)}
             className={({ isActive }) =>
               clsx(
-                'shrink-0 rounded-t-[9px] px-3.5 pb-1.5 pt-2 font-semibold max-md:px-1.5',
+                'shrink-0 rounded-t-[9px] px-2.5 pb-1.5 pt-2 font-semibold min-[1400px]:px-3.5 max-md:px-1.5',
                 isActive ? 'bg-ink text-sheet' : 'text-ink-2 hover:text-ink',
               )
             }
@@ -93,7 +94,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex min-w-0 items-center gap-3 max-md:shrink-0 self-center max-md:gap-1">
+      <div className="ml-auto flex min-w-0 shrink-[20] items-center gap-2 self-center max-md:shrink-0 max-md:gap-1 min-[1400px]:gap-3">
         <button
           type="button"
           aria-label="Find or do"

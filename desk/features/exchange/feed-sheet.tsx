@@ -7,6 +7,7 @@ import { call, wordsOf } from '../../data/api';
 import { useFeedPreview, useFeedWrites, type FeedRow } from '../../data/elsewhere';
 import { useAutosave, useField, useText } from '../../shared/autosave/use-autosave';
 import { GoodsChip } from '../../shared/goods-chip';
+import { LanguageChoice } from '../../shared/pickers/language-choice';
 import { Button } from '../../shared/ui/button';
 import { Clashes } from '../../shared/ui/clashes';
 import { useConfirm } from '../../shared/ui/confirm';
@@ -54,6 +55,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
   const more = useField<number>(save, 'more');
   const soldOut = useField<boolean>(save, 'soldOut');
   const channel = useField<string | null>(save, 'channel');
+  const locale = useField<string | undefined>(save, 'locale');
   const draft = useDeferredValue({
     goods: goods.value,
     per: per.value,
@@ -62,6 +64,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
     dearer: dearer.value,
     more: more.value,
     soldOut: soldOut.value,
+    locale: locale.value,
   });
   const { data: preview, error } = useFeedPreview(feed.id, draft);
   const failed = (problem: unknown) => void toast.error(wordsOf(problem));
@@ -108,6 +111,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
             choose={(key) => channel.change(key === '' ? null : key)}
           />
         </div>
+        <LanguageChoice value={locale.value ?? ''} change={locale.change} />
         <OneOf
           label="An entry for each"
           choices={[

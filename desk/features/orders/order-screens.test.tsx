@@ -26,6 +26,7 @@ function order(name: string) {
   });
   return placeOrder(
     catalog,
+    catalog.live.shop,
     { ...emptyBasket, entries },
     {
       email: `${name.toLowerCase()}@example.com`,

@@ -22,6 +22,10 @@ const kindWords: Record<Change['kind'], string> = {
   menu: 'menu',
   settings: 'settings',
   redirect: 'forwarding address',
+  forward: 'forwarding address',
+  chosenListing: 'listing for search engines',
+  wording: 'translation',
+  wordingDraft: 'draft of a translation',
 };
 
 const addresses: Partial<Record<Change['kind'], (key: string) => string>> = {
@@ -33,6 +37,9 @@ const addresses: Partial<Record<Change['kind'], (key: string) => string>> = {
   offer: (key) => `/prices/${key}`,
   embed: (key) => `/shopfront?view=elsewhere&embed=${key}`,
   feed: (key) => `/exchange?part=channels&feed=${key}`,
+  wording: (key) => `/words?at=${encodeURIComponent(key)}`,
+  forward: () => '/words?part=forwards',
+  chosenListing: () => '/words?part=engines',
 };
 
 const isPrice = (label: string) => label.startsWith('Price');

@@ -4,6 +4,7 @@ import { useHref } from '../../base';
 import { Picture } from '../../ui/picture';
 import { Words } from '../../ui/words';
 import type { SectionProps } from './section-props';
+import { say } from '../../tongue';
 
 const TURN_MS = 6_000;
 
@@ -168,15 +169,15 @@ export function Banner({ section, at: place, isFirst }: SectionProps<'banner'>) 
         <button
           type="button"
           className={button}
-          aria-label={isPaused ? 'Let them take turns' : 'Stop them from taking turns'}
+          aria-label={isPaused ? say('banner.play') : say('banner.pause')}
           onClick={() => setPaused(!isPaused)}
         >
           {isPaused ? <Play size={16} aria-hidden="true" /> : <Pause size={16} aria-hidden="true" />}
         </button>
-        <button type="button" className={button} aria-label="The one before" onClick={() => turn(-1)}>
+        <button type="button" className={button} aria-label={say('banner.before')} onClick={() => turn(-1)}>
           <ChevronLeft size={18} aria-hidden="true" />
         </button>
-        <button type="button" className={button} aria-label="The next one" onClick={() => turn(1)}>
+        <button type="button" className={button} aria-label={say('banner.next')} onClick={() => turn(1)}>
           <ChevronRight size={18} aria-hidden="true" />
         </button>
       </div>

@@ -5,6 +5,7 @@ import { firstVariant } from '../../product/pick';
 import { VariantChoice } from '../../product/variant-choice';
 import { Words } from '../../ui/words';
 import type { SectionProps } from './section-props';
+import { say } from '../../tongue';
 
 /** A product right on the page: pictures, words, price and choices. */
 export function Product({ section, isFirst }: SectionProps<'product'>) {
@@ -45,7 +46,7 @@ export function Product({ section, isFirst }: SectionProps<'product'>) {
               href={`${base}${product.url}${current.id === product.variants[0]?.id ? '' : `?v=${current.id}`}`}
               className="mt-6 inline-block rounded-button bg-deep px-6 py-3 font-semibold text-white hover:brightness-90"
             >
-              See full details
+              {say('product.details')}
             </a>
           </>
         )}

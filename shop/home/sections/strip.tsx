@@ -6,6 +6,7 @@ import { useOwnCards } from '../../own-cards';
 import { Words } from '../../ui/words';
 import { wideCards, wideColumns } from './columns';
 import type { SectionProps } from './section-props';
+import { say } from '../../tongue';
 
 const round =
   'flex size-9 items-center justify-center rounded-full border border-line bg-paper text-ink hover:border-ink';
@@ -64,15 +65,15 @@ export function Strip({ section, at, isFirst }: SectionProps<'strip'>) {
               href={base + section.more}
               className="shrink-0 text-sm font-medium text-sea underline-offset-4 hover:underline"
             >
-              {section.moreWords || `All ${section.total}`}
+              {section.moreWords || say('strip.all', { count: section.total })}
             </a>
           )}
           {isRow && items.length > 2 && (
             <span className="flex gap-1.5">
-              <button type="button" className={round} aria-label="Scroll back" onClick={() => scroll(-1)}>
+              <button type="button" className={round} aria-label={say('strip.back')} onClick={() => scroll(-1)}>
                 <ChevronLeft size={16} aria-hidden="true" />
               </button>
-              <button type="button" className={round} aria-label="Scroll on" onClick={() => scroll(1)}>
+              <button type="button" className={round} aria-label={say('strip.on')} onClick={() => scroll(1)}>
                 <ChevronRight size={16} aria-hidden="true" />
               </button>
             </span>

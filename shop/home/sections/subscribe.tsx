@@ -4,6 +4,7 @@ import { useSending } from '../../ui/use-sending';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 import { Words } from '../../ui/words';
+import { say } from '../../tongue';
 
 /** Takes a mail address. It can be sent as soon as the script has come, never as part of an address of the shop. */
 export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) {
@@ -37,14 +38,14 @@ export function Subscribe({ section, isFirst, url }: SectionProps<'subscribe'>) 
           }}
         >
           <label htmlFor={field} className="sr-only">
-            Your mail address
+            {say('letter.mail')}
           </label>
           <input
             id={field}
             type="email"
             name="email"
             autoComplete="email"
-            placeholder="you@example.com"
+            placeholder={say('letter.mailExample')}
             aria-invalid={problem !== undefined}
             aria-describedby={problem ? `${field}-problem` : undefined}
             className="min-w-0 grow basis-56 rounded-button border border-line bg-paper px-5 py-3 text-ink placeholder:text-ink-soft"

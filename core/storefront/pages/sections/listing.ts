@@ -1,6 +1,6 @@
 import type { SectionOf } from '../../../model/sections/sections';
 import { isOpen } from '../../../shop/open-groups';
-import type { ResolvedShop } from '../../../shop/resolved-shop';
+import type { Shop } from '../../../shop/shop';
 import { listingView, placeSet, type ListingPlace } from '../../listing-view';
 import type { ListingView } from '../../views';
 import { targetName } from '../targets';
@@ -17,8 +17,9 @@ interface ListingSectionView {
 type Listing = SectionOf<'listing'>;
 
 const placeOf = ({ of }: Listing): ListingPlace => of ?? { kind: 'all' };
-const isShut = (shop: ResolvedShop, { of }: Listing) => of !== null && !isOpen(shop, of);
-const titleOf = (shop: ResolvedShop, { title, of }: Listing) => title || (of && targetName(shop, of)) || 'All goods';
+const isShut = (shop: Shop, { of }: Listing) => of !== null && !isOpen(shop, of);
+const titleOf = (shop: Shop, { title, of }: Listing) =>
+  title || (of && targetName(shop, of)) || shop.say('strip.allGoods');
 
 export const listing: SectionPart<'listing', ListingSectionView> = {
   view: (shop, section, { now, listingAt }) => {

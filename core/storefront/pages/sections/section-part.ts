@@ -1,7 +1,7 @@
 import type { SectionKind, SectionOf } from '../../../model/sections/sections';
 import type { Link } from '../../../model/target';
 import type { ListingPlace } from '../../listing-view';
-import type { ResolvedShop } from '../../../shop/resolved-shop';
+import type { Shop } from '../../../shop/shop';
 import type { Scene } from '../scene';
 
 /** Why a product stands where it does. */
@@ -34,22 +34,22 @@ export interface SectionSummary {
 
 /** One sort of section as shoppers meet it. */
 export interface SectionPart<Kind extends SectionKind, View extends object> {
-  view: (shop: ResolvedShop, section: SectionOf<Kind>, scene: Scene, goods: SectionGoods) => View;
+  view: (shop: Shop, section: SectionOf<Kind>, scene: Scene, goods: SectionGoods) => View;
   /** what it is called where it is spoken of; empty when it has no name of its own */
-  title: (shop: ResolvedShop, section: SectionOf<Kind>) => string;
+  title: (shop: Shop, section: SectionOf<Kind>) => string;
   /** the products that it shows; absent where it shows none */
-  goods?: (shop: ResolvedShop, section: SectionOf<Kind>, scene: Scene, above: Above) => SectionGoods;
+  goods?: (shop: Shop, section: SectionOf<Kind>, scene: Scene, above: Above) => SectionGoods;
   /** what it leads to beside the products that it shows, as links that shoppers can follow; absent where it leads nowhere */
-  links?: (shop: ResolvedShop, section: SectionOf<Kind>, goods: SectionGoods) => Link[];
+  links?: (shop: Shop, section: SectionOf<Kind>, goods: SectionGoods) => Link[];
   /** in words, what decides the order of its goods; absent where there is nothing to decide */
-  order?: (shop: ResolvedShop, section: SectionOf<Kind>) => string;
+  order?: (shop: Shop, section: SectionOf<Kind>) => string;
   /** how its goods, or what it leads to, stand on a wide screen; absent where all of it stands side by side */
   layout?: (section: SectionOf<Kind>) => { columns: number; isRow: boolean };
   /** the place whose goods it lists, page by page */
-  place?: (shop: ResolvedShop, section: SectionOf<Kind>) => ListingPlace | undefined;
-  summary: (shop: ResolvedShop, section: SectionOf<Kind>, scene: Scene, goods: SectionGoods) => SectionSummary;
+  place?: (shop: Shop, section: SectionOf<Kind>) => ListingPlace | undefined;
+  summary: (shop: Shop, section: SectionOf<Kind>, scene: Scene, goods: SectionGoods) => SectionSummary;
   /** what the review tells of it: its own fields by label, in words; also what shoppers only see the effect of */
-  fields: (shop: ResolvedShop, section: SectionOf<Kind>) => [label: string, words: string][];
+  fields: (shop: Shop, section: SectionOf<Kind>) => [label: string, words: string][];
 }
 
 export const NO_GOODS: SectionGoods = { slots: [], why: [], skipped: [], total: 0 };

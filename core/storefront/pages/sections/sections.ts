@@ -2,7 +2,7 @@ import { frameFields, isShownAt, lookFields } from '../../../model/sections/fram
 import { typeOfSection, type Section, type SectionKind } from '../../../model/sections/sections';
 import type { Link } from '../../../model/target';
 import { momentWords } from '../../../shared/moment';
-import type { ResolvedShop } from '../../../shop/resolved-shop';
+import type { Shop } from '../../../shop/shop';
 import type { ListingPlace } from '../../listing-view';
 import type { Scene } from '../scene';
 import { banner } from './banner';
@@ -52,7 +52,7 @@ export type ViewOfKind<Kind extends SectionKind> = Extract<SectionView, { kind: 
 const partOf = ({ kind }: Section) => parts[kind] as unknown as SectionPart<SectionKind, SectionView>;
 
 /** Why shoppers do not see a section at `now`; undefined when they do. */
-export function whyUnseen(shop: ResolvedShop, section: Section, now: number): string | undefined {
+export function whyUnseen(shop: Shop, section: Section, now: number): string | undefined {
   if (isShownAt(section, now * 1000)) return undefined;
   if (section.hidden) return 'hidden';
   const { timeZone } = shop.settings;
@@ -62,7 +62,7 @@ export function whyUnseen(shop: ResolvedShop, section: Section, now: number): st
 }
 
 /** A section filled with its goods, as shoppers see it. */
-export function sectionView(shop: ResolvedShop, section: Section, scene: Scene, goods: SectionGoods): SectionView {
+export function sectionView(shop: Shop, section: Section, scene: Scene, goods: SectionGoods): SectionView {
   const { id, ground, width, above, below, align, screen, anchor } = section;
   const unseen = whyUnseen(shop, section, scene.now);
   return {
@@ -73,23 +73,22 @@ export function sectionView(shop: ResolvedShop, section: Section, scene: Scene, 
 }
 
 /** What a section is called where it is spoken of. */
-export const sectionName = (shop: ResolvedShop, section: Section): string =>
+export const sectionName = (shop: Shop, section: Section): string =>
   section.label || partOf(section).title(shop, section) || typeOfSection(section).name;
 
 /** Whether a sort of section shows products of its own accord. */
 export const hasGoods = (section: Section): boolean => partOf(section).goods !== undefined;
 
 /** The products that a section shows, below those that stand above it on its page. */
-export const sectionGoods = (shop: ResolvedShop, section: Section, scene: Scene, above: Above): SectionGoods =>
+export const sectionGoods = (shop: Shop, section: Section, scene: Scene, above: Above): SectionGoods =>
   partOf(section).goods?.(shop, section, scene, above) ?? NO_GOODS;
 
 /** What a section leads to beside its products. */
-export const sectionLinks = (shop: ResolvedShop, section: Section, goods: SectionGoods): Link[] =>
+export const sectionLinks = (shop: Shop, section: Section, goods: SectionGoods): Link[] =>
   partOf(section).links?.(shop, section, goods) ?? [];
 
 /** In words, what decides the order of the goods of a section. */
-export const sectionOrder = (shop: ResolvedShop, section: Section): string =>
-  partOf(section).order?.(shop, section) ?? '';
+export const sectionOrder = (shop: Shop, section: Section): string => partOf(section).order?.(shop, section) ?? '';
 
 /**
  * How many goods of a section, or links where it shows no goods, stand side by side on a wide screen, and whether all of them
@@ -99,16 +98,12 @@ export const sectionLayout = (section: Section): { columns: number; isRow: boole
   partOf(section).layout?.(section);
 
 /** The place whose goods a section lists, page by page; undefined for most. */
-export const sectionPlace = (shop: ResolvedShop, section: Section): ListingPlace | undefined =>
+export const sectionPlace = (shop: Shop, section: Section): ListingPlace | undefined =>
   partOf(section).place?.(shop, section);
 
 /** What a section shows and what is odd about it. */
-export const sectionSummary = (
-  shop: ResolvedShop,
-  section: Section,
-  scene: Scene,
-  goods: SectionGoods,
-): SectionSummary => partOf(section).summary(shop, section, scene, goods);
+export const sectionSummary = (shop: Shop, section: Section, scene: Scene, goods: SectionGoods): SectionSummary =>
+  partOf(section).summary(shop, section, scene, goods);
 
 const frameWords: Record<keyof typeof frameFields, string> = {
   label: '',
@@ -125,7 +120,7 @@ const frameWords: Record<keyof typeof frameFields, string> = {
 };
 
 /** All that shoppers notice of a section by label, in words, for the review. */
-export function sectionFields(shop: ResolvedShop, section: Section): Map<string, string> {
+export function sectionFields(shop: Shop, section: Section): Map<string, string> {
   const { timeZone } = shop.settings;
   const frame = (Object.keys(frameWords) as (keyof typeof frameFields)[]).flatMap((field): [string, string][] => {
     const value = section[field];

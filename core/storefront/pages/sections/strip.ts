@@ -1,7 +1,7 @@
 import { orderOf, arranged } from '../../../shop/arrangement';
 import { LAST } from '../../../shop/facts';
 import { isOpen, type GroupRef } from '../../../shop/open-groups';
-import type { ResolvedShop } from '../../../shop/resolved-shop';
+import type { Shop } from '../../../shop/shop';
 import { FEATURED_FIRST, NEWEST_FIRST, orderName, type Order } from '../../../model/order';
 import { cardParts } from '../../../model/card-choices';
 import { ownSourceOf, type OwnSource, type StripSource } from '../../../model/sections/strip';
@@ -34,31 +34,21 @@ interface StripView extends Pick<Strip, 'columns' | 'phoneColumns' | 'shape' | '
   count: number;
 }
 
-const names: Record<Exclude<StripSource['kind'], GroupRef['kind']>, string> = {
-  rule: '',
-  picked: '',
-  featured: 'Featured',
-  newest: 'New in the shop',
-  bestSold: 'Best sold',
-  onSale: 'On sale',
-  recentlySeen: 'Seen lately',
-  goesWithBasket: 'Goes with your basket',
-};
-
 const asGroup = (source: StripSource | null): GroupRef | undefined =>
   source && 'id' in source ? { kind: source.kind, id: source.id } : undefined;
 
 /** What a source is called: the name of its group, or what it is. */
-function nameOfSource(shop: ResolvedShop, source: StripSource | null): string {
+function nameOfSource(shop: Shop, source: StripSource | null): string {
   if (!source) return '';
-  return 'id' in source ? (targetName(shop, source) ?? '') : names[source.kind];
+  if ('id' in source) return targetName(shop, source) ?? '';
+  return source.kind === 'rule' || source.kind === 'picked' ? '' : shop.say(`strip.${source.kind}`);
 }
 
 /** A title of its own, or the name of what it shows. */
-const titleOf = (shop: ResolvedShop, { title, source }: Strip) => title || nameOfSource(shop, source);
+const titleOf = (shop: Shop, { title, source }: Strip) => title || nameOfSource(shop, source);
 
 /** Brands and tags without a listing of their own can fill a strip all the same. */
-const isShut = (shop: ResolvedShop, { kind, id }: GroupRef) =>
+const isShut = (shop: Shop, { kind, id }: GroupRef) =>
   (kind === 'collection' || kind === 'category') && !isOpen(shop, { kind, id });
 
 const soldOrder = (days: number): Order => ({
@@ -68,7 +58,7 @@ const soldOrder = (days: number): Order => ({
 });
 
 /** Those that a source has, and the order that it has them in: slots, or the name of an order. */
-function sourceOf(shop: ResolvedShop, source: StripSource, now: number): { set: Bitset; order: string | number[] } {
+function sourceOf(shop: Shop, source: StripSource, now: number): { set: Bitset; order: string | number[] } {
   const posting = (facet: string) => shop.listed.clone().and(shop.index.posting(facet, 'yes') ?? new Bitset(0));
   switch (source.kind) {
     case 'rule':
@@ -105,7 +95,7 @@ function sourceOf(shop: ResolvedShop, source: StripSource, now: number): { set: 
  * The goods of a strip: those that are held here first, then those of its source in order, or those whose turn it is today;
  * without those that it is to skip.
  */
-function goodsOf(shop: ResolvedShop, section: Strip, { now, daysOn = 0 }: Scene, above: Above): SectionGoods {
+function goodsOf(shop: Shop, section: Strip, { now, daysOn = 0 }: Scene, above: Above): SectionGoods {
   const { source, count } = section;
   if (!source) return { slots: [], why: [], skipped: [], total: 0 };
   const { set, order: own } = sourceOf(shop, source, now);
@@ -159,7 +149,7 @@ function goodsOf(shop: ResolvedShop, section: Strip, { now, daysOn = 0 }: Scene,
 }
 
 /** What decides the order of a strip: its own order, or that of its source. */
-function orderWords(shop: ResolvedShop, { order, source }: Strip): string {
+function orderWords(shop: Shop, { order, source }: Strip): string {
   if (order) return orderOf(shop, order);
   switch (source?.kind) {
     case 'newest':
@@ -182,7 +172,7 @@ function orderWords(shop: ResolvedShop, { order, source }: Strip): string {
 const pieces = (count: number, one: string, many: string) =>
   count === 1 ? `One product ${one}.` : `${count} products ${many}.`;
 
-function warningsOf(shop: ResolvedShop, section: Strip, { slots }: SectionGoods): string[] {
+function warningsOf(shop: Shop, section: Strip, { slots }: SectionGoods): string[] {
   const { source, count, columns } = section;
   const warnings: string[] = [];
   if (!source) return ['Choose what this strip shows.'];
@@ -211,7 +201,7 @@ function warningsOf(shop: ResolvedShop, section: Strip, { slots }: SectionGoods)
 }
 
 /** Where the goods come from, in words. */
-function sourceWords(shop: ResolvedShop, source: StripSource | null): string {
+function sourceWords(shop: Shop, source: StripSource | null): string {
   switch (source?.kind) {
     case undefined:
       return 'nothing yet';
@@ -236,7 +226,7 @@ function sourceWords(shop: ResolvedShop, source: StripSource | null): string {
   }
 }
 
-const titlesOf = (shop: ResolvedShop, ids: readonly string[]) =>
+const titlesOf = (shop: Shop, ids: readonly string[]) =>
   ids.map((id) => shop.products.get(id)?.title ?? 'something deleted').join(', ');
 const yes = (is: boolean) => (is ? 'yes' : '');
 

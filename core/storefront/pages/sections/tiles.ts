@@ -2,7 +2,7 @@ import type { SectionOf } from '../../../model/sections/sections';
 import type { Target } from '../../../model/target';
 import { countWords } from '../../../shared/count-words';
 import { isOpen } from '../../../shop/open-groups';
-import type { ResolvedShop } from '../../../shop/resolved-shop';
+import type { Shop } from '../../../shop/shop';
 import type { PictureView } from '../../views';
 import { placeSet } from '../../listing-view';
 import { faceSlot, pictureFor } from '../place-goods';
@@ -19,7 +19,7 @@ interface TilesView extends Pick<Tiles, 'shape' | 'columns'> {
 }
 
 /** What the tiles lead to: those chosen, or all open children of a category, in the order of the tree. */
-function targetsOfTiles(shop: ResolvedShop, { childrenOf, targets }: Tiles): Target[] {
+function targetsOfTiles(shop: Shop, { childrenOf, targets }: Tiles): Target[] {
   if (childrenOf === null) return targets;
   return shop.tree
     .children(childrenOf)
@@ -27,7 +27,7 @@ function targetsOfTiles(shop: ResolvedShop, { childrenOf, targets }: Tiles): Tar
     .map(({ id }) => ({ kind: 'category', id }));
 }
 
-function countOf(shop: ResolvedShop, to: Target, now: number): number | null {
+function countOf(shop: Shop, to: Target, now: number): number | null {
   return to.kind === 'page' || to.kind === 'product' ? null : placeSet(shop, { kind: to.kind, id: to.id }, now).count();
 }
 

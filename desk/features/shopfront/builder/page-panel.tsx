@@ -11,8 +11,8 @@ import { TextArea, TextField } from '../../../shared/ui/field';
 import { MomentField } from '../../../shared/ui/moment-field';
 import { Tick } from '../../../shared/ui/tick';
 import { WhatBreaks } from '../../../shared/what-breaks';
-import { ChooseTarget } from '../fields/choose-target';
-import { TargetName } from '../fields/target-words';
+import { ChooseTarget } from '../../../shared/pickers/choose-target';
+import { TargetName } from '../../../shared/pickers/target-words';
 
 interface Props {
   page: Page;

@@ -31,9 +31,9 @@ import { Select } from '../../../shared/ui/select';
 import { SortableRows } from '../../../shared/ui/sortable-rows';
 import { Tick } from '../../../shared/ui/tick';
 import { useShopWindow } from '../../../shared/window-state';
-import { ChooseTarget } from '../fields/choose-target';
+import { ChooseTarget } from '../../../shared/pickers/choose-target';
 import { useSettingsSave } from '../../../shared/autosave/settings-save';
-import { useTargetNames } from '../targets';
+import { useTargetNames } from '../../../shared/pickers/targets';
 import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';
 import { problemsOf } from './problems-of';
 

@@ -7,7 +7,7 @@ import { useField } from '../../../shared/autosave/use-autosave';
 import { SchemaField } from '../../../shared/ui/schema-field';
 import { TextField } from '../../../shared/ui/field';
 import { useShopWindow } from '../../../shared/window-state';
-import { LinkField } from '../fields/link-field';
+import { LinkField } from '../../../shared/pickers/link-field';
 import { PictureField } from '../fields/picture-field';
 import { useSettingsSave } from '../../../shared/autosave/settings-save';
 import { SheetPart, SaveSheet } from '../../../shared/ui/save-sheet';

@@ -5,6 +5,7 @@ import { call } from '../../../data/api';
 import { useDrawnEmbed, useEmbedWrites, type EmbedRow } from '../../../data/elsewhere';
 import { useUnsaved } from '../../../shared/autosave/unsaved';
 import { useAutosave, useField, useText } from '../../../shared/autosave/use-autosave';
+import { LanguageChoice } from '../../../shared/pickers/language-choice';
 import { Button } from '../../../shared/ui/button';
 import { Clashes } from '../../../shared/ui/clashes';
 import { useConfirm } from '../../../shared/ui/confirm';
@@ -55,6 +56,7 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
   const strip = useField<Embed['strip']>(save, 'strip');
   const look = useField<Embed['look']>(save, 'look');
   const basket = useField<boolean>(save, 'basket');
+  const locale = useField<string | undefined>(save, 'locale');
   // What cannot be saved yet stays on screen as it was typed; all else is saved.
   const [unfinished, setUnfinished] = useState<Partial<Pick<Embed, Part>>>({});
   const tellUnsaved = useUnsaved();
@@ -71,7 +73,7 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
   };
   const errorsOf = (part: Part): Record<string, string> =>
     part in unfinished ? problemsOf(part, unfinished[part]) : {};
-  const draft = useDeferredValue({ strip: strip.value, look: look.value, basket: basket.value });
+  const draft = useDeferredValue({ strip: strip.value, look: look.value, basket: basket.value, locale: locale.value });
   const { data: drawn } = useDrawnEmbed(embed.id, draft);
   return (
     <div className="flex min-h-0 flex-1 gap-4 max-lg:flex-col">
@@ -105,6 +107,7 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
               change={(next) => set('look', next)}
             />
             <Tick label="Shoppers fill a basket there" checked={basket.value} change={basket.change} />
+            <LanguageChoice value={locale.value ?? ''} change={locale.change} />
           </div>
         </details>
         <div className="mt-2 flex flex-wrap gap-2">

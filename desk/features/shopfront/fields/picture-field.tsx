@@ -8,8 +8,8 @@ import { wordsOf } from '../../../data/api';
 import { useSectionPicture } from '../../../data/shopfront';
 import { TextField } from '../../../shared/ui/field';
 import { Button } from '../../../shared/ui/button';
-import { ChooseTarget } from './choose-target';
-import { TargetName } from './target-words';
+import { ChooseTarget } from '../../../shared/pickers/choose-target';
+import { TargetName } from '../../../shared/pickers/target-words';
 
 interface Props {
   label: string;

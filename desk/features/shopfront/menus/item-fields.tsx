@@ -3,7 +3,7 @@ import { useSettings } from '../../../data/shopfront';
 import { MomentField } from '../../../shared/ui/moment-field';
 import { Button } from '../../../shared/ui/button';
 import { Tick } from '../../../shared/ui/tick';
-import { LinkField } from '../fields/link-field';
+import { LinkField } from '../../../shared/pickers/link-field';
 import { PictureField } from '../fields/picture-field';
 
 interface Props {

@@ -8,7 +8,7 @@ import { useGroups } from '../../../data/groups';
 import { newId } from '../../../shared/new-id';
 import { Button } from '../../../shared/ui/button';
 import { useDragSensors } from '../../../shared/ui/drag';
-import { LinkField } from '../fields/link-field';
+import { LinkField } from '../../../shared/pickers/link-field';
 import { MenuRow, STEP } from './menu-row';
 
 interface Props {

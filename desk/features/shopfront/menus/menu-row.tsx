@@ -5,7 +5,7 @@ import { EyeOff, GripVertical, Settings2, X } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
 import type { MenuItem } from '../../../../core/model/menu';
 import { NameField } from '../../../shared/ui/name-field';
-import { useTargets } from '../targets';
+import { useTargets } from '../../../shared/pickers/targets';
 import { ItemFields } from './item-fields';
 
 export const STEP = 24;

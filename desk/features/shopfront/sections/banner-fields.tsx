@@ -4,7 +4,7 @@ import { Button } from '../../../shared/ui/button';
 import { TextArea, TextField } from '../../../shared/ui/field';
 import { ChoiceRow } from '../fields/choice-row';
 import { Entries } from '../fields/entries';
-import { LinkField } from '../fields/link-field';
+import { LinkField } from '../../../shared/pickers/link-field';
 import { PictureField } from '../fields/picture-field';
 import type { SectionFieldsProps } from './section-fields';
 

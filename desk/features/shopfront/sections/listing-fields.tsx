@@ -1,5 +1,5 @@
-import { ChooseTarget } from '../fields/choose-target';
-import { TargetName } from '../fields/target-words';
+import { ChooseTarget } from '../../../shared/pickers/choose-target';
+import { TargetName } from '../../../shared/pickers/target-words';
 import type { SectionFieldsProps } from './section-fields';
 import { SectionTitle } from './section-title';
 

@@ -1,6 +1,6 @@
 import { TextField } from '../../../shared/ui/field';
 import { ChoiceRow } from '../fields/choice-row';
-import { LinkField } from '../fields/link-field';
+import { LinkField } from '../../../shared/pickers/link-field';
 import { PictureField } from '../fields/picture-field';
 import { RichRow } from '../fields/rich-row';
 import type { SectionFieldsProps } from './section-fields';

@@ -1,7 +1,7 @@
 import { TextField } from '../../../shared/ui/field';
 import { ChoiceRow } from '../fields/choice-row';
 import { Entries } from '../fields/entries';
-import { LinkField } from '../fields/link-field';
+import { LinkField } from '../../../shared/pickers/link-field';
 import { PictureField } from '../fields/picture-field';
 import type { SectionFieldsProps } from './section-fields';
 import { SectionTitle } from './section-title';

@@ -1,7 +1,7 @@
 import { AddProduct } from '../../../shared/pickers/add-product';
 import { TextArea } from '../../../shared/ui/field';
 import { ChoiceRow } from '../fields/choice-row';
-import { TargetName } from '../fields/target-words';
+import { TargetName } from '../../../shared/pickers/target-words';
 import type { SectionFieldsProps } from './section-fields';
 import { SectionTitle } from './section-title';
 

@@ -2,8 +2,8 @@ import type { Target } from '../../../../core/model/target';
 import { SortableRows } from '../../../shared/ui/sortable-rows';
 import { Tick } from '../../../shared/ui/tick';
 import { ChoiceRow } from '../fields/choice-row';
-import { ChooseTarget } from '../fields/choose-target';
-import { TargetName } from '../fields/target-words';
+import { ChooseTarget } from '../../../shared/pickers/choose-target';
+import { TargetName } from '../../../shared/pickers/target-words';
 import type { SectionFieldsProps } from './section-fields';
 import { SectionTitle } from './section-title';
 

@@ -2,8 +2,10 @@ import { formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Role } from '../../../../contract/desk';
+import { languageName } from '../../../../core/model/languages';
 import { BASE } from '../../../data/base';
 import { CallError, wordsOf } from '../../../data/api';
+import { useLanguages } from '../../../data/languages';
 import { usePeople, usePeopleWrites, type People } from '../../../data/people';
 import { useSession } from '../../../data/session';
 import { Button } from '../../../shared/ui/button';
@@ -11,10 +13,67 @@ import { TextField } from '../../../shared/ui/field';
 import { Select } from '../../../shared/ui/select';
 import { Failed, Loading } from '../../../shared/ui/states';
 
-const roles = [
-  { value: 'owner', label: 'owner' },
-  { value: 'helper', label: 'helper' },
-];
+interface Rights {
+  role: Role;
+  /** languages into which somebody translates, and does nothing else; null for who may do more */
+  languages: string[] | null;
+}
+
+const inEnglish = (locales: readonly string[]) => locales.map((locale) => languageName(locale, 'en')).join(', ');
+
+/** What somebody may do. A translator is a helper who is limited to languages, one of them at least. */
+function RightsField({
+  label,
+  rights,
+  change,
+  className,
+}: {
+  label: string;
+  rights: Rights;
+  change: (rights: Rights) => void;
+  className?: string;
+}) {
+  const { data } = useLanguages();
+  const { role, languages } = rights;
+  const locales = data?.languages.map(({ locale }) => locale) ?? [];
+  return (
+    <span className={className}>
+      <Select
+        label={label}
+        value={languages ? 'translator' : role}
+        choices={[
+          { value: 'owner', label: 'owner' },
+          { value: 'helper', label: 'helper' },
+          ...(locales.length > 0 || languages ? [{ value: 'translator', label: 'translator' }] : []),
+        ]}
+        choose={(next) =>
+          change(
+            next === 'translator' ? { role: 'helper', languages: locales } : { role: next as Role, languages: null },
+          )
+        }
+        className="w-32 !py-[7px]"
+      />
+      {languages &&
+        [...new Set([...locales, ...languages])].map((locale) => (
+          <label key={locale} className="mt-1 flex items-center gap-1.5 text-xs">
+            <input
+              type="checkbox"
+              checked={languages.includes(locale)}
+              disabled={languages.length === 1 && languages[0] === locale}
+              onChange={({ target }) =>
+                change({
+                  role,
+                  languages: target.checked ? [...languages, locale] : languages.filter((each) => each !== locale),
+                })
+              }
+              className="accent-petrol"
+            />
+            {languageName(locale, 'en')}
+          </label>
+        ))}
+    </span>
+  );
+}
 
 const failed = (error: unknown) => toast.error(wordsOf(error));
 
@@ -22,7 +81,7 @@ const failed = (error: unknown) => toast.error(wordsOf(error));
 function InviteForm() {
   const { invite } = usePeopleWrites();
   const [email, setEmail] = useState('');
-  const [role, setRole] = useState<Role>('helper');
+  const [rights, setRights] = useState<Rights>({ role: 'helper', languages: null });
   const problem =
     invite.error instanceof CallError ? invite.error.errors[0]?.message : invite.error && wordsOf(invite.error);
   const link = invite.data && `${window.location.origin}${BASE}/join#${invite.data.code}`;
@@ -35,7 +94,7 @@ function InviteForm() {
         className="flex flex-wrap items-start gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          invite.mutate({ email, role }, { onSuccess: () => setEmail('') });
+          invite.mutate({ email, ...rights }, { onSuccess: () => setEmail('') });
         }}
       >
         <div className="w-72">
@@ -47,19 +106,14 @@ function InviteForm() {
             onChange={({ target }) => setEmail(target.value)}
           />
         </div>
-        <Select
-          label="As"
-          value={role}
-          choices={roles}
-          choose={(next) => setRole(next as Role)}
-          className="mt-[22px] w-28 !py-[7px]"
-        />
+        <RightsField label="As" rights={rights} change={setRights} className="mt-[22px]" />
         <Button type="submit" className="mt-[22px]" disabled={email.trim() === '' || invite.isPending}>
           Make a link
         </Button>
       </form>
       <p className="mt-1 text-xs text-ink-2">
-        Owners may do everything. Helpers may do all but let others in and open or close the shop.
+        Owners may do everything. Helpers may do all but let others in and open or close the shop. Translators change
+        texts in their languages, and nothing else.
       </p>
       {link && (
         <div role="status" className="mt-3 rounded-lg bg-marigold-soft px-4 py-3">
@@ -78,7 +132,7 @@ function InviteForm() {
 
 function PersonLine({ person, isMe, isOwner }: { person: People['people'][number]; isMe: boolean; isOwner: boolean }) {
   const { setRole, remove, signOutElsewhere } = usePeopleWrites();
-  const { id, name, email, role, sessions } = person;
+  const { id, name, email, role, languages, sessions } = person;
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hair py-2.5 last:border-0">
       <span className="min-w-0 flex-1">
@@ -89,15 +143,13 @@ function PersonLine({ person, isMe, isOwner }: { person: People['people'][number
         </span>
       </span>
       {isOwner ? (
-        <Select
+        <RightsField
           label={`Role of ${name}`}
-          value={role}
-          choices={roles}
-          choose={(next) => next !== role && setRole.mutate({ id, role: next as Role }, { onError: failed })}
-          className="w-28"
+          rights={{ role, languages }}
+          change={(rights) => setRole.mutate({ id, ...rights }, { onError: failed })}
         />
       ) : (
-        <span className="text-ink-2">{role}</span>
+        <span className="text-ink-2">{languages ? `translates: ${inEnglish(languages)}` : role}</span>
       )}
       {isMe && sessions > 1 && (
         <Button
@@ -153,12 +205,13 @@ export function PeoplePage() {
               Invited
             </h2>
             <ul className="sheet px-4">
-              {data.invites.map(({ id, email, role, invitedBy, expires }) => (
+              {data.invites.map(({ id, email, role, languages, invitedBy, expires }) => (
                 <li key={id} className="flex flex-wrap items-center gap-4 border-b border-hair py-2.5 last:border-0">
                   <span className="min-w-0 flex-1">
                     <span className="font-semibold">{email}</span>
                     <span className="block text-ink-2">
-                      as {role}, by {invitedBy}; the link works for another {formatDistanceToNow(new Date(expires))}
+                      as {languages ? `translator: ${inEnglish(languages)}` : role}, by {invitedBy}; the link works for
+                      another {formatDistanceToNow(new Date(expires))}
                     </span>
                   </span>
                   {isOwner && (

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { ownAddressSchema, type Link } from '../../../../core/model/target';
-import { TargetChip } from '../target-chip';
+import { ownAddressSchema, type Link } from '../../../core/model/target';
+import { TargetChip } from './target-chip';
 import { ChooseTarget } from './choose-target';
 import { TargetName } from './target-words';
 

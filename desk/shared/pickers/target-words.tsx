@@ -1,6 +1,6 @@
-import type { Target } from '../../../../core/model/target';
-import { TargetChip } from '../target-chip';
-import { useTargets } from '../targets';
+import type { Target } from '../../../core/model/target';
+import { TargetChip } from './target-chip';
+import { useTargets } from './targets';
 
 /** The chip of something of the shop, by its name. */
 export function TargetName({ to, title, remove }: { to: Target; title?: string; remove: () => void }) {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Target } from '../../../../core/model/target';
-import { fold } from '../../../../core/shared/identity';
-import { Choose } from '../../../shared/ui/choose';
-import { targetOf, useTargets } from '../targets';
+import type { Target } from '../../../core/model/target';
+import { fold } from '../../../core/shared/identity';
+import { Choose } from '../ui/choose';
+import { targetOf, useTargets } from './targets';
 
 interface Props {
   label: string;
