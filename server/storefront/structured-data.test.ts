@@ -164,3 +164,27 @@ test('a product in versions is a group: each version by its values, with its own
   ]);
   expect(new Set(data.hasVariant.map(({ url }) => url)).size).toBe(2);
 });
+
+test('in another language, every address in it leads to pages of that language', async () => {
+  const { product: tern } = await addProduct(server, 'Tern', 6_400);
+  const kites = (await server.call<{ id: string }>('POST', '/api/categories', { name: 'Kites' })).body.id;
+  await patch(tern.id, { categoryIds: [kites] });
+  await server.call('POST', '/api/languages', { locale: 'de' });
+  await server.call('PATCH', '/api/languages/de', { isOn: true });
+  await server.call('PUT', '/api/languages/de/texts', {
+    texts: [
+      { kind: 'product', id: tern.id, path: 'title', source: 'Tern', text: 'Seeschwalbe' },
+      { kind: 'category', id: kites, path: 'name', source: 'Kites', text: 'Drachen' },
+    ],
+  });
+  await server.call('POST', '/api/editions', {});
+  const addresses: string[] = [];
+  for (const path of ['/de', '/de/c/drachen', '/de/p/seeschwalbe']) {
+    const html = await (await server.raw(path)).text();
+    const [, json] = /<script type="application\/ld\+json">(.*?)<\/script>/s.exec(html)!;
+    addresses.push(...json!.matchAll(/"(https:\/\/shop\.example[^"]*)"/g).map(([, found]) => found!));
+  }
+  const pages = addresses.map((found) => found.replace('https://shop.example', '').replace(/[?{].*/, ''));
+  expect(new Set(pages)).toEqual(new Set(['/de', '/de/search', '/de/c/drachen', '/de/p/seeschwalbe']));
+  for (const page of pages) expect([page, (await server.raw(page)).status]).toEqual([page, 200]);
+});
