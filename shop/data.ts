@@ -70,6 +70,8 @@ export interface ShopData {
   url: string;
   /** the shop window shows the working copy, and sells nothing */
   isPreview?: true;
+  /** in the shop window: texts that are told in the main language, since nobody has translated them */
+  untranslated?: string[];
   /** the languages in which this page can be read; absent where there is but one */
   languages?: LanguageLink[];
   /** where the shop is, such as https://shop.example */

@@ -25,6 +25,7 @@ import { say } from './tongue';
 // What only some shoppers want, and what none but the seller does.
 const QuickLook = lazy(() => import('./product/quick-look'));
 const BasketDrawer = lazy(() => import('./basket/basket-drawer'));
+const Untranslated = lazy(() => import('./preview/untranslated'));
 const BuildingLayer = lazy(() => import('./building/building-layer'));
 
 const SETTLE_MS = 150;
@@ -108,6 +109,11 @@ export function ShopApp({ initial }: { initial: ShopData }) {
               </EditingContext>
             </main>
             <Footer data={data} />
+            {data.untranslated && isReady && (
+              <Suspense>
+                <Untranslated texts={data.untranslated} />
+              </Suspense>
+            )}
             {looked !== null && (
               <Suspense>
                 <QuickLook url={looked} close={() => setLooked(null)} go={go} />

@@ -40,7 +40,7 @@ export function feedGoods(shop: Shop, { goods }: Pick<Feed, 'goods'>): string[] 
 /** The entries of a feed, one after another. Whose price shoppers are not told now is left out. */
 export function* feedRows(main: Shop, feed: Feed, origin: string): Generator<FeedRow> {
   const { shop, base } = toldIn(main, feed.locale);
-  const terms: FeedTerms = { shop, origin, pages: origin + base, priced: (price) => feedPrice(feed, price) };
+  const terms: FeedTerms = { shop, origin, base, pages: origin + base, priced: (price) => feedPrice(feed, price) };
   const values = feed.fields.map(({ from, words }) => feedValueOf(from)?.read ?? (() => words));
   for (const id of feedGoods(shop, feed)) {
     const product = shop.products.get(id)!;

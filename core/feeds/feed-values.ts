@@ -18,7 +18,9 @@ export interface FeedTerms {
   shop: Shop;
   /** where the shop is for the world */
   origin: string;
-  /** what stands before the addresses of its pages: the same, or with a language behind it */
+  /** what stands behind it in a language, such as “/de” */
+  base: string;
+  /** what stands before the addresses of its pages: both of them */
   pages: string;
   /** the price that the feed asks for one of the shop, minor units */
   priced: (price: number) => number;
@@ -65,7 +67,10 @@ export const feedValues = {
     label: 'Description, as text',
     read: ({ product }) => plainText(product.description) || product.summary,
   },
-  html: { label: 'Description, as HTML', read: ({ product }, { origin }) => absoluteHtml(product.description, origin) },
+  html: {
+    label: 'Description, as HTML',
+    read: ({ product }, { origin, base }) => absoluteHtml(product.description, origin, base),
+  },
   link: { label: 'Address', read: addressOf },
   picture: {
     label: 'Picture',

@@ -15,6 +15,7 @@ interface Terms {
   feed: Feed;
   shop: Shop;
   origin: string;
+  base: string;
   /** what stands before addresses of pages */
   pages: string;
 }
@@ -97,7 +98,7 @@ const writers: Record<FeedFormat, Writer> = {
       undefined,
       1,
     )}\n`,
-  atom: (rows, { feed, shop, origin, pages }) =>
+  atom: (rows, { feed, shop, origin, base, pages }) =>
     builder.build({
       ...head,
       feed: {
@@ -116,7 +117,7 @@ const writers: Record<FeedFormat, Writer> = {
             '@_href': `${pages}/p/${product.slug}${isOne ? `?variant=${variant.id}` : ''}`,
           },
           summary: told(product.summary || plainText(product.description).slice(0, 500)),
-          content: { '@_type': 'html', '#text': told(absoluteHtml(product.description, origin)) },
+          content: { '@_type': 'html', '#text': told(absoluteHtml(product.description, origin, base)) },
         })),
       },
     }),
@@ -125,5 +126,5 @@ const writers: Record<FeedFormat, Writer> = {
 /** The text of a feed in its format and language. O(entries). */
 export function writeFeed(feed: Feed, rows: readonly FeedRow[], main: Shop, origin: string): string {
   const { shop, base } = toldIn(main, feed.locale);
-  return writers[feed.format](rows, { feed, shop, origin, pages: origin + base });
+  return writers[feed.format](rows, { feed, shop, origin, base, pages: origin + base });
 }

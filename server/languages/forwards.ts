@@ -153,7 +153,7 @@ export function takeForwards(
 /** Paths that were asked for in vain, each with what is nearest to it. */
 export function missedAnswer(catalog: Catalog): AnswerOf<typeof searchedRoutes.missed> {
   const { db, working } = catalog;
-  catalog.counts.write();
+  catalog.writeCounts();
   const { shop } = working;
   return {
     paths: readMissed(db, MOST_MISSED)

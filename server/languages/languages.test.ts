@@ -338,3 +338,36 @@ test('a language is added once, and goes with all that was translated into it, u
   await server.call('POST', '/api/undo');
   expect((await unitsOf('product', tern()))[0]!.done).toBe('Seeschwalbe');
 });
+
+test('links in texts lead on in the language that is read, and in the shop window', async () => {
+  await turnOn();
+  await edit({ description: '<p>Flies with <a href="/p/wren">Wren</a>.</p>' });
+  await save(server.ids[1]!, 'title', 'Wren', 'Zaunkönig');
+  await putLive();
+  const page = async (path: string) => (await server.raw(path, { headers: { cookie: server.cookie } })).text();
+  expect(await page('/p/tern')).toContain('<a href="/p/wren">');
+  const german = await page('/de/p/tern');
+  expect(german).toContain('<a href="/de/p/wren">');
+  expect(await page('/preview/de/p/tern')).toContain('<a href="/preview/de/p/wren">');
+  const led = await server.raw('/de/p/wren', { redirect: 'manual' });
+  expect([led.status, led.headers.get('location')]).toEqual([301, '/de/p/zaunkoenig']);
+});
+
+test('the shop window tells which texts of a page are not translated; shoppers are told nothing of it', async () => {
+  await turnOn();
+  await edit({ summary: 'A small kite.', description: '<p>Light &amp; quick.</p><ul><li>Carbon</li></ul>' });
+  await save(tern(), 'title', 'Tern', 'Seeschwalbe');
+  await putLive();
+  const untranslated = async (path: string) =>
+    ((await open(path, { headers: { cookie: server.cookie } })).body as { untranslated?: string[] }).untranslated;
+  expect(await untranslated('/preview/de/p/seeschwalbe')).toEqual(
+    expect.arrayContaining(['A small kite.', 'Light & quick.', 'Carbon']),
+  );
+  await save(tern(), 'summary', 'A small kite.', 'Ein kleiner Drachen.');
+  const left = await untranslated('/preview/de/p/seeschwalbe');
+  expect(left).toContain('Carbon');
+  expect(left).not.toContain('A small kite.');
+  expect(left).not.toContain('Tern');
+  expect(await untranslated('/preview/p/tern')).toBeUndefined();
+  expect(await untranslated('/de/p/seeschwalbe')).toBeUndefined();
+});

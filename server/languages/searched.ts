@@ -37,7 +37,7 @@ export function searchedAnswer(
   { days, nothing }: QueryOf<typeof searchedRoutes.searched>,
 ): AnswerOf<typeof searchedRoutes.searched> {
   const { db, working, now } = catalog;
-  catalog.counts.write();
+  catalog.writeCounts();
   const { shop } = working;
   const { leads } = shop.settings.searches;
   const since = Math.floor(now / DAY) * DAY - (days - 1) * DAY;

@@ -135,6 +135,11 @@ export class Catalog {
     if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   }
 
+  /** Writes what shoppers looked for until now, for somebody who wants to read it. */
+  writeCounts(): void {
+    if (this.writes.isIdle) this.#tryTo(() => this.counts.write());
+  }
+
   /** What is noted beside the work, such as prices that offers ask, must not stop it: on a full disk it waits. */
   #tryTo(note: () => void): void {
     try {

@@ -28,6 +28,7 @@ import { productPageView } from '../../core/storefront/product-page-view';
 import { productView } from '../../core/storefront/product-view';
 import { isThin } from '../../core/storefront/search-engines';
 import { relationStrips } from '../../core/storefront/relation-strips';
+import { untranslatedIn } from '../../core/storefront/untranslated';
 import type { Shop } from '../../core/shop/shop';
 import type { ShopData, PageData } from '../../shop/data';
 import { listingRequest } from './listing-request';
@@ -290,14 +291,15 @@ export function pageData(context: PageContext, request: PageRequest): { status: 
 /** A page in the frame of its shop. */
 export function framed(shop: Shop, request: PageRequest, page: PageData): ShopData {
   const languages = languageLinks(shop, request.url, request.root, request.isPreview);
+  const drawn = { shop: frameView(shop), menu: menuView(shop), page };
+  const untranslated = request.isPreview ? untranslatedIn(shop, drawn) : [];
   return {
-    shop: frameView(shop),
+    ...drawn,
     base: request.base,
     url: request.url,
     origin: request.origin,
     ...(request.isPreview && { isPreview: true as const }),
     ...(languages.length > 0 && { languages }),
-    menu: menuView(shop),
-    page,
+    ...(untranslated.length > 0 && { untranslated }),
   };
 }

@@ -151,7 +151,10 @@ export function Detail({
           <p role="status">{told}</p>
           {product.summary && <p>{product.summary}</p>}
           {/* Cleaned when it was written, as on the pages of the shop. */}
-          <div class="told" dangerouslySetInnerHTML={{ __html: absoluteHtml(product.description, origin) }} />
+          <div
+            class="told"
+            dangerouslySetInnerHTML={{ __html: absoluteHtml(product.description, origin, view.shop.base) }}
+          />
           {product.specs.map(({ heading, rows }) => (
             <section key={heading}>
               <h3>{heading || say(view, 'facts')}</h3>

@@ -1,5 +1,6 @@
 import type { ProductView } from '../../core/storefront/views';
 import { Check } from 'lucide-react';
+import { RichText } from '../ui/rich-text';
 import { Folding } from './folding';
 import { say } from '../tongue';
 
@@ -53,7 +54,7 @@ export const TrustFacts = ({ facts }: { facts: readonly string[] }) => (
 
 /** The seller's rich text; it needs no heading unless it is folded. */
 export function Description({ html, title, folded }: { html: string; title: string; folded: boolean }) {
-  const text = <div className="rich" dangerouslySetInnerHTML={{ __html: html }} />;
+  const text = <RichText html={html} />;
   return folded ? (
     <Folding id="description" title={say('product.about', { title })} folded>
       {text}

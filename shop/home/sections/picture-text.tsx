@@ -1,5 +1,6 @@
 import { useHref } from '../../base';
 import { Picture } from '../../ui/picture';
+import { RichText } from '../../ui/rich-text';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 
@@ -19,7 +20,7 @@ export function PictureText({ section, isFirst }: SectionProps<'pictureText'>) {
       </div>
       <div className={`min-w-0 ${section.align === 'centre' ? 'text-center' : ''}`}>
         <Heading section={section} isFirst={isFirst} className="!mb-3" />
-        <div className="rich" data-rich="html" dangerouslySetInnerHTML={{ __html: section.html }} />
+        <RichText html={section.html} />
         {button && (
           <a
             href={href(button.url)}

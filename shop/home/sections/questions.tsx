@@ -1,3 +1,4 @@
+import { RichText } from '../../ui/rich-text';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 
@@ -18,7 +19,7 @@ export function Questions({ section, isFirst }: SectionProps<'questions'>) {
                 +
               </span>
             </summary>
-            <div className="rich max-w-prose pb-5" dangerouslySetInnerHTML={{ __html: html }} />
+            <RichText html={html} className="max-w-prose pb-5" />
           </details>
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { RichText } from '../../ui/rich-text';
 import { Heading } from './heading';
 import type { SectionProps } from './section-props';
 
@@ -6,10 +7,9 @@ const columns = { 1: 'max-w-prose', 2: 'md:columns-2 md:gap-12', 3: 'md:columns-
 export const Text = ({ section, isFirst }: SectionProps<'text'>) => (
   <>
     <Heading section={section} isFirst={isFirst} />
-    <div
-      className={`rich ${columns[section.columns]} ${section.align === 'centre' ? 'mx-auto text-center' : ''}`}
-      data-rich="html"
-      dangerouslySetInnerHTML={{ __html: section.html }}
+    <RichText
+      html={section.html}
+      className={`${columns[section.columns]} ${section.align === 'centre' ? 'mx-auto text-center' : ''}`}
     />
   </>
 );
