@@ -227,3 +227,52 @@ test('a path that was asked for in vain is led on at one click, and everything f
   await ada.goto(`${shop.url}/de/p/weihe`);
   expect(await ada.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
 });
+
+/** Makes all texts on a page half as long again, as other languages do. */
+const lengthen = () => {
+  const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  for (let text = texts.nextNode(); text; text = texts.nextNode()) {
+    const words = text.nodeValue!.trim();
+    if (words.length > 1) text.nodeValue = `${words}${words.slice(0, Math.ceil(words.length / 2))}`;
+  }
+};
+
+test('texts half as long again fit the shop, wide and on a phone', async ({ page }) => {
+  await inGerman();
+  await page.goto(`${shop.url}/de/p/weihe`);
+  await page.getByRole('button', { name: 'In den Warenkorb' }).first().click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  for (const width of [390, 1_280]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const path of ['', '/c/deltas', '/p/weihe', '/basket', '/checkout']) {
+      await page.goto(`${shop.url}/de${path}`);
+      await page.waitForLoadState('networkidle');
+      await page.evaluate(lengthen);
+      const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([width, path, beyond]).toEqual([width, path, 0]);
+    }
+  }
+});
+
+test('the shop window marks what is not translated, while one translates', async ({ page }) => {
+  await inGerman();
+  await page.goto(`${shop.url}/preview/de/p/weihe`);
+  const marked = () =>
+    page.evaluate(() => [...(CSS.highlights.get('untranslated') ?? [])].map((range) => (range as Range).toString()));
+  await expect.poll(marked).toContain('Flies in 2 to 5 Bft.');
+  expect(await marked()).not.toContain('Weihe');
+  await call('PUT', '/api/languages/de/texts', {
+    texts: [
+      {
+        kind: 'product',
+        id: harrier,
+        path: 'summary',
+        source: 'Flies in 2 to 5 Bft.',
+        text: 'Fliegt bei 2 bis 5 Bft.',
+      },
+    ],
+  });
+  await page.reload();
+  await expect(page.getByText('Fliegt bei 2 bis 5 Bft.')).toBeVisible();
+  await expect.poll(marked).not.toContain('Flies in 2 to 5 Bft.');
+});

@@ -213,7 +213,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
               <strong className="tabular-nums text-ink">{listing.total}</strong>{' '}
               {say('listing.count', { count: listing.total })}
             </p>
-            <div className="flex items-center gap-3">
+            <div className="flex max-w-full flex-wrap items-center gap-3">
               {filtersAt !== 'none' && (
                 <button
                   ref={opener}
@@ -226,7 +226,7 @@ export function ListingGoods({ listing, q, url, currency, go }: Props) {
                   {chosen > 0 && ` (${chosen})`}
                 </button>
               )}
-              <form method="get" action={base + pathOf(url)} className="flex min-w-0 items-center gap-2">
+              <form method="get" action={base + pathOf(url)} className="flex min-w-0 max-w-full items-center gap-2">
                 {kept(url, (name) => name === 'sort').map(([name, value], i) => (
                   <input key={i} type="hidden" name={name} value={value} />
                 ))}

@@ -4,7 +4,7 @@ import type { StateCounts, TextState } from '../../data/languages';
 /** What each state of a text is called, and how it is drawn. */
 export const stateLooks: Readonly<Record<TextState, { words: string; tag: string; bar: string }>> = {
   missing: { words: 'missing', tag: 'bg-rose-soft text-rose-ink', bar: 'bg-line' },
-  changed: { words: 'original changed', tag: 'bg-marigold-soft text-marigold-ink', bar: 'bg-marigold' },
+  changed: { words: 'outdated', tag: 'bg-marigold-soft text-marigold-ink', bar: 'bg-marigold' },
   draft: { words: 'draft', tag: 'bg-sky text-sky-ink', bar: 'bg-sky-ink' },
   same: { words: 'as it is', tag: 'bg-sunk text-ink-2', bar: 'bg-petrol' },
   done: { words: 'done', tag: 'bg-petrol-soft text-petrol-ink', bar: 'bg-petrol' },
@@ -35,7 +35,7 @@ export const sumOf = (all: readonly StateCounts[]): StateCounts =>
     { missing: 0, draft: 0, changed: 0, same: 0, done: 0 },
   );
 
-/** Words that count what there is to do: "12 missing, 3 original changed". */
+/** Words that count what there is to do: "12 missing, 3 outdated". */
 export const openWords = (counts: StateCounts): string =>
   openStates
     .flatMap((state) => (counts[state] > 0 ? [`${count(counts[state])} ${stateLooks[state].words}`] : []))
