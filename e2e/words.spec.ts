@@ -8,6 +8,7 @@ import { enter, noSeriousFault, type Call } from './steps';
 let shop: RunningShop;
 let call: Call;
 let harrier: string;
+let heron: string;
 const seen = Number.MAX_SAFE_INTEGER;
 
 test.beforeAll(async ({ browser }) => {
@@ -27,7 +28,7 @@ test.beforeAll(async ({ browser }) => {
     summary: 'Flies in 2 to 5 Bft.',
     brandId: norrwind.id,
   });
-  await make('Heron delta', 6_000, { categoryIds: [deltas.id] });
+  heron = await make('Heron delta', 6_000, { categoryIds: [deltas.id], summary: 'Carries far.' });
   await make('Crate', 3_000, { categoryIds: [boxes.id] });
   const item = (id: string) => ({ id: null, label: '', target: { kind: 'category', id }, items: [] });
   await prepare('PUT', '/api/menu', { items: [item(deltas.id), item(boxes.id)] });
@@ -256,23 +257,23 @@ test('texts half as long again fit the shop, wide and on a phone', async ({ page
 
 test('the shop window marks what is not translated, while one translates', async ({ page }) => {
   await inGerman();
-  await page.goto(`${shop.url}/preview/de/p/weihe`);
+  await page.goto(`${shop.url}/preview/de/p/heron-delta`);
   const marked = () =>
     page.evaluate(() => [...(CSS.highlights.get('untranslated') ?? [])].map((range) => (range as Range).toString()));
-  await expect.poll(marked).toContain('Flies in 2 to 5 Bft.');
+  await expect.poll(marked).toContain('Carries far.');
   expect(await marked()).not.toContain('Weihe');
   await call('PUT', '/api/languages/de/texts', {
     texts: [
       {
         kind: 'product',
-        id: harrier,
+        id: heron,
         path: 'summary',
-        source: 'Flies in 2 to 5 Bft.',
-        text: 'Fliegt bei 2 bis 5 Bft.',
+        source: 'Carries far.',
+        text: 'Trägt weit.',
       },
     ],
   });
   await page.reload();
-  await expect(page.getByText('Fliegt bei 2 bis 5 Bft.')).toBeVisible();
-  await expect.poll(marked).not.toContain('Flies in 2 to 5 Bft.');
+  await expect(page.getByText('Trägt weit.')).toBeVisible();
+  await expect.poll(marked).not.toContain('Carries far.');
 });

@@ -3,7 +3,8 @@ import type { ProductDocument, ShopDocument } from '../model/document';
 import { collectionOf, groupDocuments, NOW, productArbitrary, productOf, shopOf, put } from '../testing/shop';
 import { STATUS } from './facts';
 import type { Brand, Category } from '../model/group';
-import { ResolvedShop, type DocumentUpdate } from './resolved-shop';
+import { ResolvedShop } from './resolved-shop';
+import type { DocumentUpdate } from './shop-inputs';
 
 const ids = Array.from({ length: 8 }, (_, i) => `p${i}`);
 const products = fc.uniqueArray(productArbitrary(fc.constantFrom(...ids)), { selector: ({ id }) => id, maxLength: 8 });

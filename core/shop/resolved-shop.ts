@@ -4,18 +4,10 @@ import { CategoryTree } from '../groups/category-tree';
 import type { Brand, Category, Collection, Tag } from '../model/group';
 import type { SpecSheet } from '../model/spec-sheet';
 import { nextMoment } from '../products/status';
-import type {
-  AddressedKind,
-  DocumentBodies,
-  DocumentKind,
-  ProductDocument,
-  Redirect,
-  ShopDocument,
-} from '../model/document';
+import type { AddressedKind, DocumentKind, ProductDocument, Redirect, ShopDocument } from '../model/document';
 import { Bitset } from '../search/bitset';
 import type { FinderEntry, FinderSource } from '../search/entry';
 import { FinderIndex } from '../search/finder-index';
-import type { IndexState } from '../search/state';
 import { languageOf } from '../search/language';
 import { Synonyms } from '../search/synonyms';
 import type { Language } from '../search/text-query';
@@ -26,20 +18,7 @@ import { Bundles, speaksOfTime } from './bundle';
 import { Memberships } from './memberships';
 import { Moments } from './scheduled-changes';
 import type { MetOption } from './met-options';
-import {
-  entryOf,
-  factsAtPrices,
-  factsOf,
-  finderShape,
-  haveSameTexts,
-  LISTED,
-  nextSaleEdge,
-  ON_SALE,
-  renumbered,
-  STATUS,
-  type DaySales,
-  type FactSources,
-} from './facts';
+import { entryOf, finderShape, haveSameTexts, LISTED, nextSaleEdge, ON_SALE, renumbered, STATUS } from './facts';
 import type { ChosenListing } from '../model/chosen-listing';
 import type { Embed } from '../model/embed';
 import type { Feed } from '../model/feed';
@@ -53,65 +32,21 @@ import { cachedByVersion } from './cached-by-version';
 import type { Shop } from './shop';
 import { ownWordsOf, TranslatedShop } from './translated-shop';
 import type { Page } from '../model/page';
-import { offeredPrice, type OfferedPrice, type OfferTerms } from '../pricing/offered-price';
-import { effectivePrice, type EffectivePrice } from '../pricing/price';
-import { taxMoments, taxRateOf } from '../pricing/tax';
+import type { OfferedPrice, OfferTerms } from '../pricing/offered-price';
+import type { EffectivePrice } from '../pricing/price';
+import { taxMoments } from '../pricing/tax';
 import { canonicalJson } from '../shared/canonical-json';
 import type { Settings } from '../model/settings';
 import type { Menu } from '../model/menu';
 import { ShopDocuments } from './shop-documents';
+import { ShopFacts } from './shop-facts';
 import { fieldsOf } from './shop-fields';
+import type { DocumentUpdate, ResolvedShopInputs, ShopNews, WorkedOut } from './shop-inputs';
 import { ShopOffers, type Running } from './shop-offers';
 import { wordsBeside } from './words-beside';
 
-export interface ResolvedShopInputs {
-  /** pieces left of a variant; null when it is not counted */
-  stock: (variantId: string) => number | null;
-  /** what was sold of a product, by day, the last day first */
-  sales?: (productId: string) => readonly DaySales[];
-  /** standings beyond a product's own, such as "changed" for the desk */
-  marks?: (product: ProductDocument) => readonly string[];
-  /** told of each product of which offers made, or let go of, the prices */
-  offered?: (productId: string) => void;
-  /** lowest price of a variant that is reduced now, in the 30 days before that; undefined where it was not sold then */
-  lowestBefore?: (variantId: string) => number | undefined;
-  /** seconds since 1970 at which the shop begins; see `ShopNews` */
-  now?: number;
-}
-
-/** One document put in, or taken out when it has no body. */
-export interface DocumentUpdate {
-  kind: DocumentKind;
-  key: string;
-  body: DocumentBodies[DocumentKind] | undefined;
-}
-
-/** What can be new for a shop. */
-export interface ShopNews {
-  /** documents that are put in, or taken out */
-  documents?: readonly DocumentUpdate[];
-  /** ids of products whose stock or sales changed: they are worked out again */
-  refreshed?: readonly string[];
-  /** ids of products whose marks turned, and nothing else of them: much quicker than working them out again */
-  marked?: readonly string[];
-  /** moment of the shop from now on, seconds since 1970 */
-  now?: number;
-}
-
-/** What was worked out of products before, so that it need not be again. */
-export interface WorkedOut {
-  index: IndexState;
-  /** moment, seconds since 1970, for which it stands; not after that of the shop */
-  now: number;
-  /** true for products that were worked out as they are now, along with all that they name */
-  holds: (productId: string) => boolean;
-}
-
 /** From this many changed products on, building the index afresh is considered. */
 const REBUILD_FROM = 1_000;
-
-const NO_SALES: readonly DaySales[] = [];
-const NO_OFFERS: readonly Offer[] = [];
 
 const isBetween = (moment: string, after: number, until: number) =>
   secondsOf(moment) > after && secondsOf(moment) <= until;
@@ -156,9 +91,7 @@ export class ResolvedShop {
   /** moment of the day, seconds since 1970, for which prices and statuses were worked out */
   now: number;
   readonly #moments = new Moments();
-  readonly #facts = new Map<string, ProductFacts>();
-  /** of products that an offer takes in: the offers, and the facts as they are before them */
-  readonly #offered = new Map<string, { offers: readonly Offer[]; before: ProductFacts }>();
+  readonly #facts = new ShopFacts(this);
   /** a number for each thing by which goods are told apart when they are mixed */
   readonly #numbers = new Map<string, number>();
   readonly #inLanguages = new Map<string, TranslatedShop>();
@@ -263,72 +196,38 @@ export class ResolvedShop {
     return this.#documents.options.all;
   }
 
-  /** Facts of products that were not worked out here, but taken over, are so when they are asked for. */
   facts(productId: string): ProductFacts | undefined {
-    const known = this.#facts.get(productId);
-    const product = known ? undefined : this.products.get(productId);
-    return product ? this.#workOut(product) : known;
+    return this.#facts.of(productId);
   }
 
   /** Facts of a product as they are before offers: what the rules of offers are asked of. */
   factsBefore(productId: string): ProductFacts | undefined {
-    const facts = this.facts(productId);
-    return this.#offered.get(productId)?.before ?? facts;
+    return this.#facts.before(productId);
   }
 
   /** Facts of a product at another moment (seconds since 1970), before offers. */
   factsAt(product: ProductDocument, now: number): ProductFacts {
-    return factsOf(product, { ...this.#factSources(product), now });
+    return this.#facts.at(product, now);
   }
 
   /** The catalog offers that take a product in now, by priority. */
   offersOf(productId: string): readonly Offer[] {
-    if (this.offersNow.running.catalog.length === 0) return NO_OFFERS;
-    this.facts(productId);
-    return this.#offered.get(productId)?.offers ?? NO_OFFERS;
+    return this.#facts.offersOf(productId);
   }
 
   /** What bears on the prices that offers make of a product. */
   offerTerms(product: ProductDocument): OfferTerms {
-    const { settings } = this;
-    const taxRate = taxRateOf(settings, product.taxClass, this.now);
-    return { ...settings.offers, taxRate, taxIncluded: settings.taxIncluded };
+    return this.#facts.terms(product);
   }
 
   /** The price of a variant under the catalog offers of now, with how it came about; of one that no offer takes in too. */
   offered(product: ProductDocument, variant: ProductDocument['variants'][number]): OfferedPrice {
-    return this.#offeredBy(product, variant, this.offersOf(product.id), this.offerTerms(product));
+    return this.#facts.offered(product, variant);
   }
 
   /** What one piece of a variant costs now. */
   price(product: ProductDocument, variant: ProductDocument['variants'][number]): EffectivePrice {
-    if (this.offersOf(product.id).length === 0) return effectivePrice(product, variant, this.now);
-    const { price } = this.#facts.get(product.id)!.variants[product.variants.indexOf(variant)]!;
-    return { price, wasPrice: price < variant.price ? variant.price : null };
-  }
-
-  #offeredBy(
-    product: ProductDocument,
-    variant: ProductDocument['variants'][number],
-    offers: readonly Offer[],
-    terms: OfferTerms,
-  ): OfferedPrice {
-    const { price, wasPrice } = effectivePrice(product, variant, this.now);
-    return offeredPrice(
-      { list: variant.price, sale: wasPrice === null ? null : price, cost: variant.cost },
-      offers,
-      terms,
-    );
-  }
-
-  /** Facts of a product under these offers. */
-  #factsUnder(product: ProductDocument, before: ProductFacts, offers: readonly Offer[]): ProductFacts {
-    const terms = this.offerTerms(product);
-    const price = (variant: ProductDocument['variants'][number]): EffectivePrice => {
-      const { price: now } = this.#offeredBy(product, variant, offers, terms);
-      return { price: now, wasPrice: now < variant.price ? variant.price : null };
-    };
-    return factsAtPrices(before, product, price, { rate: terms.taxRate, included: terms.taxIncluded });
+    return this.#facts.price(product, variant);
   }
 
   stock(variantId: string): number | null {
@@ -375,7 +274,7 @@ export class ResolvedShop {
     const turned = [...this.products.values()].filter(
       (product) =>
         isPassed(nextMoment([product.saleFrom, product.saleUntil, product.liveFrom, product.liveUntil], now)) ||
-        isPassed(nextSaleEdge(this.#sales(product.id), now)) ||
+        isPassed(nextSaleEdge(this.#facts.sales(product.id), now)) ||
         speaksOfTime(product),
     );
     this.memberships.clear();
@@ -448,18 +347,13 @@ export class ResolvedShop {
    * inputs of the two differ, products must be applied again.
    */
   copyFrom(other: ResolvedShop): void {
-    const into = <K, V>(target: Map<K, V>, source: ReadonlyMap<K, V>) => {
-      target.clear();
-      for (const [key, value] of source) target.set(key, value);
-    };
     this.#documents.copyFrom(other.#documents);
     this.#moments.copyFrom(other.#moments);
     this.bundles.copyFrom(other.bundles);
-    into(this.#facts, other.#facts);
-    into(this.#offered, other.#offered);
-    for (const id of this.#offered.keys()) this.inputs.offered?.(id);
+    this.#facts.copyFrom(other.#facts);
     this.offersNow.turn();
-    into(this.#numbers, other.#numbers);
+    this.#numbers.clear();
+    for (const [sort, number] of other.#numbers) this.#numbers.set(sort, number);
     this.now = other.now;
     this.#startOver(other.index.copy(this.#source));
     this.offersNow.begin();
@@ -521,10 +415,9 @@ export class ResolvedShop {
     for (const id of productIds) {
       const product = this.products.get(id);
       if (!product) continue;
-      const offers = this.#offered.get(id)?.offers ?? NO_OFFERS;
-      const { status } = this.#workOut(product);
-      if (ShopOffers.isSame(offers, this.#offered.get(id)?.offers ?? NO_OFFERS))
-        this.index.replaceValues(id, STATUS, status);
+      const offers = this.#facts.knownOffers(id);
+      const { status } = this.#facts.workOut(product);
+      if (ShopOffers.isSame(offers, this.#facts.knownOffers(id))) this.index.replaceValues(id, STATUS, status);
       else this.#index(product, { sameTexts: true });
       if (!isLarge) this.memberships.refresh(id);
       this.bundles.noteChangeOf(id);
@@ -639,49 +532,14 @@ export class ResolvedShop {
 
   #entry(product: ProductDocument, { sameTexts } = { sameTexts: false }): FinderEntry {
     this.bundles.put(product);
-    const facts = this.#workOut(product);
+    const facts = this.#facts.workOut(product);
     this.#noteMoment(product);
     return entryOf(facts, product, sameTexts ? undefined : wordsBeside(product, this.#documents));
   }
 
-  #factSources(product: ProductDocument): FactSources {
-    return {
-      stock: this.inputs.stock,
-      tree: this.tree,
-      sheets: this.specSheets,
-      marks: this.inputs.marks?.(product) ?? [],
-      settings: this.settings,
-      now: this.now,
-      bundle: this.bundles.get(product.id),
-      sales: this.#sales(product.id),
-    };
-  }
-
-  /** Facts of a product as if there were no offers. */
-  #factsAlone(product: ProductDocument): ProductFacts {
-    return factsOf(product, this.#factSources(product));
-  }
-
-  #workOut(product: ProductDocument): ProductFacts {
-    const before = this.#factsAlone(product);
-    const offers = this.offersNow.running.of(before);
-    if (offers.length > 0 || this.#offered.has(product.id)) this.inputs.offered?.(product.id);
-    let facts = before;
-    if (offers.length > 0) {
-      facts = this.#factsUnder(product, before, offers);
-      this.#offered.set(product.id, { offers, before });
-    } else this.#offered.delete(product.id);
-    this.#facts.set(product.id, facts);
-    return facts;
-  }
-
-  #sales(productId: string): readonly DaySales[] {
-    return this.inputs.sales?.(productId) ?? NO_SALES;
-  }
-
   /** Notes when a product changes by itself. */
   #noteMoment(product: ProductDocument): void {
-    this.#moments.note(product, this.#sales(product.id), this.now);
+    this.#moments.note(product, this.#facts.sales(product.id), this.now);
   }
 
   /** Can this change which offers hold, or whom they take in, beside the products that are put in themselves? */
@@ -692,40 +550,9 @@ export class ResolvedShop {
     return changes.some(isNamed) || this.#documents.options.keysVersion !== this.#optionKeysVersion;
   }
 
-  /**
-   * Prices those products again that other offers take in than did before. Of products that were taken over, and not worked
-   * out here, `held` tells who took them in. `isOther`: what the rules of offers name is another, so that all are asked.
-   */
+  /** Prices those products again that other offers take in than `held`; `isOther`: what the rules of offers name is another. */
   #followOffers(held: Running, isOther = false): void {
-    const { running } = this.offersNow;
-    if (held.catalog.length === 0 && running.catalog.length === 0) return;
-    const [gone, come] = [
-      ShopOffers.without(held.catalog, running.catalog),
-      ShopOffers.without(running.catalog, held.catalog),
-    ];
-    if (!isOther && gone.size === 0 && come.size === 0) return;
-    const repriced: ProductFacts[] = [];
-    const unknown: string[] = [];
-    // Where offers only end, nobody else is concerned than those that they had taken in.
-    const isEnd = !isOther && come.size === 0 && this.#facts.size === this.products.size;
-    for (const id of isEnd ? [...this.#offered.keys()] : this.products.keys()) {
-      const product = this.products.get(id)!;
-      const facts = this.#facts.get(id);
-      if (!facts) {
-        const before = this.#factsAlone(product);
-        if (isOther || !ShopOffers.isSame(held.of(before), running.of(before))) unknown.push(id);
-        continue;
-      }
-      const was = this.#offered.get(id);
-      const before = was?.before ?? facts;
-      const offers = isOther ? running.of(before) : running.turned(before, was?.offers ?? NO_OFFERS, gone, come);
-      if (ShopOffers.isSame(was?.offers ?? NO_OFFERS, offers)) continue;
-      const next = offers.length > 0 ? this.#factsUnder(product, before, offers) : before;
-      if (offers.length > 0) this.#offered.set(id, { offers, before });
-      else this.#offered.delete(id);
-      this.#facts.set(id, next);
-      repriced.push(next);
-    }
+    const { repriced, unknown } = this.#facts.follow(held, isOther);
     this.#reprice(repriced);
     this.#workOutAgain(unknown);
   }
@@ -776,8 +603,7 @@ export class ResolvedShop {
 
   #forgetProduct(id: string): void {
     this.#documents.forgetProduct(id);
-    this.#facts.delete(id);
-    this.#offered.delete(id);
+    this.#facts.forget(id);
     this.#moments.forget(id);
     this.bundles.remove(id);
   }

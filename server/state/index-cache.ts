@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto';
 import type { Product } from '../../core/model/product';
 import { type DocumentKind } from '../../core/model/document';
 import { documentText } from '../../core/publishing/document-text';
-import type { ResolvedShop, WorkedOut } from '../../core/shop/resolved-shop';
+import type { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { WorkedOut } from '../../core/shop/shop-inputs';
 import type { Db } from '../database/connection';
 import { readDocuments } from '../store/documents';
 import {

@@ -8,7 +8,8 @@ import {
   type ShopDocument,
 } from '../../core/model/document';
 import { STATUS, type DaySales } from '../../core/shop/facts';
-import { ResolvedShop, type DocumentUpdate, type WorkedOut } from '../../core/shop/resolved-shop';
+import { ResolvedShop } from '../../core/shop/resolved-shop';
+import type { DocumentUpdate, WorkedOut } from '../../core/shop/shop-inputs';
 import type { Db } from '../database/connection';
 import { serialise } from '../database/stored-form';
 import type { StockLevels } from './stock-levels';
