@@ -6,6 +6,7 @@ import { exchangeRoutes } from './exchange';
 import { languageRoutes } from './languages';
 import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
+import { publishingRoutes } from './publishing';
 import { searchedRoutes } from './searched';
 import { routes } from './index';
 
@@ -21,4 +22,5 @@ export const allRoutes = {
   languages: languageRoutes,
   engines: engineRoutes,
   searched: searchedRoutes,
+  publishing: publishingRoutes,
 };

@@ -1,7 +1,5 @@
 import { z } from 'zod';
-import { documentChangeSchema, placeChangeSchema } from '../core/publishing/changes';
 import { route } from './route';
-import { goodsRowSchema } from './goods';
 import { changeRowSchema } from './history';
 
 /** the change that the caller means, as the status named it */
@@ -55,16 +53,6 @@ const sessionAnswerSchema = z.object({
   /** whoever sets the shop up must type the code that was printed when it was started */
   needsCode: z.boolean(),
 });
-
-const editionSchema = z.object({
-  number: z.number().int(),
-  label: z.string(),
-  at: z.string(),
-  userName: z.string().nullable(),
-  ofEdition: z.number().int().nullable(),
-});
-
-const thumb = goodsRowSchema.pick({ id: true, title: true, thumbnail: true });
 
 export const deskRoutes = {
   session: route({
@@ -223,44 +211,5 @@ export const deskRoutes = {
       undo: changeRowSchema.nullable(),
       redo: changeRowSchema.nullable(),
     }),
-  }),
-  review: route({
-    method: 'GET',
-    path: '/api/review',
-    summary: 'What shoppers will notice if the working copy goes live',
-    answer: z.object({
-      edition: z.number().int(),
-      total: z.number().int(),
-      changes: z.array(documentChangeSchema.extend({ thumbnail: z.string().nullable() })),
-      places: z.array(
-        placeChangeSchema.extend({
-          joined: z.array(thumb),
-          left: z.array(thumb),
-          shown: z.array(thumb),
-          joinedCount: z.number().int(),
-          leftCount: z.number().int(),
-        }),
-      ),
-      worries: z.array(z.string()),
-    }),
-  }),
-  editions: route({
-    method: 'GET',
-    path: '/api/editions',
-    summary: 'Editions, newest first',
-    answer: z.object({ editions: z.array(editionSchema) }),
-  }),
-  putLive: route({
-    method: 'POST',
-    path: '/api/editions',
-    summary: 'Put the working copy live as a new edition',
-    body: z.object({ label: z.string().trim().max(120, 'At most 120 characters.').default('') }),
-    answer: editionSchema,
-  }),
-  goBack: route({
-    method: 'POST',
-    path: '/api/editions/:number/live',
-    summary: 'Make an older edition live again, as a new edition',
-    answer: editionSchema,
   }),
 };

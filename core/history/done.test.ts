@@ -8,6 +8,8 @@ const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: str
   shopSetUp: [{ did: 'shopSetUp' }, 'Set the shop up'],
   visitModelChanged: [{ did: 'visitModelChanged' }, 'Changed what is taken for true of a visit'],
   settingsChanged: [{ did: 'settingsChanged' }, 'Changed the settings of the shop'],
+  takenBack: [{ did: 'takenBack', title }, 'Took back what was not live of “Harrier delta”'],
+  broughtBack: [{ did: 'broughtBack', title, edition: 4 }, 'Brought “Harrier delta” back from edition 4'],
   menuChanged: [{ did: 'menuChanged' }, 'Changed the menu'],
   legalPagesAdded: [{ did: 'legalPagesAdded', count: 3 }, 'Added 3 legal pages'],
   offerAdded: [{ did: 'offerAdded', name: 'Norrwind week' }, 'Made the offer “Norrwind week”'],

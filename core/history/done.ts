@@ -51,6 +51,8 @@ const catalogue = {
   shopSetUp: () => 'Set the shop up',
   settingsChanged: () => 'Changed the settings of the shop',
   menuChanged: () => 'Changed the menu',
+  takenBack: ({ title }: Titled) => `Took back what was not live of “${title}”`,
+  broughtBack: ({ title, edition }: Titled & { edition: number }) => `Brought “${title}” back from edition ${edition}`,
   examplesAdded: ({ count }: { count: number }) => `Added ${countWords(count, 'example product', 'example products')}`,
   examplesRemoved: ({ count }: { count: number }) =>
     `Removed ${countWords(count, 'example product', 'example products')}`,

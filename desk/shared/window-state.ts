@@ -13,6 +13,9 @@ export interface WindowState {
   /** the shop is shown as it will be at this moment (UTC); null for now */
   moment: string | null;
   setMoment: (moment: string | null) => void;
+  /** the shop is shown as another edition has it, or will have it: by number, or by the id of its plan; null for the working copy */
+  edition: { id: string; words: string } | null;
+  setEdition: (edition: { id: string; words: string } | null) => void;
   /** what is on screen is the shop itself */
   setTaken: (isTaken: boolean) => void;
 }
@@ -27,14 +30,18 @@ export const noWindow: WindowState = {
   setUnseen: () => undefined,
   moment: null,
   setMoment: () => undefined,
+  edition: null,
+  setEdition: () => undefined,
   setTaken: () => undefined,
 };
 
 export const WindowContext = createContext<WindowState>(noWindow);
 
-/** Where the shop window shows the shop, at a moment to come or now. */
-export const previewBase = (moment: string | null): string =>
-  moment === null ? '/preview' : `/preview/on/${moment.slice(0, 'yyyy-mm-ddThh:mm'.length)}Z`;
+/** Where the shop window shows the shop: as it is now, at a moment to come, or as an edition has it. */
+export const previewBase = (moment: string | null, edition: WindowState['edition'] = null): string => {
+  if (edition) return `/preview/edition/${edition.id}`;
+  return moment === null ? '/preview' : `/preview/on/${moment.slice(0, 'yyyy-mm-ddThh:mm'.length)}Z`;
+};
 
 /** No shop window beside this: it shows the shop itself. */
 export function useWindowTaken(): void {

@@ -34,6 +34,12 @@ export class ServedShop {
     this.app = makeApp({ ...this.parts, catalog, backups, restore: (zip) => this.#restore(zip) });
   }
 
+  /** Closes the folder and opens what stands there. Nobody is asked in between: it is one step for the thread that answers. */
+  reopen(): void {
+    this.catalog.close();
+    this.#open();
+  }
+
   async #restore(zip: string): Promise<BackupCard> {
     if (this.#isRestoring) throw new BackupError('Another backup is being brought back already.');
     this.#isRestoring = true;
@@ -52,9 +58,7 @@ export class ServedShop {
           throw new BackupError('This shop was set up meanwhile, so it was left as it is.');
       },
     });
-    // Nobody is asked in between: closing and opening are one step for the thread that answers.
-    this.catalog.close();
-    this.#open();
+    this.reopen();
     this.parts.restored?.(this.catalog);
     return card;
   }

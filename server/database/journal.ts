@@ -64,6 +64,9 @@ interface Step {
 type Watch = (done: number, total: number) => void;
 const WATCHED_EVERY = 500;
 
+/** The table of what is counted, and never taken back with a product. */
+const COUNTED = 'stock';
+
 /** Rows of a change up to which it is asked whether it changed anything at all. */
 const MOST_COMPARED = 1_000;
 
@@ -262,6 +265,32 @@ export class Journal {
     return [...rows.values()];
   }
 
+  /**
+   * Makes all rows of a subject what they were after a change; what is counted, such as stock, stays as it is now. Refused
+   * where something else is in the way, in plain words.
+   */
+  takeBackTo(subject: string, changeId: number, done: Done, actor: Actor): ChangeResult<void> {
+    const rows = this.db
+      .prepare(
+        `SELECT table_name AS tableName, row_key AS rowKey, before, after FROM journal
+         WHERE subject = ? AND change_id > ? ORDER BY seq DESC`,
+      )
+      .all(subject, changeId) as { tableName: string; rowKey: string; before: string | null; after: string | null }[];
+    const steps: Step[] = rows
+      .map(({ tableName, rowKey, before, after }) => ({
+        tableName,
+        rowKey,
+        key: JSON.parse(rowKey) as unknown[],
+        from: after,
+        to: before,
+      }))
+      // Pieces were sold and counted meanwhile; only with a variant that comes back, its stock does.
+      .filter(({ tableName, from, to }) => tableName !== COUNTED || (from === null && to !== null));
+    return this.#written({ done, kind: 'edit', of: null }, actor, steps, 'undo', () => {
+      for (const step of steps) this.#take(step, 'undo');
+    });
+  }
+
   #commit<T>(
     change: { done: Done; kind: ChangeRow['kind']; of: number | null },
     actor: Actor,
@@ -308,7 +337,6 @@ export class Journal {
     const target = this.db.prepare(`SELECT done FROM change WHERE id = ?`).get(targetId) as { done: string };
     const steps = this.#stepsOf(targetId, kind);
     const take = (isWatched: boolean) => {
-      this.db.pragma('defer_foreign_keys = ON');
       this.#refuseLaterChanges(targetId, kind, steps);
       steps.forEach((step, i) => {
         if (isWatched && i % WATCHED_EVERY === 0) watch?.(i, steps.length);
@@ -320,14 +348,29 @@ export class Journal {
       return this.history(1)[0]!;
     };
     const change = { done: JSON.parse(target.done) as Done, kind, of: targetId };
+    return this.#written(change, actor, steps, kind, take);
+  }
+
+  /** Commits steps; where something that they need is not there, says what that is. */
+  #written<T>(
+    change: { done: Done; kind: ChangeRow['kind']; of: number | null },
+    actor: Actor,
+    steps: readonly Step[],
+    kind: 'undo' | 'redo',
+    take: (isWatched: boolean) => T,
+  ): ChangeResult<T> {
+    const deferred = (isWatched: boolean) => {
+      this.db.pragma('defer_foreign_keys = ON');
+      return take(isWatched);
+    };
     try {
-      return this.#commit(change, actor, () => take(true));
+      return this.#commit(change, actor, () => deferred(true));
     } catch (error) {
       if (!isBroken(error, 'SQLITE_CONSTRAINT_FOREIGNKEY')) throw error;
     }
     // What is missing can only be seen while the rows stand there, so they are put back once more, and taken away.
     return this.#commit(change, actor, () => {
-      take(false);
+      deferred(false);
       throw new CannotUndoError(`${cannot[kind]}. ${missingLinks(this.db, steps).join(' ')}`);
     });
   }

@@ -41,5 +41,6 @@ export function serveFiles(catalog: Catalog): Router {
   serve('');
   serve('/preview');
   serve('/preview', '/on/:moment');
+  serve('/preview', '/edition/:edition');
   return router;
 }

@@ -32,6 +32,7 @@ const prefixes = {
   key: 'ak',
   columns: 'cs',
   chosenListing: 'cl',
+  planned: 'pl',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

@@ -2,8 +2,11 @@ import { EventEmitter } from 'node:events';
 import { join } from 'node:path';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Job } from '../../contract/bulk';
+import type { ShopDocument } from '../../core/model/document';
+import { newId } from '../shared/ids';
 import { openDatabase, type Db } from '../database/connection';
 import {
+  changeOfDocument,
   readUntouchedProducts,
   repeatEdition,
   writeEdition,
@@ -11,6 +14,8 @@ import {
   type WrittenDocument,
 } from '../store/editions';
 import { Journal, type Actor } from '../database/journal';
+import { putHeld } from '../store/held';
+import { deletePlanned, putPlanned, readPlanned, readPlannedDocuments, type PlannedRow } from '../store/planned';
 import { readAllStock } from '../store/products';
 import type { MessageQueue } from '../jobs/message-queue';
 import { isDiskFull } from '../folder/failure';
@@ -18,6 +23,7 @@ import { lockFolder } from '../folder/lock';
 import { finishRestore } from '../folder/restore';
 import { Jobs } from '../jobs/jobs';
 import { WriteLock } from '../jobs/write-lock';
+import { heldBack, type HeldBack } from './held-back';
 import { IndexCache } from './index-cache';
 import { LiveShop } from './live';
 import { serialise } from '../database/stored-form';
@@ -36,6 +42,9 @@ export interface CatalogEvent {
 /** Products of a large change that are taken up before requests are answered again. */
 const FOLLOWED_AT_ONCE = 100;
 
+/** After every moment. */
+const NEVER = '9999';
+
 /** From so many documents on, an edition is a large one. */
 const MANY = 1_000;
 
@@ -52,6 +61,8 @@ export class Catalog {
   readonly jobs: Jobs;
   readonly #keeper: IndexCache;
   readonly #unlock: () => void;
+  /** when the next planned edition goes live; undefined while that is not known */
+  #nextPlanned: string | undefined;
   readonly mediaFolder: string;
   readonly filesFolder: string;
 
@@ -128,6 +139,7 @@ export class Catalog {
     shop.take({ now: this.now });
     // While long work holds the database, it is noted at the next look.
     if (this.writes.isIdle) {
+      this.#tryTo(() => this.#putPlannedLive());
       this.#tryTo(() => this.live.noteAsked());
       this.#tryTo(() => this.counts.writeSome(this.now));
     }
@@ -171,23 +183,100 @@ export class Catalog {
     return { userId, at: this.clock().toISOString() };
   }
 
-  /** Makes the working copy the next edition, in one transaction. Answers its number. */
-  putLive(label: string, userId: string | null): number {
+  /** Changes that the seller keeps out of the next edition, and those that cannot go without them, each with what it waits for. */
+  get held(): ReadonlyMap<string, HeldBack> {
+    return heldBack(this);
+  }
+
+  /** Keeps changes out of the next edition, or lets them go on. They stay in the working copy. */
+  hold(keys: readonly DocumentKey[], isHeld: boolean): void {
+    putHeld(this.db, keys, isHeld);
+    this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
+  }
+
+  /** What would be in the next edition, and would go with it: all that changed, but what is held back. */
+  nextEdition(held = this.held): { put: WrittenDocument[]; gone: DocumentKey[] } {
     const put: WrittenDocument[] = [];
     const gone: DocumentKey[] = [];
     for (const ref of this.working.changed) {
+      if (held.has(ref)) continue;
       const document = this.working.document(ref);
       if (document) put.push({ ...document, ...serialise(document) });
       else gone.push(splitRef(ref));
     }
-    const number = writeEdition(this.db, { label, at: this.clock().toISOString(), userId }, put, gone);
+    return { put, gone };
+  }
+
+  /** Makes the working copy the next edition, but what is held back, in one transaction. Answers its number. */
+  putLive(label: string, userId: string | null, note = ''): number {
+    const { held } = this;
+    const { put, gone } = this.nextEdition(held);
+    const number = writeEdition(this.db, { label, note, at: this.clock().toISOString(), userId }, put, gone);
     this.working.compare(this.live.note(number, put, gone));
     // What was put live is what the working copy shows: a large edition is copied from there rather than read again.
     if (put.length >= MANY && put.length * 4 >= this.working.products.size)
-      this.live.copyFrom(this.working.shop, this.working.withheld);
+      this.live.copyFrom(this.working.shop, [...this.working.withheld, ...held.keys()]);
     else this.live.show(put, gone);
     this.#tellEdition(number);
     return number;
+  }
+
+  /** Makes what the next edition would hold go live by itself at a moment (ISO) to come. Answers its id. */
+  plan(at: string, label: string, note: string, userId: string | null): string {
+    const { put, gone } = this.nextEdition();
+    const id = newId('planned');
+    this.#nextPlanned = undefined;
+    putPlanned(this.db, { id, at, label, note, madeAt: this.clock().toISOString(), userId }, put, gone);
+    this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
+    return id;
+  }
+
+  /** Calls a planned edition off: what it holds goes on with the next one. Answers whether there was one. */
+  callOff(id: string): boolean {
+    const wasThere = deletePlanned(this.db, id);
+    this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
+    return wasThere;
+  }
+
+  /**
+   * What a planned edition would put live now. What went live since it was planned, in a newer state, stays: an edition of
+   * then does not take back what was decided later.
+   */
+  plannedContent({ id, changeId }: PlannedRow): { put: WrittenDocument[]; gone: DocumentKey[] } {
+    const put: WrittenDocument[] = [];
+    const gone: DocumentKey[] = [];
+    for (const { kind, key, body } of readPlannedDocuments(this.db, id)) {
+      if ((changeOfDocument(this.db, { kind, key }) ?? 0) > changeId) continue;
+      if (body === undefined) gone.push({ kind, key });
+      else {
+        const document = { kind, key, body } as ShopDocument;
+        put.push({ ...document, ...serialise(document) });
+      }
+    }
+    return { put, gone };
+  }
+
+  /** Puts the planned editions live whose moment has come. */
+  #putPlannedLive(): void {
+    const now = this.clock().toISOString();
+    // Asked with every request.
+    this.#nextPlanned ??= readPlanned(this.db)[0]?.at ?? NEVER;
+    if (this.#nextPlanned > now) return;
+    this.#nextPlanned = undefined;
+    for (const planned of readPlanned(this.db)) {
+      if (planned.at > now) return;
+      const { put, gone } = this.plannedContent(planned);
+      const { label, note, userId, changeId } = planned;
+      const number = this.db
+        .transaction(() => {
+          deletePlanned(this.db, planned.id);
+          return writeEdition(this.db, { label, note, at: now, userId, changeId }, put, gone);
+        })
+        .immediate();
+      this.live.show(put, gone);
+      this.working.compare(this.live.note(number, put, gone));
+      this.#tellEdition(number);
+    }
   }
 
   /** Makes the content of an older edition live again, as a new edition. The working copy stays as it is. */

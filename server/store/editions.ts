@@ -7,6 +7,7 @@ import { notePublished } from './redirects';
 export interface EditionRow {
   number: number;
   label: string;
+  note: string;
   at: string;
   userName: string | null;
   ofEdition: number | null;
@@ -36,13 +37,15 @@ export function latestEdition(db: Db): number {
   return (db.prepare(`SELECT max(number) FROM edition`).pluck().get() as number | null) ?? 0;
 }
 
-export function listEditions(db: Db, limit: number): EditionRow[] {
+/** Editions, newest first: at most `limit`, from the number `upTo` on where that is told. */
+export function listEditions(db: Db, limit: number, upTo = Number.MAX_SAFE_INTEGER): EditionRow[] {
   return db
     .prepare(
-      `SELECT number, label, at, user.name AS userName, of_edition AS ofEdition
-       FROM edition LEFT JOIN user ON user.id = user_id ORDER BY number DESC LIMIT ?`,
+      `SELECT number, label, note, at, user.name AS userName, of_edition AS ofEdition
+       FROM edition LEFT JOIN user ON user.id = user_id WHERE number <= ?
+       ORDER BY number DESC LIMIT ?`,
     )
-    .all(limit) as EditionRow[];
+    .all(upTo, limit) as EditionRow[];
 }
 
 /** The documents of the newest edition with their hashes. */
@@ -91,25 +94,46 @@ export function readUntouchedProducts(db: Db): Set<string> {
 
 interface NewEdition {
   label: string;
+  note?: string;
   at: string;
   userId: string | null;
+  /** the change up to which it holds the working copy; the latest where it is not told */
+  changeId?: number;
 }
 
-function insertEdition(db: Db, number: number, { label, at, userId }: NewEdition, ofEdition: number | null): void {
+function insertEdition(
+  db: Db,
+  number: number,
+  { label, note = '', at, userId, changeId }: NewEdition,
+  ofEdition: number | null,
+): number {
+  const upTo = changeId ?? (db.prepare(`SELECT ifnull(max(id), 0) FROM change`).pluck().get() as number);
   db.prepare(
-    `INSERT INTO edition (number, label, at, user_id, of_edition, change_id)
-     VALUES (?, ?, ?, ?, ?, (SELECT ifnull(max(id), 0) FROM change))`,
-  ).run(number, label, at, userId, ofEdition);
+    `INSERT INTO edition (number, label, note, at, user_id, of_edition, change_id) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+  ).run(number, label, note, at, userId, ofEdition, upTo);
+  return upTo;
 }
 
-/** Puts documents into the edition `number`, in place of those that stand there under the same key, and takes some out. */
-function writeSpans(db: Db, number: number, put: Iterable<DocumentRef>, gone: Iterable<DocumentKey>): void {
+/**
+ * Puts documents into the edition `number`, in place of those that stand there under the same key, and takes some out.
+ * `changeOf`: the change after which the working copy was as a document says; null where that is not known.
+ */
+function writeSpans(
+  db: Db,
+  number: number,
+  put: Iterable<DocumentRef>,
+  gone: Iterable<DocumentKey>,
+  changeOf: (document: DocumentRef) => number | null,
+): void {
   const close = db.prepare(`UPDATE edition_span SET until = ? WHERE kind = ? AND key = ? AND until IS NULL`);
-  const open = db.prepare(`INSERT INTO edition_span (kind, key, since, until, hash) VALUES (?, ?, ?, NULL, ?)`);
+  const open = db.prepare(
+    `INSERT INTO edition_span (kind, key, since, until, hash, change_id) VALUES (?, ?, ?, NULL, ?, ?)`,
+  );
   for (const { kind, key } of gone) close.run(number, kind, key);
-  for (const { kind, key, hash } of put) {
+  for (const document of put) {
+    const { kind, key, hash } = document;
     close.run(number, kind, key);
-    open.run(kind, key, number, hash);
+    open.run(kind, key, number, hash, changeOf(document));
   }
 }
 
@@ -128,11 +152,11 @@ export function writeEdition(
   return db
     .transaction(() => {
       const number = latestEdition(db) + 1;
-      insertEdition(db, number, edition, null);
+      const changeId = insertEdition(db, number, edition, null);
       const store = db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`);
       // In the order in which the table keeps them, many are stored much more quickly.
       for (const { hash, kind, text } of put.toSorted(byHash)) store.run(hash, kind, text);
-      writeSpans(db, number, put, gone);
+      writeSpans(db, number, put, gone, () => changeId);
       notePrices(db, edition.at, productsAmong(put));
       notePublished(db, put);
       return number;
@@ -147,8 +171,8 @@ export interface EditionStep {
   gone: DocumentKey[];
 }
 
-/** Makes the content of an older edition the newest edition. Answers what that changed. */
-export function repeatEdition(db: Db, edition: NewEdition, old: number): EditionStep {
+/** What an older edition holds otherwise than the newest one, and what only the newest one holds. */
+function differenceTo(db: Db, old: number): { put: HashedDocument[]; gone: DocumentKey[] } {
   const put = db.prepare(
     `SELECT older.kind, key, older.hash, body FROM edition_span AS older JOIN document USING (hash)
      WHERE since <= :old AND until > :old AND NOT EXISTS (
@@ -161,20 +185,58 @@ export function repeatEdition(db: Db, edition: NewEdition, old: number): Edition
        SELECT 1 FROM edition_span AS older
        WHERE older.kind = now.kind AND older.key = now.key AND older.since <= :old AND older.until > :old)`,
   );
+  return { put: (put.all({ old }) as DocumentRow[]).map(fromRow), gone: gone.all({ old }) as DocumentKey[] };
+}
+
+/** The same as what is put in and taken out, for a shop that is to be as an older edition was. */
+export function readEditionChanges(db: Db, old: number): (DocumentKey & { body: ShopDocument['body'] | undefined })[] {
+  const { put, gone } = differenceTo(db, old);
+  return [...put, ...gone.map((each) => ({ ...each, body: undefined }))];
+}
+
+export function editEdition(db: Db, number: number, { label, note }: { label?: string; note?: string }): void {
+  db.prepare(`UPDATE edition SET label = ifnull(?, label), note = ifnull(?, note) WHERE number = ?`).run(
+    label ?? null,
+    note ?? null,
+    number,
+  );
+}
+
+/** Makes the content of an older edition the newest edition. Answers what that changed. */
+export function repeatEdition(db: Db, edition: NewEdition, old: number): EditionStep {
   return db
     .transaction(() => {
       const number = latestEdition(db) + 1;
-      const changes = {
-        put: (put.all({ old }) as DocumentRow[]).map(fromRow),
-        gone: gone.all({ old }) as DocumentKey[],
-      };
+      const changes = differenceTo(db, old);
       insertEdition(db, number, edition, old);
-      writeSpans(db, number, changes.put, changes.gone);
+      const ofSame = db.prepare(`SELECT max(change_id) FROM edition_span WHERE kind = ? AND key = ? AND hash = ?`);
+      writeSpans(
+        db,
+        number,
+        changes.put,
+        changes.gone,
+        ({ kind, key, hash }) => ofSame.pluck().get(kind, key, hash) as number | null,
+      );
       notePrices(db, edition.at, productsAmong(changes.put));
       notePublished(db, changes.put);
       return { number, ...changes };
     })
     .immediate();
+}
+
+/**
+ * The change after which the working copy was as one edition has a document, the newest one where none is told: undefined
+ * where that edition has no such document, null where it is not known, as in very old editions.
+ */
+export function changeOfDocument(db: Db, { kind, key }: DocumentKey, edition?: number): number | null | undefined {
+  return db
+    .prepare(
+      edition === undefined
+        ? `SELECT change_id FROM edition_span WHERE kind = ? AND key = ? AND until IS NULL`
+        : `SELECT change_id FROM edition_span WHERE kind = ? AND key = ? AND since <= ? AND ifnull(until, 1e18) > ?`,
+    )
+    .pluck()
+    .get(...(edition === undefined ? [kind, key] : [kind, key, edition, edition])) as number | null | undefined;
 }
 
 /** Since when (ISO) each document of the newest edition has stood there as it is, by kind and key. */

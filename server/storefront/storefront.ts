@@ -10,6 +10,7 @@ import { groupPath } from '../../core/shop/open-groups';
 import type { Shop } from '../../core/shop/shop';
 import { linkView } from '../../core/storefront/pages/targets';
 import type { ShopData } from '../../shop/data';
+import { shopOfEdition } from '../state/edition-shop';
 import { countedWords, isRobot } from '../state/shopper-counts';
 import { cardOf } from '../../shop/made-card';
 import { renderShop, type ShopAssets } from '../../shop/render';
@@ -29,8 +30,20 @@ export interface StorefrontParts {
   originNow: () => string;
 }
 
-/** Where the working copy is shown, and where it is shown as it will be at a moment to come. */
-const PREVIEWS = ['/preview', '/preview/on/:moment'];
+/** Where the working copy is shown, where it is shown as it will be at a moment to come, and where another edition is. */
+const PREVIEWS = ['/preview', '/preview/on/:moment', '/preview/edition/:edition'];
+
+/** What an address of the preview may say beside the page. */
+interface Looked {
+  [part: string]: unknown;
+  moment?: string;
+  edition?: string;
+}
+
+const rootOf = ({ moment, edition }: Looked): string => {
+  if (edition !== undefined) return `/preview/edition/${edition}`;
+  return moment === undefined ? '/preview' : `/preview/on/${moment}`;
+};
 
 /** Which shop a request sees, and whether it is the working copy. */
 interface Seen {
@@ -38,21 +51,24 @@ interface Seen {
   isPreview: boolean;
 }
 
-/** The shop that an address of the preview shows: as it is now, or as it will be at a moment. */
-function previewed({ working }: Catalog, moment: string | undefined, response: Response): Seen {
+/** The shop that an address of the preview shows: as it is now, as it will be at a moment, or as an edition has it. */
+function previewed(catalog: Catalog, { moment, edition }: Looked, response: Response): Seen {
+  const { working } = catalog;
   const { locale } = spokenIn(response);
+  if (edition !== undefined)
+    return { shop: shopOfEdition(catalog, edition).main.inLanguage(locale, true), isPreview: true };
   if (moment === undefined) return { shop: working.shop.inLanguage(locale, true), isPreview: true };
   const at = Date.parse(moment);
   if (Number.isNaN(at)) throw notFound(refusals.nothingHere);
   return { shop: working.later(Math.floor(at / 1_000)).inLanguage(locale, true), isPreview: true };
 }
 
-function wantsJson(request: Request): boolean {
+function wantsJson(request: Pick<Request, 'accepts'>): boolean {
   return request.accepts(['text/html', 'application/json']) === 'application/json';
 }
 
 /** The address without what stands before it; a part that cannot be read as a path is left as it is. */
-function requestOf(request: Request, root: string, origin: string, isPreview = false): PageRequest {
+function requestOf<P>(request: Request<P>, root: string, origin: string, isPreview = false): PageRequest {
   const { locale } = spokenIn(request.res!);
   const base = locale === undefined ? root : `${root}/${locale}`;
   const rest = request.originalUrl.slice(base.length);
@@ -86,7 +102,7 @@ function leadOf(shop: Shop, { path, query }: PageRequest): string | undefined {
 }
 
 /** The words of the search that a page was opened from. */
-function searchBefore(request: Request, base: string): string | undefined {
+function searchBefore(request: Pick<Request, 'get'>, base: string): string | undefined {
   const from = request.get('referer');
   if (from === undefined || !URL.canParse(from)) return undefined;
   const { pathname, searchParams } = new URL(from);
@@ -97,7 +113,7 @@ function searchBefore(request: Request, base: string): string | undefined {
 function noteLookedFor(
   { counts, now, clock }: Catalog,
   shop: Shop,
-  request: Request,
+  request: Pick<Request, 'get'>,
   { path, query, base }: PageRequest,
   { status, data: { page } }: { status: number; data: ShopData },
 ): void {
@@ -119,11 +135,10 @@ const pageSources = (catalog: Catalog, shop: Shop, isPreview: boolean) => ({
   showsDrafts: isPreview,
 });
 
-function send(parts: StorefrontParts, seen: Seen, request: Request, response: Response): void {
+function send<P extends Looked>(parts: StorefrontParts, seen: Seen, request: Request<P>, response: Response): void {
   const { catalog, assets, originNow } = parts;
   const { shop, isPreview } = seen;
-  const moment = (request.params as { moment?: string }).moment;
-  const root = isPreview ? (moment === undefined ? '/preview' : `/preview/on/${moment}`) : '';
+  const root = isPreview ? rootOf(request.params) : '';
   const asked = requestOf(request, root, originNow(), isPreview);
   const { base } = asked;
   const search = asked.url.includes('?') ? asked.url.slice(asked.url.indexOf('?')) : '';
@@ -150,8 +165,8 @@ export function storefront(parts: StorefrontParts): Router {
   router.get(
     PREVIEWS.map((base) => `${base}/suggest`),
     signedIn,
-    ({ query, params }: Request<{ moment?: string }>, response) => {
-      const { shop } = previewed(parts.catalog, params.moment, response);
+    ({ query, params }: Request<Looked>, response) => {
+      const { shop } = previewed(parts.catalog, params, response);
       response.set('Cache-Control', 'no-store');
       response.json(suggest(shop, String(query.q ?? '').slice(0, 400), shop.now));
     },
@@ -159,8 +174,8 @@ export function storefront(parts: StorefrontParts): Router {
   router.get(
     PREVIEWS.flatMap((base) => [base, ...paths.map((path) => base + path)]),
     signedIn,
-    (request: Request<{ moment?: string }>, response) =>
-      send(parts, previewed(parts.catalog, request.params.moment, response), request, response),
+    (request: Request<Looked>, response) =>
+      send(parts, previewed(parts.catalog, request.params, response), request, response),
   );
   router.get(paths, (request, response) =>
     send(parts, { shop: liveShopOf(parts.catalog, response), isPreview: false }, request, response),

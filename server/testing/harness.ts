@@ -29,6 +29,8 @@ export interface Harness {
   raw: (path: string, init?: RequestInit) => Promise<Response>;
   cookie: string;
   token: string;
+  /** as after a stop and a start; what is asked from then on goes to the new catalog */
+  restart: () => void;
   close: () => Promise<void>;
 }
 
@@ -80,6 +82,10 @@ export async function startServer(
       const text = await response.text();
       const isJson = response.headers.get('content-type')?.includes('json');
       return { status: response.status, headers: response.headers, body: (isJson ? JSON.parse(text) : text) as T };
+    },
+    restart: () => {
+      shop.reopen();
+      shop.app.locals.checkAnswer = checkAnswer;
     },
     close: async () => {
       server.closeAllConnections();

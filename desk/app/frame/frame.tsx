@@ -14,7 +14,7 @@ import { useUndo } from '../../data/session';
 import { ShelfEdge } from './shelf-edge';
 import { ShopWindow } from './shop-window';
 import { Tray } from './tray';
-import { WindowContext } from '../../shared/window-state';
+import { WindowContext, type WindowState } from '../../shared/window-state';
 
 const FeaturedOrder = lazy(async () => ({
   default: (await import('../../features/bulk/featured-order')).FeaturedOrder,
@@ -68,10 +68,11 @@ export function Frame() {
   const [note, setNote] = useState<string | null>(null);
   const [unseen, setUnseen] = useState<string | null>(null);
   const [moment, setMoment] = useState<string | null>(null);
+  const [edition, setEdition] = useState<WindowState['edition']>(null);
   const [isTaken, setTaken] = useState(false);
   const windowState = useMemo(
-    () => ({ path, setPath, note, setNote, unseen, setUnseen, moment, setMoment, setTaken }),
-    [path, note, unseen, moment],
+    () => ({ path, setPath, note, setNote, unseen, setUnseen, moment, setMoment, edition, setEdition, setTaken }),
+    [path, note, unseen, moment, edition],
   );
   const areDragged = useGoodsAreDragged();
   useLiveUpdates();

@@ -22,10 +22,10 @@ interface Props {
 
 /** The real storefront beside the work, from the working copy, as wide as a desk or a phone. */
 export function ShopWindow({ putAway, isAlone = false }: Props) {
-  const { path, note, unseen, moment, setMoment } = useContext(WindowContext);
+  const { path, note, unseen, moment, setMoment, edition, setEdition } = useContext(WindowContext);
   const { changes = 0, timeZone = 'UTC' } = useStatus().data ?? {};
   const [isDayOpen, setDayOpen] = useState(false);
-  const address = previewBase(moment) + path;
+  const address = previewBase(moment, edition) + path;
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
   const [paneWidth, setPaneWidth] = useState(() => stored('dispona.window', LIMITS.usual));
@@ -161,6 +161,16 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
             }}
           />
         </Suspense>
+      )}
+      {edition && (
+        <p role="status" className="mx-3 mb-2 flex items-center gap-2 rounded-lg bg-sky px-3 py-1.5 text-sky-ink">
+          <span className="min-w-0 flex-1 truncate" title={edition.words}>
+            {edition.words}
+          </span>
+          <button type="button" onClick={() => setEdition(null)} className="shrink-0 font-semibold hover:underline">
+            Back to the work
+          </button>
+        </p>
       )}
       {unseen && (
         <p role="status" className="mx-3 mb-2 rounded-lg bg-marigold-soft px-3 py-1.5 font-semibold text-marigold-ink">

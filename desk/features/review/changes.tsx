@@ -1,201 +1,127 @@
-import clsx from 'clsx';
-import { Link } from 'react-router';
-import type { AnswerOf } from '../../../contract/route';
-import type { deskRoutes } from '../../../contract/desk';
-import { Thumb } from '../../shared/ui/thumb';
+import { Undo2 } from 'lucide-react';
+import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { changeGroups, partsOfChange, type ChangeGroup } from '../../../core/publishing/change-groups';
+import type { FieldChange } from '../../../core/publishing/changes';
+import { useEditionWrites, type Review, type ReviewedChange } from '../../data/review';
+import { Button } from '../../shared/ui/button';
+import { takesText } from '../../shared/autosave/cursor';
+import { ChangeRow, Sheet } from './change-row';
+import { Places } from './places';
 
-type Review = AnswerOf<typeof deskRoutes.review>;
-type Change = Review['changes'][number];
-type Place = Review['places'][number];
-
-const kindWords: Record<Change['kind'], string> = {
-  product: 'product',
-  category: 'category',
-  collection: 'collection',
-  brand: 'brand',
-  tag: 'tag',
-  specSheet: 'spec sheet',
-  page: 'page',
-  offer: 'offer',
-  embed: 'goods on another site',
-  feed: 'feed',
-  menu: 'menu',
-  settings: 'settings',
-  redirect: 'forwarding address',
-  forward: 'forwarding address',
-  chosenListing: 'listing for search engines',
-  wording: 'translation',
-  wordingDraft: 'draft of a translation',
-};
-
-const addresses: Partial<Record<Change['kind'], (key: string) => string>> = {
-  product: (key) => `/goods/${key}`,
-  collection: (key) => `/groups/${key}`,
-  page: (key) => `/shopfront?page=${key}`,
-  menu: () => '/shopfront',
-  category: () => '/groups',
-  offer: (key) => `/prices/${key}`,
-  embed: (key) => `/shopfront?view=elsewhere&embed=${key}`,
-  feed: (key) => `/exchange?part=channels&feed=${key}`,
-  wording: (key) => `/words?at=${encodeURIComponent(key)}`,
-  forward: () => '/words?part=forwards',
-  chosenListing: () => '/words?part=engines',
-};
-
-const isPrice = (label: string) => label.startsWith('Price');
-
-function Sheet({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
-  return (
-    <section className="sheet">
-      <h2 className="border-b border-hair px-3.5 py-2.5 font-display text-[15px] font-bold">
-        {title} <span className="ml-1 font-sans text-xs font-semibold text-ink-2">{note}</span>
-      </h2>
-      <ul>{children}</ul>
-    </section>
-  );
-}
-
-function Head({ change }: { change: Change }) {
-  const to = addresses[change.kind]?.(change.key);
-  return (
-    <span className="flex w-56 shrink-0 items-center gap-2.5">
-      {change.kind === 'product' && <Thumb src={change.thumbnail} className="size-8" />}
-      <span className="min-w-0">
-        {to && change.what !== 'gone' ? (
-          <Link to={to} className="block truncate font-semibold hover:underline" title={change.title}>
-            {change.title}
-          </Link>
-        ) : (
-          <span className="block truncate font-semibold">{change.title}</span>
-        )}
-        {change.kind !== 'product' && <span className="text-xs text-ink-2">{kindWords[change.kind]}</span>}
-      </span>
-    </span>
-  );
-}
-
-function Field({ label, before, after, showLabel }: Change['fields'][number] & { showLabel: boolean }) {
-  return (
-    <p className="min-w-0 break-words">
-      {showLabel && <span className="text-ink-2">{label}: </span>}
-      {before && before !== 'as before' && <s className="mr-2 text-ink-2">{before}</s>}
-      <strong className="font-semibold">{after || <span className="text-rose">nothing</span>}</strong>
-    </p>
-  );
-}
-
-const row = 'flex items-start gap-4 border-b border-hair px-3.5 py-2 last:border-0';
-
-function Prices({ changes }: { changes: Change[] }) {
-  if (changes.length === 0) return null;
-  return (
-    <Sheet title="Prices" note={`of ${changes.length} ${changes.length === 1 ? 'product' : 'products'}`}>
-      {changes.map((change) => (
-        <li key={change.key} className={row}>
-          <Head change={change} />
-          <div className="flex min-w-0 flex-1 flex-col gap-0.5 pt-1">
-            {change.fields
-              .filter(({ label }) => isPrice(label))
-              .map((field) => (
-                <Field
-                  key={field.label}
-                  {...field}
-                  label={field.label.replace(/^Price /, '')}
-                  showLabel={field.label !== 'Price'}
-                />
-              ))}
-          </div>
-        </li>
-      ))}
-    </Sheet>
-  );
-}
-
-function Strip({ goods, mark }: { goods: Place['shown']; mark: (id: string) => 'joined' | 'left' | undefined }) {
-  return goods.map((good) => {
-    const how = mark(good.id);
-    return (
-      <span
-        key={`${good.id} ${how}`}
-        title={good.title}
-        className={clsx(
-          'rounded-[9px]',
-          how === 'joined' && 'ring-2 ring-petrol',
-          how === 'left' && 'opacity-50 outline-2 outline-dashed outline-rose',
-        )}
-      >
-        <Thumb src={good.thumbnail} alt={good.title} className="size-8" />
-      </span>
-    );
+/** Each group with what is told there, in the order of their weight; those with nothing left out. */
+export function grouped<C extends Omit<ReviewedChange, 'held'>>(changes: readonly C[]) {
+  const groups = new Map<ChangeGroup, { change: C; fields: FieldChange[] }[]>();
+  for (const change of changes)
+    for (const { group, fields } of partsOfChange(change))
+      groups.set(group, [...(groups.get(group) ?? []), { change, fields }]);
+  return (Object.keys(changeGroups) as ChangeGroup[]).flatMap((group) => {
+    const rows = groups.get(group);
+    return rows ? [{ group, rows }] : [];
   });
 }
 
-function Places({ places }: { places: Place[] }) {
-  if (places.length === 0) return null;
+type Shown = ChangeGroup | 'all' | 'held' | 'places';
+
+function Filter({ isOn, choose, children }: { isOn: boolean; choose: () => void; children: ReactNode }) {
   return (
-    <Sheet title="Who appears where" note={`${places.length} ${places.length === 1 ? 'place' : 'places'}`}>
-      {places.map((place) => {
-        const joined = new Set(place.joined.map(({ id }) => id));
-        return (
-          <li key={`${place.kind} ${place.id}`} className={row}>
-            <span className="w-40 shrink-0">
-              <span className="block truncate font-semibold">{place.page ?? place.title}</span>
-              <span className="text-xs text-ink-2">{place.page ? place.title : place.kind}</span>
-            </span>
-            <span className="flex min-w-0 flex-1 flex-wrap items-center gap-1.5">
-              <Strip
-                goods={place.kind === 'section' ? place.shown : place.joined}
-                mark={(id) => (joined.has(id) ? 'joined' : undefined)}
-              />
-              <Strip goods={place.left} mark={() => 'left'} />
-              {place.reordered && place.joinedCount + place.leftCount === 0 && (
-                <span className="text-ink-2">in another order</span>
-              )}
-            </span>
-            <span className="shrink-0 pt-1 font-semibold">
-              {place.joinedCount > 0 && <span className="text-petrol">+{place.joinedCount}</span>}{' '}
-              {place.leftCount > 0 && <span className="text-rose">−{place.leftCount}</span>}
-            </span>
-          </li>
-        );
-      })}
-    </Sheet>
+    <button
+      type="button"
+      aria-pressed={isOn}
+      onClick={choose}
+      className="rounded-lg bg-sunk px-2.5 py-1 text-[13px] font-medium text-ink-2 hover:text-ink aria-pressed:bg-slate aria-pressed:text-sheet"
+    >
+      {children}
+    </button>
   );
 }
 
-function Rest({ changes }: { changes: Change[] }) {
-  if (changes.length === 0) return null;
-  return (
-    <Sheet title="New, changed and gone" note={String(changes.length)}>
-      {changes.map((change) => (
-        <li key={`${change.kind} ${change.key}`} className={row}>
-          <Head change={change} />
-          <div className="flex min-w-0 flex-1 flex-col gap-0.5 pt-1">
-            {change.what === 'new' && <span className="font-semibold text-petrol">new</span>}
-            {change.what === 'gone' && <span className="font-semibold text-rose">gone</span>}
-            {change.fields
-              .filter(({ label }) => change.kind !== 'product' || !isPrice(label))
-              .map((field) => (
-                <Field key={field.label} {...field} showLabel />
-              ))}
-          </div>
-        </li>
-      ))}
-    </Sheet>
-  );
+/** The rows of a list by up and down; what is chosen is opened, held back or taken back by a key. */
+function useRowKeys(act: (ref: string, key: 'hold' | 'back') => void) {
+  const list = useRef<HTMLDivElement>(null);
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (takesText(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+    const rows = [...(list.current?.querySelectorAll<HTMLElement>('[data-change]') ?? [])];
+    const at = rows.findIndex((row) => row.contains(document.activeElement));
+    const row = rows[at];
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step) rows[Math.max(0, Math.min(rows.length - 1, at + step))]?.focus();
+    else if (event.key === 'Enter' && row === event.target) row.querySelector<HTMLElement>('[data-opens]')?.click();
+    else if (event.key === 'b' && row) act(row.dataset.change!, 'hold');
+    else if (event.key === 'Backspace' && row) act(row.dataset.change!, 'back');
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return { list, onKeyDown };
 }
 
-/** What shoppers will notice, sorted by what matters most: prices, who stands where, the rest. */
+/** What shoppers will notice, grouped by what it does to the shop; each can be held back, or taken back alone. */
 export function Changes({ changes, places }: Pick<Review, 'changes' | 'places'>) {
-  const priced = changes.filter(({ fields }) => fields.some(({ label }) => isPrice(label)));
-  const rest = changes.filter(
-    ({ what, fields }) => what !== 'changed' || fields.length === 0 || fields.some(({ label }) => !isPrice(label)),
-  );
+  const [shown, setShown] = useState<Shown>('all');
+  const { hold, takeBack } = useEditionWrites();
+  const heldBack = changes.filter(({ held }) => held !== null);
+  const all = grouped(shown === 'held' ? heldBack : changes);
+  const act = (ref: string, what: 'hold' | 'back') => {
+    const change = changes.find(({ kind, key }) => `${kind}:${key}` === ref);
+    if (!change) return;
+    const { kind, key, held } = change;
+    if (what === 'back') {
+      if (change.what !== 'new') takeBack.mutate({ kind, key });
+    } else if (held === null || held.by === 'hand') hold.mutate({ changes: [{ kind, key }], held: held === null });
+  };
+  const { list, onKeyDown } = useRowKeys(act);
+  const filters: { key: Shown; words: string; count: number }[] = [
+    ...grouped(changes).map(({ group, rows }) => ({ key: group, words: changeGroups[group], count: rows.length })),
+    ...(places.length > 0 ? [{ key: 'places' as const, words: 'Who appears where', count: places.length }] : []),
+    ...(heldBack.length > 0 ? [{ key: 'held' as const, words: 'Held back', count: heldBack.length }] : []),
+  ];
+  const isShown = (group: Shown) => shown === 'all' || shown === 'held' || shown === group;
   return (
     <div className="flex flex-col gap-3">
-      <Prices changes={priced} />
-      <Places places={places} />
-      <Rest changes={rest} />
+      {filters.length > 1 && (
+        <div role="group" aria-label="What is shown" className="flex flex-wrap items-center gap-1.5">
+          <Filter isOn={shown === 'all'} choose={() => setShown('all')}>
+            All
+          </Filter>
+          {filters.map(({ key, words, count }) => (
+            <Filter key={key} isOn={shown === key} choose={() => setShown(shown === key ? 'all' : key)}>
+              {words} {count}
+            </Filter>
+          ))}
+          <span className="ml-auto text-xs text-ink-2 max-md:hidden">
+            ↑ ↓ go through, Enter opens, B holds back, Backspace takes back
+          </span>
+        </div>
+      )}
+      {/* eslint-disable-next-line jsx-a11y/no-static-element-interactions -- each row is reached and has buttons of its own; the keys are a shorter way */}
+      <div ref={list} onKeyDown={onKeyDown} className="flex flex-col gap-3">
+        {all
+          .filter(({ group }) => isShown(group))
+          .map(({ group, rows }) => (
+            <Sheet key={group} title={changeGroups[group]} note={String(rows.length)}>
+              {rows.map(({ change, fields }) => (
+                <ChangeRow key={`${change.kind} ${change.key}`} change={change} fields={fields} held={change.held}>
+                  {(change.held === null || change.held.by === 'hand') && (
+                    <Button look="bare" onClick={() => act(`${change.kind}:${change.key}`, 'hold')}>
+                      {change.held ? 'Let go on' : 'Hold back'}
+                    </Button>
+                  )}
+                  {change.what !== 'new' && (
+                    <Button
+                      look="bare"
+                      aria-label={`Take back “${change.title}”`}
+                      title="Take back: the working copy is as live again"
+                      onClick={() => act(`${change.kind}:${change.key}`, 'back')}
+                    >
+                      <Undo2 size={15} aria-hidden="true" />
+                    </Button>
+                  )}
+                </ChangeRow>
+              ))}
+            </Sheet>
+          ))}
+        {(shown === 'all' || shown === 'places') && <Places places={places} />}
+      </div>
     </div>
   );
 }

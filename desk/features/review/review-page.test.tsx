@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { addProduct, startServer } from '../../../server/testing/harness';
 import { draw } from '../../testing/desk';
@@ -43,4 +43,52 @@ test('going back asks first, and makes the older edition live again', async () =
   const dialog = await screen.findByRole('dialog');
   await userEvent.click(within(dialog).getAllByRole('button').at(-1)!);
   await waitFor(() => expect(server().catalog.live.shop.products.get(harrier)!.title).toBe('Harrier delta'));
+});
+
+test('a change is held back by a key, stays out, and is let go on by its button', async () => {
+  await rename('Harrier delta 2');
+  draw(<ReviewPage />);
+  const row = (await screen.findByText('Harrier delta 2', { selector: 'a' })).closest('li')!;
+  row.focus();
+  await userEvent.keyboard('b');
+  expect(await within(row).findByText('Held back')).toBeTruthy();
+  expect(await screen.findByText('1 change held back')).toBeTruthy();
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Put 0 changes live' }).disabled).toBe(true);
+  await userEvent.click(await within(row).findByRole('button', { name: 'Let go on' }));
+  expect(await screen.findByRole('button', { name: 'Put 1 change live' })).toBeTruthy();
+});
+
+test('one change is taken back alone', async () => {
+  draw(<ReviewPage />);
+  await userEvent.click(await screen.findByRole('button', { name: 'Take back “Harrier delta 2”' }));
+  expect(await screen.findByText('Shoppers see everything you have')).toBeTruthy();
+  expect(server().catalog.working.products.get(harrier)!.title).toBe('Harrier delta');
+});
+
+test('an edition is planned for later, tells what it holds, and is called off', async () => {
+  await rename('Harrier of May');
+  const { client } = draw(<ReviewPage />);
+  await userEvent.click(await screen.findByRole('button', { name: 'Later …' }));
+  const dialog = await screen.findByRole('dialog');
+  fireEvent.change(within(dialog).getByLabelText('Goes live'), { target: { value: '2020-05-08T06:00' } });
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Plan it' }));
+  expect(await within(dialog).findByText('Choose a moment that is still to come.')).toBeTruthy();
+  fireEvent.change(within(dialog).getByLabelText('Goes live'), { target: { value: '2099-05-08T06:00' } });
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Plan it' }));
+  const editions = screen.getByRole('complementary', { name: 'Editions' });
+
+  expect(await within(editions).findByText(/1 change · Kim/)).toBeTruthy();
+  await rename('Harrier of June');
+  await client.invalidateQueries();
+  expect(await within(editions).findByText(/Changed again since.*Harrier of June/)).toBeTruthy();
+  await userEvent.click(within(editions).getByRole('button', { name: 'Call it off' }));
+  expect(await screen.findByRole('button', { name: 'Put 1 change live' })).toBeTruthy();
+});
+
+test('editions are compared, named, and one thing of an old one is brought back', async () => {
+  await server().call('POST', '/api/editions', { label: 'June' });
+  draw(<ReviewPage />, '/review?from=1');
+  expect(await screen.findByRole('heading', { name: 'Compare editions' })).toBeTruthy();
+  await userEvent.click(await screen.findByRole('button', { name: 'Bring “Harrier of June” back from edition 1' }));
+  await waitFor(() => expect(server().catalog.working.products.get(harrier)!.title).toBe('Harrier delta'));
 });

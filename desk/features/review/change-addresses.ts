@@ -1,0 +1,43 @@
+import type { ReviewedChange } from '../../data/review';
+
+type Kind = ReviewedChange['kind'];
+
+/** What a change is of, in words. */
+export const kindWords: Record<Kind, string> = {
+  product: 'product',
+  category: 'category',
+  collection: 'collection',
+  brand: 'brand',
+  tag: 'tag',
+  specSheet: 'spec sheet',
+  page: 'page',
+  offer: 'offer',
+  embed: 'goods on another site',
+  feed: 'feed',
+  menu: 'menu',
+  settings: 'settings',
+  redirect: 'forwarding address',
+  forward: 'forwarding address',
+  chosenListing: 'listing for search engines',
+  wording: 'translation',
+  wordingDraft: 'draft of a translation',
+};
+
+const addresses: Partial<Record<Kind, (key: string) => string>> = {
+  product: (key) => `/goods/${key}`,
+  collection: (key) => `/groups/${key}`,
+  page: (key) => `/shopfront?page=${key}`,
+  menu: () => '/shopfront',
+  category: () => '/groups',
+  settings: () => '/shopfront?view=settings',
+  offer: (key) => `/prices/${key}`,
+  embed: (key) => `/shopfront?view=elsewhere&embed=${key}`,
+  feed: (key) => `/exchange?part=channels&feed=${key}`,
+  wording: (key) => `/words?at=${encodeURIComponent(key)}`,
+  forward: () => '/words?part=forwards',
+  redirect: () => '/words?part=forwards',
+  chosenListing: () => '/words?part=engines',
+};
+
+/** Where a thing is worked on; undefined for what has no place of its own. */
+export const addressOf = ({ kind, key }: { kind: Kind; key: string }): string | undefined => addresses[kind]?.(key);
