@@ -69,7 +69,13 @@ export const publishingRoutes = {
       /** all that differs from the live edition, and how much of it stays out of the next one */
       total: whole,
       heldBack: whole,
-      changes: z.array(pictured.extend({ held: heldSchema.nullable() })),
+      changes: z.array(
+        pictured.extend({
+          held: heldSchema.nullable(),
+          /** nobody changed it: it follows from what was changed, as the price of a bundle does from its parts */
+          follows: z.boolean(),
+        }),
+      ),
       places: placesSchema,
       worries: z.array(
         z.object({

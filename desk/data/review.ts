@@ -7,7 +7,6 @@ import { call, wordsOf } from './api';
 export type { Edition, Held, PlannedEdition } from '../../contract/publishing';
 export type Review = AnswerOf<typeof routes.review>;
 export type ReviewedChange = Review['changes'][number];
-export type Compared = AnswerOf<typeof routes.compare>;
 type DocumentKey = BodyInput<typeof routes.takeBack>;
 
 export const useReview = () => useQuery({ queryKey: ['review'], queryFn: () => call(routes.review) });

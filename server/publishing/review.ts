@@ -48,7 +48,16 @@ export function review(catalog: Catalog): Review {
     const { kind, key } = splitRef(ref);
     const change = documentChange(live.shop, working.shop, kind, key);
     const isNoticed = change && (working.changed.has(ref) || change.fields.length > 0);
-    return isNoticed ? [{ ...change, thumbnail: kind === 'product' ? thumbnail(key) : null, held: heldView(ref) }] : [];
+    return isNoticed
+      ? [
+          {
+            ...change,
+            thumbnail: kind === 'product' ? thumbnail(key) : null,
+            held: heldView(ref),
+            follows: !working.changed.has(ref),
+          },
+        ]
+      : [];
   });
   const places = placeChanges(live.shop, working.shop, catalog.now).map((place) => ({
     ...place,

@@ -21,7 +21,7 @@ export function Sheet({ title, note, children }: { title: string; note: string; 
   );
 }
 
-type Change = Omit<ReviewedChange, 'held'>;
+type Change = Omit<ReviewedChange, 'held' | 'follows'>;
 
 function Head({ change }: { change: Change }) {
   const to = addressOf(change);

@@ -9,7 +9,7 @@ import { ChangeRow, Sheet } from './change-row';
 import { Places } from './places';
 
 /** Each group with what is told there, in the order of their weight; those with nothing left out. */
-export function grouped<C extends Omit<ReviewedChange, 'held'>>(changes: readonly C[]) {
+export function grouped<C extends Omit<ReviewedChange, 'held' | 'follows'>>(changes: readonly C[]) {
   const groups = new Map<ChangeGroup, { change: C; fields: FieldChange[] }[]>();
   for (const change of changes)
     for (const { group, fields } of partsOfChange(change))
@@ -63,7 +63,7 @@ export function Changes({ changes, places }: Pick<Review, 'changes' | 'places'>)
   const all = grouped(shown === 'held' ? heldBack : changes);
   const act = (ref: string, what: 'hold' | 'back') => {
     const change = changes.find(({ kind, key }) => `${kind}:${key}` === ref);
-    if (!change) return;
+    if (!change || change.follows) return;
     const { kind, key, held } = change;
     if (what === 'back') {
       if (change.what !== 'new') takeBack.mutate({ kind, key });
@@ -101,12 +101,12 @@ export function Changes({ changes, places }: Pick<Review, 'changes' | 'places'>)
             <Sheet key={group} title={changeGroups[group]} note={String(rows.length)}>
               {rows.map(({ change, fields }) => (
                 <ChangeRow key={`${change.kind} ${change.key}`} change={change} fields={fields} held={change.held}>
-                  {(change.held === null || change.held.by === 'hand') && (
+                  {!change.follows && (change.held === null || change.held.by === 'hand') && (
                     <Button look="bare" onClick={() => act(`${change.kind}:${change.key}`, 'hold')}>
                       {change.held ? 'Let go on' : 'Hold back'}
                     </Button>
                   )}
-                  {change.what !== 'new' && (
+                  {change.what !== 'new' && !change.follows && (
                     <Button
                       look="bare"
                       aria-label={`Take back “${change.title}”`}

@@ -75,7 +75,7 @@ function Planned({ planned }: { planned: PlannedEdition }) {
           {touched.length > 3 && ` and ${touched.length - 3} more`}
         </p>
       )}
-      <span className="mt-0.5 flex flex-wrap gap-x-3">
+      <span className="mt-0.5 flex flex-wrap items-baseline gap-x-3">
         <button
           type="button"
           className={action}
@@ -132,7 +132,7 @@ export function Editions({ live }: { live: number }) {
                 {[edition.label, edition.userName].filter(Boolean).join(' · ')}
               </span>
               {edition.note && <span className="block whitespace-pre-line text-xs text-ink-2">{edition.note}</span>}
-              <span className="mt-0.5 flex flex-wrap gap-x-3">
+              <span className="mt-0.5 flex flex-wrap items-baseline gap-x-3">
                 {edition.number !== live && (
                   <>
                     <button

@@ -38,7 +38,7 @@ function Worries({ worries }: { worries: Review['worries'] }) {
             <li key={words} className="flex flex-wrap items-baseline gap-x-3">
               <span className="min-w-0">{words}</span>
               {of && (
-                <span className="flex gap-3 text-xs font-semibold">
+                <span className="flex items-baseline gap-3 text-xs font-semibold">
                   {to && (
                     <Link to={to} aria-label={`Mend ${of.title}`} className="underline">
                       Mend it
