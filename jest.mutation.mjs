@@ -4,6 +4,7 @@ import shared from './jest.config.cjs';
 export default {
   ...shared,
   setupFiles: [],
+  setupFilesAfterEnv: [],
   coverageThreshold: undefined,
   roots: ['<rootDir>/core/pricing', '<rootDir>/core/products', '<rootDir>/core/bulk', '<rootDir>/core/shop'],
   testMatch: ['**/{pricing,products,bulk}/**/*.test.ts', '**/shop/bundle.test.ts'],

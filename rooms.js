@@ -56,6 +56,7 @@ const serverSubjects = [
   'server/backups',
   'server/history',
   'server/publishing',
+  'server/loose-ends',
   'server/storefront',
   'server/set-up',
 ];
@@ -84,6 +85,7 @@ const deskFeatures = [
   'sheet',
   'history',
   'review',
+  'loose-ends',
   'orders',
   'prices',
   'set-up',

@@ -4,6 +4,7 @@ import { elsewhereRoutes } from './elsewhere';
 import { engineRoutes } from './engines';
 import { exchangeRoutes } from './exchange';
 import { languageRoutes } from './languages';
+import { looseEndRoutes } from './loose-ends';
 import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
 import { publishingRoutes } from './publishing';
@@ -22,5 +23,6 @@ export const allRoutes = {
   languages: languageRoutes,
   engines: engineRoutes,
   searched: searchedRoutes,
+  looseEnds: looseEndRoutes,
   publishing: publishingRoutes,
 };

@@ -1,7 +1,7 @@
 import type { Rule } from '../model/rule';
 import { membersOf } from '../rules/members';
 import type { Shop } from '../shop/shop';
-import { looseEnds } from './loose-ends';
+import { productChecks } from './checks/product-rules';
 
 /** Something that shoppers would miss: in words, with the place where it is mended, and for goods the rule that finds them. */
 export interface Missing {
@@ -25,7 +25,7 @@ export function missingToOpen(shop: Shop, edition: number): Missing[] {
   if (shop.listed.count() === 0) add('There are no products in the shop.', 'goods');
   if (!home || home.sections.length === 0) add('The home page is empty.', 'shopfront');
   if (shop.menu.items.length === 0) add('The menu is empty.', 'menu');
-  for (const { key, node } of looseEnds) {
+  for (const { key, node } of productChecks) {
     const words = goodsWords[key];
     if (!words) continue;
     const rule: Rule = { match: 'all', of: [node] };

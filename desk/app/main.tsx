@@ -35,6 +35,7 @@ const desks = {
   exchange: () => import('../features/exchange/exchange-page'),
   orders: () => import('../features/orders/orders-page'),
   review: () => import('../features/review/review-page'),
+  looseEnds: () => import('../features/loose-ends/loose-ends-page'),
   history: () => import('../features/history/history-page'),
 };
 const Join = lazy(async () => ({ default: (await import('./join')).Join }));
@@ -68,6 +69,7 @@ const router = createBrowserRouter(
         { path: '/exchange/:id?', lazy: { Component: async () => (await desks.exchange()).ExchangePage } },
         { path: '/orders/:id?', lazy: { Component: async () => (await desks.orders()).OrdersPage } },
         { path: '/review', lazy: { Component: async () => (await desks.review()).ReviewPage } },
+        { path: '/loose-ends', lazy: { Component: async () => (await desks.looseEnds()).LooseEndsPage } },
         { path: '/history', lazy: { Component: async () => (await desks.history()).HistoryPage } },
         { path: '*', element: <Navigate to="/goods" replace /> },
       ],

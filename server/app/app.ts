@@ -17,6 +17,7 @@ import { languagesApi } from '../languages/routes';
 import { serveElsewhere } from '../elsewhere/serve';
 import { exchangeApi } from '../exchange/routes';
 import { pricesApi } from '../prices/routes';
+import { looseEndsApi } from '../loose-ends/routes';
 import { publishingApi } from '../publishing/routes';
 import { setUpApi } from '../set-up/routes';
 import { ordersApi } from '../orders/routes';
@@ -143,6 +144,7 @@ export function makeApp({
     viewsApi(catalog),
     historyApi(catalog),
     publishingApi(catalog),
+    looseEndsApi(catalog, async () => (await backups.list())[0]?.at ?? null),
     eventsApi(catalog),
     ordersApi({ catalog, isSecure, originNow: parts.originNow, show: shopPage(parts) }),
     pricesApi(catalog),

@@ -1,3 +1,4 @@
+import { shelfWarning } from '../../core/groups/shelf-warning';
 import { refusals } from '../shared/refusals';
 import type { Category, Collection } from '../../core/model/group';
 import { nearNames } from '../../core/groups/near-names';
@@ -38,15 +39,6 @@ const shared = (catalog: Catalog, at: GroupRef) => ({
   ways: waysTo(catalog.working.shop, at.kind, at.id),
 });
 
-/** That a collection has become too small, too large or empty, in words; '' when it has not. */
-export function sizeWarning({ source, rule, fewest, most }: Collection, total: number): string {
-  if (source === 'rule' && rule.of.length === 0) return 'It has no rule yet, so it takes in nothing.';
-  if (fewest !== null && total < fewest) return `Only ${total}: you wanted at least ${fewest}.`;
-  if (most !== null && total > most) return `${total} goods: you wanted at most ${most}.`;
-  if (total > 0) return '';
-  return source === 'rule' ? 'No product meets its rule today.' : 'Nothing on this shelf yet.';
-}
-
 function shelfHead(catalog: Catalog, collection: Collection): ShelfHead {
   const { shop } = catalog.working;
   const { id, rule, picked } = collection;
@@ -59,7 +51,7 @@ function shelfHead(catalog: Catalog, collection: Collection): ShelfHead {
     sentence: isRule ? sentenceOf(rule, shop.fields, shop.settings.currency) : '',
     orderWords: isRule ? orderOf(shop, collection.order) : '',
     problems: isRule && rule.of.length > 0 ? problemsOfRule(catalog, id, rule) : [],
-    warning: sizeWarning(collection, total),
+    warning: shelfWarning(collection, total),
   };
 }
 

@@ -7,12 +7,12 @@ import { waysTo, whereItShows } from '../../core/storefront/where-it-shows';
 import type { Held, publishingRoutes } from '../../contract/publishing';
 import type { AnswerOf } from '../../contract/route';
 import type { Catalog } from '../state/catalog';
-import { sizeWarning } from '../groups/queries';
+import { shelfWarning } from '../../core/groups/shelf-warning';
 import { pageWarnings } from '../pages/queries';
 import { exposure } from '../state/exposure';
 import { refOf, splitRef } from '../state/working';
 import { readPlanned } from '../store/planned';
-import { titleOf } from './editions';
+import { titleOf } from './queries';
 
 type Review = AnswerOf<typeof publishingRoutes.review>;
 type Worry = Review['worries'][number];
@@ -115,7 +115,7 @@ function worries(catalog: Catalog, changes: Review['changes']): Worry[] {
   for (const warning of pageWarnings(catalog)) tell(warning);
   for (const collection of shop.collections.values()) {
     const { id, name } = collection;
-    const warning = sizeWarning(collection, shop.memberships.of(id, catalog.now).count());
+    const warning = shelfWarning(collection, shop.memberships.of(id, catalog.now).count());
     if (warning && waysTo(shop, 'collection', id).length > 0)
       tell(`“${name}”: ${warning}`, { kind: 'collection', key: id, title: name });
   }

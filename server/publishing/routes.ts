@@ -6,7 +6,8 @@ import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import { editEdition } from '../store/editions';
 import { editionOrRefuse } from '../state/edition-shop';
-import { compareEditions, editionsView, nothingToPutLive, planEdition, takeBack } from './editions';
+import { nothingToPutLive, planEdition, takeBack } from './commands';
+import { compareEditions, editionsView } from './queries';
 import { review, reviewReach } from './review';
 
 /** The review, and the editions that shoppers see: those of before, and those to come. */

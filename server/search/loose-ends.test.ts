@@ -1,4 +1,4 @@
-import { looseEnds } from '../../core/loose-ends/loose-ends';
+import { productChecks } from '../../core/loose-ends/checks/product-rules';
 import { checkRule } from '../../core/rules/check';
 import type { Rule } from '../../core/model/rule';
 import { goodsFields } from '../state/goods-fields';
@@ -12,8 +12,8 @@ const found = async (rule: Rule) =>
   (await server.call<{ ids: string[] }>('POST', '/api/goods/matching', { text: '', rule })).body.ids;
 
 test('each has a name of its own, and asks for what the goods can be narrowed by', () => {
-  expect(new Set(looseEnds.map(({ key }) => key)).size).toBe(looseEnds.length);
-  for (const { label, node } of looseEnds) {
+  expect(new Set(productChecks.map(({ key }) => key)).size).toBe(productChecks.length);
+  for (const { label, node } of productChecks) {
     expect(label).toMatch(/^\p{Lu}/u);
     expect(checkRule({ match: 'all', of: [node] }, goodsFields(server.catalog))).toEqual([]);
   }
@@ -32,7 +32,8 @@ test('a bare product has them, and one with everything has none', async () => {
   });
   const has = async (id: string) => {
     const keys: string[] = [];
-    for (const { key, node } of looseEnds) if ((await found({ match: 'all', of: [node] })).includes(id)) keys.push(key);
+    for (const { key, node } of productChecks)
+      if ((await found({ match: 'all', of: [node] })).includes(id)) keys.push(key);
     return keys;
   };
   expect(await has(bare.id)).toEqual([
@@ -46,5 +47,5 @@ test('a bare product has them, and one with everything has none', async () => {
   ]);
   expect(await has(cheap.id)).toEqual(expect.arrayContaining(['belowCost', 'featuredSoldOut']));
   // Every loose end was met by one of the two.
-  expect(new Set([...(await has(bare.id)), ...(await has(cheap.id))]).size).toBe(looseEnds.length);
+  expect(new Set([...(await has(bare.id)), ...(await has(cheap.id))]).size).toBe(productChecks.length);
 });

@@ -7,7 +7,7 @@ import { list } from '../../core/search/listing';
 import type { Histogram, ListingResult } from '../../core/search/listing-query';
 import { understand } from '../../core/shop/understand';
 import { cachedByVersion } from '../../core/shop/cached-by-version';
-import { looseEnds } from '../../core/loose-ends/loose-ends';
+import { productChecks } from '../../core/loose-ends/checks/product-rules';
 import { checkRule } from '../../core/rules/check';
 import { explain } from '../../core/rules/explain';
 import type { Field } from '../../core/rules/field';
@@ -200,7 +200,7 @@ export function listGoods(catalog: Catalog, query: GoodsQuery): AnswerOf<typeof 
     }),
     sections,
     looseEnds: isWhole
-      ? looseEnds.map(({ key, label, node }) => {
+      ? productChecks.map(({ key, label, node }) => {
           const one: Rule = { match: 'all', of: [node] };
           supplyColumns(catalog, fieldsUsed(one));
           return { key, label, node, count: membersOf(one, shop.index, fields, catalog.now).and(matching).count() };

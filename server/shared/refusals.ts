@@ -20,6 +20,7 @@ export const refusals = {
   noSuchEdition: 'There is no such edition.',
   nothingToPutLive: 'Nothing has changed since the live edition.',
   allIsHeld: 'Everything that changed is held back.',
+  noSuchCheck: 'There is no such check any more.',
   momentHasPassed: 'Choose a moment that is still to come.',
   noSuchPlan: 'This edition is not planned any more.',
   neverLive: 'This was not in that edition, so there is nothing to bring back.',

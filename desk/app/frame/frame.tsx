@@ -107,6 +107,7 @@ export function Frame() {
       { keys: 'g x', words: 'go to Exchange', run: go('/exchange') },
       { keys: 'g o', words: 'go to Orders', run: go('/orders') },
       { keys: 'g l', words: 'go to the review', run: go('/review') },
+      { keys: 'g e', words: 'go to the loose ends', run: go('/loose-ends') },
       { keys: 'g h', words: 'go to the history', run: go('/history') },
       { keys: 'mod+z', words: 'undo your last change', run: () => localUndo.undo() || runUndo() },
       { keys: 'shift+mod+z', words: 'redo', run: () => localUndo.redo() || runRedo() },

@@ -1,15 +1,22 @@
 import { Menu, MenuButton, MenuItem, MenuItems, MenuSeparator } from '@headlessui/react';
 import { Ellipsis } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Action } from './find-or-do';
 import { letterKeys } from '../../shared/keyboard';
+import { useLooseCount } from '../../data/loose-ends';
 import { useEnter, useSession } from '../../data/session';
 
 const ChangePassword = lazy(async () => ({ default: (await import('./change-password')).ChangePassword }));
 
 const item =
   'flex min-h-8 w-full items-center rounded-md px-2.5 py-1.5 text-left data-disabled:text-ink-3 data-focus:bg-marigold-soft';
+
+/** Asked when the menu is open: counting them is a look at the whole shop. */
+function LooseWords() {
+  const { data } = useLooseCount();
+  return data ? `Loose ends (${data.total})` : 'Loose ends';
+}
 
 interface Props {
   /** what stands beside the menu on a wide screen, and in it on a phone */
@@ -24,8 +31,8 @@ export default function YourMenu({ onPhone, showKeys }: Props) {
   const navigate = useNavigate();
   const [isChanging, setChanging] = useState(false);
   const [areLetters, setLetters] = useState(letterKeys.areOn);
-  const entry = (words: string, run: () => void, isOff = false) => (
-    <MenuItem key={words} disabled={isOff}>
+  const entry = (words: ReactNode, run: () => void, isOff = false, key = String(words)) => (
+    <MenuItem key={key} disabled={isOff}>
       <button type="button" onClick={run} className={item}>
         <span className="truncate">{words}</span>
       </button>
@@ -46,6 +53,7 @@ export default function YourMenu({ onPhone, showKeys }: Props) {
             {onPhone.map(({ words, run, isOff }) => entry(words, run, isOff))}
             <MenuSeparator className="my-1 h-px bg-hair" />
           </div>
+          {entry(<LooseWords />, () => void navigate('/loose-ends'), false, 'loose')}
           {entry('History', () => void navigate('/history'))}
           {entry('Keys, and conditions to type', showKeys)}
           {entry(areLetters ? 'Switch one-letter keys off' : 'Switch one-letter keys on', () => {

@@ -6,7 +6,7 @@ import type { FieldChange } from '../../../core/publishing/changes';
 import type { Held, ReviewedChange } from '../../data/review';
 import { SwingTag } from '../../shared/ui/swing-tag';
 import { Thumb } from '../../shared/ui/thumb';
-import { addressOf, kindWords } from './change-addresses';
+import { addressOf, kindWords } from '../../shared/thing-addresses';
 
 export const rowLook = 'flex items-start gap-4 border-b border-hair px-3.5 py-2 last:border-0 max-md:flex-wrap';
 

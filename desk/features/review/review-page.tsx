@@ -3,7 +3,7 @@ import { useEditionWrites, useReach, useReview, type Review } from '../../data/r
 import { useShopWindow } from '../../shared/window-state';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
-import { addressOf } from './change-addresses';
+import { addressOf } from '../../shared/thing-addresses';
 import { Changes } from './changes';
 import { Compare } from './compare';
 import { Editions } from './editions';

@@ -1,8 +1,8 @@
-import type { ReviewedChange } from '../../data/review';
+import type { DocumentKind } from '../../core/model/document';
 
-type Kind = ReviewedChange['kind'];
+type Kind = DocumentKind;
 
-/** What a change is of, in words. */
+/** What a thing is, in words. */
 export const kindWords: Record<Kind, string> = {
   product: 'product',
   category: 'category',
