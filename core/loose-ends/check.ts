@@ -4,7 +4,7 @@ import type { RuleNode } from '../model/rule';
 import type { Shop } from '../shop/shop';
 
 /** What a loose end is on: a thing of the shop, or the shop as a whole. */
-export interface LooseOn {
+interface LooseOn {
   kind: DocumentKind | 'backup' | 'plan';
   key: string;
   title: string;

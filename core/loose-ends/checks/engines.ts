@@ -10,6 +10,6 @@ export const engineConflict: Check = {
     searchConflicts(shop).map(({ kind, id, name, words }) => ({
       on: { kind, key: id, title: name },
       words,
-      share: 0.1,
+      share: 0.01,
     })),
 };

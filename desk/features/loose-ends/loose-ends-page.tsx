@@ -20,8 +20,13 @@ const beside: Partial<Record<LooseEndRow['kind'], (key: string) => string>> = {
   wording: (locale) => `/words/${locale}`,
 };
 
-const mendAt = ({ kind, key }: LooseEndRow): string | undefined =>
-  beside[kind]?.(key) ?? (kind === 'backup' || kind === 'plan' ? undefined : addressOf({ kind, key }));
+/** Where all of one sort are mended, whatever they are on. */
+const together: Readonly<Record<string, string>> = { engineConflict: '/words?part=engines' };
+
+const mendAt = (check: string, { kind, key }: LooseEndRow): string | undefined =>
+  together[check] ??
+  beside[kind]?.(key) ??
+  (kind === 'backup' || kind === 'plan' ? undefined : addressOf({ kind, key }));
 
 const kindOf = ({ kind }: LooseEndRow): string | null =>
   kind === 'product' || kind === 'backup' || kind === 'plan' ? null : kindWords[kind];
@@ -31,7 +36,7 @@ const share = (of: number) =>
 
 function Row({ check, end, put }: { check: string; end: LooseEndRow; put: () => void }) {
   const { takeUp } = useLooseWrites();
-  const to = mendAt(end);
+  const to = mendAt(check, end);
   const kind = kindOf(end);
   return (
     <li
@@ -55,7 +60,9 @@ function Row({ check, end, put }: { check: string; end: LooseEndRow; put: () => 
             .join(' · ')}
         </span>
       </span>
-      <span className="w-32 shrink-0 text-right text-xs text-ink-2 max-md:hidden">{share(end.share)}</span>
+      <span className="w-32 shrink-0 text-right text-xs text-ink-2 max-md:hidden">
+        {end.kind === 'product' && share(end.share)}
+      </span>
       <span className="flex shrink-0 items-center gap-1">
         {to && (
           <Link
