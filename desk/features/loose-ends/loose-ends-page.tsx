@@ -139,7 +139,8 @@ export function LooseEndsPage() {
   const { data, error, refetch } = useLooseEnds();
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading rows={8} />;
-  const chosen = data.checks.find(({ key }) => key === params.get('check')) ?? data.checks[0];
+  const wanted = params.get('check');
+  const chosen = wanted === null ? data.checks[0] : data.checks.find(({ key }) => key === wanted);
   const heaviest = Math.max(...data.checks.map(({ weight }) => weight), 0.001);
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
@@ -149,7 +150,7 @@ export function LooseEndsPage() {
           {data.total === 0 ? 'nothing is open' : `${count(data.total)} open, the weightiest first`}
         </span>
       </div>
-      {!chosen ? (
+      {data.checks.length === 0 ? (
         <Empty title="Nothing is loose">Whatever is unfinished or odd will be listed here.</Empty>
       ) : (
         <div className="flex items-start gap-5 max-lg:flex-col">
@@ -180,7 +181,11 @@ export function LooseEndsPage() {
               ))}
             </ul>
           </nav>
-          <One key={chosen.key} check={chosen} />
+          {chosen ? (
+            <One key={chosen.key} check={chosen} />
+          ) : (
+            <Empty title="None of these is left">What was here is mended. Go on with another sort.</Empty>
+          )}
         </div>
       )}
     </div>

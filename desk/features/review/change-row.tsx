@@ -75,11 +75,9 @@ export function ChangeRow({ change, fields, held = null, children }: Props) {
     <li
       data-change={`${change.kind}:${change.key}`}
       tabIndex={-1}
-      className={clsx(rowLook, 'outline-none focus:bg-sunk focus-visible:bg-sunk')}
+      className={clsx(rowLook, 'outline-none focus:bg-marigold-soft', held && 'bg-sunk')}
     >
-      <span
-        className={clsx('flex min-w-0 flex-1 items-start gap-4 max-md:flex-col max-md:gap-1', held && 'opacity-60')}
-      >
+      <span className="flex min-w-0 flex-1 items-start gap-4 max-md:flex-col max-md:gap-1">
         <Head change={change} />
         <span className="flex min-w-0 flex-1 flex-col gap-0.5 pt-1">
           {change.what === 'new' && <span className="font-semibold text-petrol">new</span>}
