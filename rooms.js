@@ -13,6 +13,7 @@ const core = [
   'core/groups',
   'core/products',
   'core/pricing',
+  'core/forecast',
   'core/search',
   'core/rules',
   'core/shop',
@@ -57,6 +58,7 @@ const serverSubjects = [
   'server/history',
   'server/publishing',
   'server/loose-ends',
+  'server/today',
   'server/storefront',
   'server/set-up',
 ];
@@ -86,6 +88,7 @@ const deskFeatures = [
   'history',
   'review',
   'loose-ends',
+  'today',
   'orders',
   'prices',
   'set-up',

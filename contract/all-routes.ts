@@ -9,6 +9,7 @@ import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
 import { publishingRoutes } from './publishing';
 import { searchedRoutes } from './searched';
+import { todayRoutes } from './today';
 import { routes } from './index';
 
 /** Every call of the HTTP API. */
@@ -24,5 +25,6 @@ export const allRoutes = {
   engines: engineRoutes,
   searched: searchedRoutes,
   looseEnds: looseEndRoutes,
+  today: todayRoutes,
   publishing: publishingRoutes,
 };

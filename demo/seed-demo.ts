@@ -50,6 +50,7 @@ import { putElsewhere } from './elsewhere';
 import { speakGerman } from './german';
 import { askedFor } from './search-engines';
 import { placeOrders, putOffers, putPastOrders, selling, tax } from './selling';
+import { putVisits } from './visits';
 import { putStorefront, type PageMedia } from './storefront';
 import { cards, contact, iconSvg, productPage } from './settings';
 import { legalKeys } from '../core/legal/legal-pages';
@@ -503,6 +504,7 @@ export async function seedDemo(
     kind === 'bundle' ? [] : salesOf(title, productIds.get(title)!, now),
   );
   recordSales(catalog, sales);
+  putVisits(catalog, now);
   const sellingIds = {
     tag: (name: string) => tagIds.get(name)!,
     category: (name: string) => categoryIds.get(name)!,

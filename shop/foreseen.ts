@@ -1,5 +1,5 @@
 import type { ShopData } from './data';
-import { fetchShopData } from './fetch-data';
+import { fetchShopData, tellShown } from './fetch-data';
 import { loadParts } from './load-parts';
 
 /** So long a page that was asked for before it was wanted is still fresh enough to be shown. */
@@ -11,8 +11,8 @@ const asked = new Map<string, { at: number; data: Promise<ShopData> }>();
 const savesData = () =>
   (navigator as Navigator & { connection?: { saveData?: boolean } }).connection?.saveData === true;
 
-async function load(address: string): Promise<ShopData> {
-  const data = await fetchShopData(address);
+async function load(address: string, isForeseen = false): Promise<ShopData> {
+  const data = await fetchShopData(address, undefined, isForeseen);
   await loadParts(data.page);
   return data;
 }
@@ -22,7 +22,7 @@ export function foresee(address: string): void {
   if (savesData()) return;
   const known = asked.get(address);
   if (known && Date.now() - known.at < FRESH_MS) return;
-  const data = load(address);
+  const data = load(address, true);
   asked.delete(address);
   asked.set(address, { at: Date.now(), data });
   data.catch(() => asked.delete(address));
@@ -36,5 +36,7 @@ export const forgetForeseen = (): void => asked.clear();
 export function pageAt(address: string): Promise<ShopData> {
   const known = asked.get(address);
   asked.delete(address);
-  return known && Date.now() - known.at < FRESH_MS ? known.data : load(address);
+  if (!known || Date.now() - known.at >= FRESH_MS) return load(address);
+  tellShown(address);
+  return known.data;
 }

@@ -35,6 +35,7 @@ const desks = {
   exchange: () => import('../features/exchange/exchange-page'),
   orders: () => import('../features/orders/orders-page'),
   review: () => import('../features/review/review-page'),
+  today: () => import('../features/today/today-page'),
   looseEnds: () => import('../features/loose-ends/loose-ends-page'),
   history: () => import('../features/history/history-page'),
 };
@@ -69,6 +70,7 @@ const router = createBrowserRouter(
         { path: '/exchange/:id?', lazy: { Component: async () => (await desks.exchange()).ExchangePage } },
         { path: '/orders/:id?', lazy: { Component: async () => (await desks.orders()).OrdersPage } },
         { path: '/review', lazy: { Component: async () => (await desks.review()).ReviewPage } },
+        { path: '/today', lazy: { Component: async () => (await desks.today()).TodayPage } },
         { path: '/loose-ends', lazy: { Component: async () => (await desks.looseEnds()).LooseEndsPage } },
         { path: '/history', lazy: { Component: async () => (await desks.history()).HistoryPage } },
         { path: '*', element: <Navigate to="/goods" replace /> },

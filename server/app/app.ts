@@ -17,6 +17,7 @@ import { languagesApi } from '../languages/routes';
 import { serveElsewhere } from '../elsewhere/serve';
 import { exchangeApi } from '../exchange/routes';
 import { pricesApi } from '../prices/routes';
+import { todayApi } from '../today/routes';
 import { looseEndsApi } from '../loose-ends/routes';
 import { publishingApi } from '../publishing/routes';
 import { setUpApi } from '../set-up/routes';
@@ -126,6 +127,7 @@ export function makeApp({
     catalog.passTime();
     next();
   });
+  const lastBackup = async () => (await backups.list())[0]?.at ?? null;
   app.use(takeLanguage(catalog));
   const parts = { catalog, assets, originNow: () => originOf(catalog, origin) };
   app.use(door({ ...parts, isSecure }));
@@ -144,7 +146,8 @@ export function makeApp({
     viewsApi(catalog),
     historyApi(catalog),
     publishingApi(catalog),
-    looseEndsApi(catalog, async () => (await backups.list())[0]?.at ?? null),
+    looseEndsApi(catalog, lastBackup),
+    todayApi(catalog, lastBackup),
     eventsApi(catalog),
     ordersApi({ catalog, isSecure, originNow: parts.originNow, show: shopPage(parts) }),
     pricesApi(catalog),

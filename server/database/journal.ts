@@ -186,7 +186,12 @@ export class Journal {
     return this.#rows(`change.id < @id`, { id, limit });
   }
 
-  #rows(where: string, values: { limit: number; id?: number; subject?: string }): ChangeRow[] {
+  /** What other people than this one changed after a change, newest first. */
+  byOthers(userId: string, after: number, limit: number): ChangeRow[] {
+    return this.#rows(`change.id > @id AND change.user_id <> @user`, { id: after, user: userId, limit });
+  }
+
+  #rows(where: string, values: { limit: number; id?: number; subject?: string; user?: string }): ChangeRow[] {
     const rows = this.db
       .prepare(
         `SELECT change.id, change.at, user.name AS userName, change.done, change.kind, change.undone

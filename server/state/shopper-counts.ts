@@ -1,5 +1,6 @@
 import { fold } from '../../core/shared/identity';
 import type { Db } from '../database/connection';
+import { noteViews, type PageViews } from '../store/page-views';
 import { noteMissed, noteOpened, noteSearched } from '../store/shopper-counts';
 
 const DAY = 86_400;
@@ -32,6 +33,7 @@ export class ShopperCounts {
   readonly #searched = new Map<string, { day: number; locale: string; words: string; times: number; found: number }>();
   readonly #opened = new Map<string, { locale: string; words: string; productId: string; times: number }>();
   readonly #missed = new Map<string, { path: string; times: number; last: string }>();
+  readonly #viewed = new Map<string, PageViews>();
   #written = 0;
 
   constructor(readonly db: Db) {}
@@ -58,6 +60,15 @@ export class ShopperCounts {
     this.#missed.set(path, { path, times: (this.#missed.get(path)?.times ?? 0) + 1, last: at });
   }
 
+  /** A page was looked at; as the first of a visit or on the way. `now`: seconds since 1970. */
+  viewed(kind: string, id: string, isEntry: boolean, now: number): void {
+    if (this.#viewed.size >= MOST_HELD) return;
+    const day = Math.floor(now / DAY) * DAY;
+    const key = `${day} ${kind} ${id}`;
+    const { times, entries } = this.#viewed.get(key) ?? { times: 0, entries: 0 };
+    this.#viewed.set(key, { day, kind, id, times: times + 1, entries: entries + Number(isEntry) });
+  }
+
   /** Writes what is held, where some time has passed since the last write. */
   writeSome(now: number): void {
     if (Math.abs(now - this.#written) < EVERY) return;
@@ -67,14 +78,16 @@ export class ShopperCounts {
 
   /** Writes what is held. On a full disk it stays held. */
   write(): void {
-    if (this.#searched.size + this.#opened.size + this.#missed.size === 0) return;
+    if (this.#searched.size + this.#opened.size + this.#missed.size + this.#viewed.size === 0) return;
     this.db.transaction(() => {
       for (const each of this.#searched.values()) noteSearched(this.db, each);
       for (const each of this.#opened.values()) noteOpened(this.db, each);
       for (const each of this.#missed.values()) noteMissed(this.db, each);
+      for (const each of this.#viewed.values()) noteViews(this.db, each);
     })();
     this.#searched.clear();
     this.#opened.clear();
     this.#missed.clear();
+    this.#viewed.clear();
   }
 }

@@ -171,3 +171,11 @@ export const inviteByToken = (db: Db, tokenHash: string, now: string): InviteRow
 /** False where it was taken up, or back, already. */
 export const deleteInvite = (db: Db, id: string): boolean =>
   db.prepare(`DELETE FROM invite WHERE id = ?`).run(id).changes > 0;
+
+/** Up to which change a person has looked at what others did; 0 for who never did. */
+export const lookedAt = (db: Db, userId: string): number =>
+  (db.prepare(`SELECT looked_at FROM user WHERE id = ?`).pluck().get(userId) as number | undefined) ?? 0;
+
+export function noteLookedAt(db: Db, userId: string, changeId: number): void {
+  db.prepare(`UPDATE user SET looked_at = ? WHERE id = ?`).run(changeId, userId);
+}

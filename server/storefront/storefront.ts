@@ -8,8 +8,8 @@ import { suggest } from '../../core/storefront/suggest';
 import { CHOSEN_PATH } from '../../core/model/chosen-listing';
 import { groupPath } from '../../core/shop/open-groups';
 import type { Shop } from '../../core/shop/shop';
-import { linkView } from '../../core/storefront/pages/targets';
-import type { ShopData } from '../../shop/data';
+import { linkView, targetAt } from '../../core/storefront/pages/targets';
+import type { PageData, ShopData } from '../../shop/data';
 import { shopOfEdition } from '../state/edition-shop';
 import { countedWords, isRobot } from '../state/shopper-counts';
 import { cardOf } from '../../shop/made-card';
@@ -109,6 +109,18 @@ function searchBefore(request: Pick<Request, 'get'>, base: string): string | und
   return pathname === `${base}/search` ? (searchParams.get('q') ?? undefined) : undefined;
 }
 
+/** Does a visit begin here? Nobody is known again: who comes from outside the shop begins one. */
+function isEntry(request: Pick<Request, 'get'>): boolean {
+  const from = request.get('referer');
+  return from === undefined || !URL.canParse(from) || new URL(from).host !== request.get('host');
+}
+
+/** What a page is counted as: the thing it is of, or its part of the shop. */
+function viewedAs(shop: Shop, path: string, page: PageData): [kind: string, id: string] {
+  const target = targetAt(shop, path);
+  return target ? [target.kind, target.id] : [page.kind === 'listing' && page.q !== null ? 'search' : page.kind, ''];
+}
+
 /** Counts what shoppers look for: searches, what they open of what was found, and addresses of nothing. */
 function noteLookedFor(
   { counts, now, clock }: Catalog,
@@ -117,8 +129,9 @@ function noteLookedFor(
   { path, query, base }: PageRequest,
   { status, data: { page } }: { status: number; data: ShopData },
 ): void {
-  if (isRobot(request.get('user-agent'))) return;
+  if (isRobot(request.get('user-agent')) || request.get('x-dispona-foreseen') !== undefined) return;
   const { locale } = shop.settings;
+  if (status === 200) counts.viewed(...viewedAs(shop, path, page), isEntry(request), now);
   if (status === 404) counts.missed(base + path, clock().toISOString());
   else if (page.kind === 'listing' && page.q && query.page === undefined)
     counts.searched(locale, page.q, page.listing.total, now);

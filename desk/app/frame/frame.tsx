@@ -99,6 +99,7 @@ export function Frame() {
       },
       { keys: 'n', words: 'new product', opensField: true, run: () => setNewOpen(true) },
       { keys: 'w', words: 'shop window: put away or bring back', run: toggleWindow },
+      { keys: 'g t', words: 'go to Today', run: go('/today') },
       { keys: 'g g', words: 'go to Goods', run: go('/goods') },
       { keys: 'g r', words: 'go to Groups', run: go('/groups') },
       { keys: 'g s', words: 'go to Shopfront', run: go('/shopfront') },

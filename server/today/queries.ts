@@ -1,0 +1,167 @@
+import { LOOKED_AT, runOut } from '../../core/forecast/run-out';
+import { faceUrl } from '../../core/storefront/card';
+import type { Product } from '../../core/model/product';
+import type { Today } from '../../contract/today';
+import { looseEndsOf } from '../loose-ends/queries';
+import { editionsView } from '../publishing/queries';
+import type { Catalog } from '../state/catalog';
+import { lookedAt } from '../store/people';
+import { readMostViewed, readVisits } from '../store/page-views';
+import { readSearched } from '../store/shopper-counts';
+import { readSoldByDay, readSoldByProduct, type SoldOnDay } from '../store/sold';
+
+const DAY = 86_400;
+const TOLD = 8;
+/** Who runs out within so many days is told. */
+const SOON = 30;
+/** Nothing sold for so many days is slow. */
+const SLOW = 90;
+
+const isoOf = (seconds: number) => new Date(seconds * 1_000).toISOString();
+
+const sum = <T>(all: readonly T[], of: (each: T) => number): number => all.reduce((total, each) => total + of(each), 0);
+
+const soldSum = (days: readonly SoldOnDay[]) => ({
+  orders: sum(days, ({ orders }) => orders),
+  value: sum(days, ({ value }) => value),
+  pieces: sum(days, ({ pieces }) => pieces),
+});
+
+/** Pieces of a product that are counted and left; null where none of its variants is counted. */
+function stockOf({ working }: Catalog, { variants }: Product): number | null {
+  const counted = variants.flatMap(({ id }) => working.stock.get(id) ?? []);
+  return counted.length === 0 ? null : sum(counted, (pieces) => Math.max(0, pieces));
+}
+
+/** What was sold of a product on each of the last days, today first; not further back than it has been sold. */
+function lastDays({ working, now }: Catalog, product: Product): number[] {
+  const today = Math.floor(now / DAY) * DAY;
+  const made = Math.floor(Date.parse(product.created) / 1_000 / DAY) * DAY;
+  const known = working.salesOf(product.id);
+  const first = Math.min(made, known.at(-1)?.day ?? today);
+  const days: number[] = new Array<number>(Math.max(1, Math.min(LOOKED_AT, (today - first) / DAY + 1))).fill(0);
+  for (const { day, pieces } of known) {
+    const ago = (today - day) / DAY;
+    if (ago >= 0 && ago < days.length) days[ago]! += pieces;
+  }
+  return days;
+}
+
+/** What runs out soon, and what lies there: worked out once for each state of the goods and day. */
+const outlooks = new WeakMap<Catalog, { state: string; outlook: ReturnType<typeof lookAhead> }>();
+
+function lookAhead(catalog: Catalog) {
+  const { working, now } = catalog;
+  const runsOut: Today['runsOut'] = [];
+  const slow: Today['slow'] = [];
+  const longAgo = now - SLOW * DAY;
+  for (const product of working.products.values()) {
+    const stock = product.status === 'live' ? stockOf(catalog, product) : null;
+    if (stock === null || stock === 0) continue;
+    const good = { id: product.id, title: product.title, thumbnail: faceUrl(product), stock };
+    const last = working.salesOf(product.id)[0]?.day ?? 0;
+    const isOld = Date.parse(product.created) / 1_000 < longAgo;
+    if (last < longAgo) {
+      if (isOld || last > 0)
+        slow.push({
+          ...good,
+          value: sum(product.variants, ({ id, cost }) => Math.max(0, working.stock.get(id) ?? 0) * (cost ?? 0)),
+        });
+      continue;
+    }
+    const forecast = runOut(stock, lastDays(catalog, product));
+    if (forecast && forecast.likely <= SOON) runsOut.push({ ...good, ...forecast });
+  }
+  runsOut.sort((a, b) => a.likely - b.likely);
+  slow.sort((a, b) => b.value - a.value);
+  return { runsOut, slow };
+}
+
+function outlookOf(catalog: Catalog) {
+  const state = `${catalog.working.shop.version} ${Math.floor(catalog.now / DAY)}`;
+  const known = outlooks.get(catalog);
+  if (known?.state === state) return known.outlook;
+  const outlook = lookAhead(catalog);
+  outlooks.set(catalog, { state, outlook });
+  return outlook;
+}
+
+/** Money by the first category of what was sold, the most first. */
+function byCategory({ working: { shop, products } }: Catalog, sold: readonly { productId: string; value: number }[]) {
+  const values = new Map<string, number>();
+  for (const { productId, value } of sold) {
+    const id = products.get(productId)?.categoryIds[0];
+    const top = id === undefined ? undefined : shop.tree.path(id)[0];
+    if (top) values.set(top.id, (values.get(top.id) ?? 0) + value);
+  }
+  return [...values]
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, TOLD)
+    .map(([id, value]) => ({ id, name: shop.categories.get(id)!.name, value }));
+}
+
+/** All that a first look of the day is for. */
+export function today(catalog: Catalog, days: number, user: string, lastBackup: string | null): Today {
+  const { db, working, now } = catalog;
+  catalog.writeCounts();
+  const until = (Math.floor(now / DAY) + 1) * DAY;
+  const from = until - days * DAY;
+  const before = from - days * DAY;
+  const soldByDay = readSoldByDay(db, isoOf(from), isoOf(until));
+  const visits = readVisits(db, before);
+  const inPeriod = visits.filter(({ day }) => day >= from);
+  const visitSum = (all: typeof visits) => ({
+    visits: sum(all, (each) => each.visits),
+    views: sum(all, (each) => each.views),
+  });
+  const sold = readSoldByProduct(db, isoOf(from), isoOf(until));
+  const pieces = new Map(sold.map((each) => [each.productId, each.pieces]));
+  const goodOf = (id: string) => {
+    const product = working.products.get(id);
+    return product ? [{ id, title: product.title, thumbnail: faceUrl(product) }] : [];
+  };
+  const { runsOut, slow } = outlookOf(catalog);
+  const loose = looseEndsOf(catalog, lastBackup);
+  return {
+    days,
+    currency: working.shop.settings.currency,
+    sold: soldSum(soldByDay),
+    soldBefore: soldSum(readSoldByDay(db, isoOf(before), isoOf(from))),
+    visited: visitSum(inPeriod),
+    visitedBefore: visitSum(visits.filter(({ day }) => day < from)),
+    series: Array.from({ length: days }, (_, i) => {
+      const at = from + i * DAY;
+      const day = isoOf(at).slice(0, 10);
+      const { orders = 0, value = 0 } = soldByDay.find((each) => each.day === day) ?? {};
+      return { day, orders, value, visits: inPeriod.find((each) => each.day === at)?.visits ?? 0 };
+    }),
+    best: sold
+      .flatMap(({ productId, ...rest }) => goodOf(productId).map((good) => ({ ...good, ...rest })))
+      .slice(0, TOLD),
+    groups: byCategory(catalog, sold),
+    viewed: [...readMostViewed(db, 'product', from, until)]
+      .flatMap(([id, times]) => goodOf(id).map((good) => ({ ...good, times, pieces: pieces.get(id) ?? 0 })))
+      .slice(0, TOLD),
+    searched: readSearched(db, from, false, TOLD).map(({ words, times, found }) => ({ words, times, found })),
+    lost: readSearched(db, from, true, TOLD).map(({ words, times }) => ({ words, times })),
+    runsOut: runsOut.slice(0, TOLD),
+    runsOutCount: runsOut.length,
+    slow: slow.slice(0, TOLD),
+    slowCount: slow.length,
+    slowValue: sum(slow, ({ value }) => value),
+    changed: catalog.journal
+      .byOthers(user, lookedAt(db, user), TOLD)
+      .map(({ id, at, userName, label }) => ({ id, at, userName, label })),
+    loose: {
+      total: loose.total,
+      checks: loose.checks.slice(0, 6).map(({ key, label, count }) => ({ key, label, count })),
+    },
+    planned: editionsView(catalog).planned.map(({ id, at, label, documents, touched }) => ({
+      id,
+      at,
+      label,
+      documents,
+      touched: touched.length,
+    })),
+  };
+}

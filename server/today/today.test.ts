@@ -1,0 +1,105 @@
+import type { Today } from '../../contract/today';
+import { recordSales } from '../orders/sales';
+import { problem, startShop, type Harness } from '../testing/harness';
+
+const DAY = 86_400;
+let server: Harness & { ids: string[] };
+let now: Date;
+beforeEach(async () => {
+  now = new Date('2026-01-02T10:00:00Z');
+  server = await startShop({ Tern: 2_000, Wren: 1_000, Crate: 3_000 }, () => now);
+  await server.call('POST', '/api/editions', {});
+});
+afterEach(() => server.close());
+
+const seen = Number.MAX_SAFE_INTEGER;
+const today = async (days = 30) => (await server.call<Today>('GET', `/api/today?days=${days}`)).body;
+const at = (date: string) => void (now = new Date(`${date}T10:00:00Z`));
+const stock = async (id: string, pieces: number) => {
+  const { variants } = server.catalog.working.products.get(id)!;
+  await server.call('PATCH', `/api/products/${id}/variants`, {
+    seen,
+    changes: variants.map((variant) => ({ id: variant.id, fields: { stock: pieces, cost: 500 } })),
+  });
+};
+const browser = { 'User-Agent': 'Mozilla/5.0 (X11; Linux) Firefox/140.0' };
+const open = (path: string, headers: Record<string, string> = {}) =>
+  server.raw(path, { headers: { ...browser, Accept: 'application/json', ...headers } });
+
+test('visits are counted by day, with what they looked at; robots, the shop window and what is only foreseen are not', async () => {
+  const inside = { Referer: `${server.url}/` };
+  await open('/');
+  await open('/p/tern', inside);
+  await open('/p/tern', { Referer: 'https://elsewhere.example/' });
+  await open('/p/wren', { 'X-Dispona-Foreseen': '1', ...inside });
+  await open('/p/wren', { 'User-Agent': 'SomeBot/1.0 (crawler)' });
+  await open('/preview/p/wren', { Cookie: server.cookie });
+  await open('/nothing/here');
+  const { visited, viewed, series } = await today();
+  expect(visited).toEqual({ visits: 2, views: 3 });
+  expect(viewed.map(({ title, times }) => [title, times])).toEqual([['Tern', 2]]);
+  expect(series.at(-1)).toMatchObject({ day: '2026-01-02', visits: 2 });
+  at('2026-01-10');
+  expect((await today(7)).visited).toEqual({ visits: 0, views: 0 });
+  expect((await today(7)).visitedBefore).toEqual({ visits: 2, views: 3 });
+});
+
+test('what runs out soon is told with its spread, and what lies there with its value', async () => {
+  const [tern, wren, crate] = server.ids as [string, string, string];
+  // They have been there for long.
+  server.catalog.journal.change({ did: 'settingsChanged' }, server.catalog.actor(null), () =>
+    server.catalog.db.prepare(`UPDATE product SET created = '2025-06-01T00:00:00.000Z'`).run(),
+  );
+  await stock(tern, 12);
+  await stock(wren, 400);
+  await stock(crate, 7);
+  const midnight = Math.floor(now.getTime() / 1_000 / DAY) * DAY;
+  const daily = (productId: string, pieces: number) =>
+    Array.from({ length: 80 }, (_, ago) => ({ productId, day: midnight - ago * DAY, pieces }));
+  recordSales(server.catalog, [...daily(tern, 1), ...daily(wren, 1)]);
+  const { runsOut, runsOutCount, slow, slowCount, slowValue } = await today();
+  expect([runsOutCount, runsOut.map(({ title }) => title)]).toEqual([1, ['Tern']]);
+  const [first] = runsOut;
+  expect(first!.stock).toBe(12);
+  expect(first!.early).toBeLessThan(first!.likely);
+  expect(first!.likely).toBeGreaterThan(8);
+  expect(first!.late).toBeLessThan(25);
+  expect([slowCount, slowValue, slow.map(({ title, value }) => [title, value])]).toEqual([
+    1,
+    3_500,
+    [['Crate', 3_500]],
+  ]);
+});
+
+test('searches, loose ends and planned editions stand there with the rest', async () => {
+  await open('/search?q=albatross');
+  await open('/search?q=tern');
+  await server.call('PATCH', `/api/products/${server.ids[0]!}`, { seen, fields: { title: 'Tern 2' } });
+  await server.call('POST', '/api/planned-editions', { at: '2026-03-01T00:00:00Z', label: 'March' });
+  const told = await today();
+  expect(told.searched.map(({ words }) => words).sort()).toEqual(['albatross', 'tern']);
+  expect(told.lost.map(({ words }) => words)).toEqual(['albatross']);
+  expect(told.planned).toMatchObject([{ label: 'March', documents: 1, touched: 0 }]);
+  expect(told.loose.total).toBeGreaterThan(0);
+  expect(told.loose.checks.length).toBeGreaterThan(0);
+  expect(told.series).toHaveLength(30);
+});
+
+test('what others changed is told until one has looked', async () => {
+  expect((await today()).changed).toEqual([]);
+  const { db, journal } = server.catalog;
+  const columns = (db.pragma('table_info(user)') as { name: string }[]).map(({ name }) => name);
+  const other: Record<string, string> = { id: `'u_ada'`, name: `'Ada'`, email: `'ada@example.com'` };
+  db.exec(`INSERT INTO user (${columns.join()}) SELECT ${columns.map((name) => other[name] ?? name).join()} FROM user`);
+  journal.change({ did: 'settingsChanged' }, { userId: 'u_ada', at: now.toISOString() }, () =>
+    db.prepare(`UPDATE product SET title = 'Tern of another' WHERE id = ?`).run(server.ids[0]!),
+  );
+  expect((await today()).changed).toMatchObject([{ userName: 'Ada', label: 'Changed the settings of the shop' }]);
+  await server.call('POST', '/api/today/looked');
+  expect((await today()).changed).toEqual([]);
+});
+
+test('a period that cannot be is refused at its field', async () => {
+  const refused = await server.call('GET', '/api/today?days=0');
+  expect([refused.status, problem(refused).errors?.[0]?.path]).toEqual([422, ['days']]);
+});
