@@ -29,7 +29,7 @@ export default function DaysChart({ series, money }: Props) {
         {
           ...deskAxis(),
           type: 'value',
-          axisLabel: { color: colour('ink-2'), formatter: (value: number) => money(value) },
+          axisLabel: { color: colour('ink-2'), formatter: (value: number) => money(value).replace(/[.,]00$/, '') },
         },
         { ...deskAxis(), type: 'value', minInterval: 1, axisLabel: { show: false } },
       ],

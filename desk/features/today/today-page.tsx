@@ -299,7 +299,7 @@ export function TodayPage() {
           <Figure label="Sold" value={money(sold.value)} note={changeWords(sold.value, soldBefore.value)} />
           <Figure label="Orders" value={count(sold.orders)} note={changeWords(sold.orders, soldBefore.orders)} />
           <Figure
-            label="An order is"
+            label="Average order"
             value={money(average(sold))}
             note={changeWords(average(sold), average(soldBefore))}
           />
@@ -317,6 +317,7 @@ export function TodayPage() {
         <Suspense fallback={<div className="h-44" />}>
           <DaysChart series={data.series} money={money} />
         </Suspense>
+        <p className="text-xs text-ink-2">Bars are what was sold, the line is visits, day by day.</p>
         <DaysTable series={data.series} money={money} />
       </section>
       <Lists data={data} money={money} />
