@@ -19,13 +19,20 @@ const dataAt = (url: string): ShopData => ({
 /** Requests that nobody has answered yet. */
 let open: { url: string; answer: () => void }[] = [];
 let asked = 0;
+/** pages that the server was told somebody looks at */
+let shown: string[] = [];
 beforeEach(() => {
   open = [];
   asked = 0;
+  shown = [];
   forgetForeseen();
   window.history.replaceState(null, '', '/c/kites');
   window.scrollTo = () => undefined;
-  globalThis.fetch = ((url: string) => {
+  globalThis.fetch = ((url: string, { method }: RequestInit = {}) => {
+    if (method === 'HEAD') {
+      shown.push(url);
+      return Promise.resolve({});
+    }
     asked++;
     return new Promise((resolve) => {
       const answer = () =>
@@ -77,14 +84,16 @@ test('a chain of clicks ends in the listing of all of them, in whatever order an
   );
 });
 
-test('a page that was foreseen is not asked for again', async () => {
+test('a page that was foreseen is not asked for again, but the server hears that it is looked at', async () => {
   const { result } = start();
   foresee('/p/tern');
   foresee('/p/tern');
   await answerOne(0);
+  expect(shown).toEqual([]);
   act(() => result.current.go('/p/tern'));
   await act(async () => void (await Promise.resolve()));
   expect(asked).toBe(1);
+  expect(shown).toEqual(['/p/tern']);
   expect(result.current.shown.url).toBe('/p/tern');
   expect(document.title).toBe('/p/tern · Test kites');
 });

@@ -222,7 +222,12 @@ function fixture(folder: string, version: number): void {
     const text = textAt(version, kind as DocumentKind, key, body);
     db.prepare(`INSERT INTO document (hash, kind, body) VALUES (?, ?, ?)`).run(hash, kind, text);
     if (version === 1) db.prepare(`INSERT INTO edition_document VALUES (1, ?, ?, ?)`).run(kind, key, hash);
-    else db.prepare(`INSERT INTO edition_span VALUES (?, ?, 1, NULL, ?)`).run(kind, key, hash);
+    else
+      db.prepare(`INSERT INTO edition_span (kind, key, since, until, hash) VALUES (?, ?, 1, NULL, ?)`).run(
+        kind,
+        key,
+        hash,
+      );
   }
   db.close();
 }
