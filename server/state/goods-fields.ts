@@ -3,6 +3,7 @@ import { placeCounts } from '../../core/storefront/where-it-shows';
 import { isPlacedField, type PlacedField } from '../../core/rules/placed-fields';
 import type { Field, FieldRegistry } from '../../core/rules/field';
 import { exposure } from './exposure';
+import { conversionBySlot, daysLeftBySlot, viewsBySlot } from './outlook';
 import { conditionsOf, type Rule } from '../../core/model/rule';
 import type { Catalog } from './catalog';
 
@@ -28,6 +29,14 @@ const placed: Record<PlacedField, Omit<Field, 'read' | 'key'> & { numbers: (cata
       unit: { words: '%', parts: 100 },
       numbers: (catalog) => exposure(catalog).shares,
     },
+    viewed: { label: 'Seen in 30 days', type: 'number', numbers: viewsBySlot },
+    conversion: {
+      label: 'Sold per 100 seen',
+      type: 'number',
+      unit: { words: '%', parts: 100 },
+      numbers: conversionBySlot,
+    },
+    daysLeft: { label: 'Days of stock', type: 'number', numbers: daysLeftBySlot },
   };
 
 const placedFields = (catalog: Catalog): Field[] =>

@@ -1,10 +1,9 @@
-import { LOOKED_AT, runOut } from '../../core/forecast/run-out';
 import { faceUrl } from '../../core/storefront/card';
-import type { Product } from '../../core/model/product';
 import type { Today } from '../../contract/today';
 import { looseEndsOf } from '../loose-ends/queries';
 import { editionsView } from '../publishing/queries';
 import type { Catalog } from '../state/catalog';
+import { outlooksOf } from '../state/outlook';
 import { lookedAt } from '../store/people';
 import { readMostViewed, readVisits } from '../store/page-views';
 import { readSearched } from '../store/shopper-counts';
@@ -27,63 +26,29 @@ const soldSum = (days: readonly SoldOnDay[]) => ({
   pieces: sum(days, ({ pieces }) => pieces),
 });
 
-/** Pieces of a product that are counted and left; null where none of its variants is counted. */
-function stockOf({ working }: Catalog, { variants }: Product): number | null {
-  const counted = variants.flatMap(({ id }) => working.stock.get(id) ?? []);
-  return counted.length === 0 ? null : sum(counted, (pieces) => Math.max(0, pieces));
-}
-
-/** What was sold of a product on each of the last days, today first; not further back than it has been sold. */
-function lastDays({ working, now }: Catalog, product: Product): number[] {
-  const today = Math.floor(now / DAY) * DAY;
-  const made = Math.floor(Date.parse(product.created) / 1_000 / DAY) * DAY;
-  const known = working.salesOf(product.id);
-  const first = Math.min(made, known.at(-1)?.day ?? today);
-  const days: number[] = new Array<number>(Math.max(1, Math.min(LOOKED_AT, (today - first) / DAY + 1))).fill(0);
-  for (const { day, pieces } of known) {
-    const ago = (today - day) / DAY;
-    if (ago >= 0 && ago < days.length) days[ago]! += pieces;
-  }
-  return days;
-}
-
-/** What runs out soon, and what lies there: worked out once for each state of the goods and day. */
-const outlooks = new WeakMap<Catalog, { state: string; outlook: ReturnType<typeof lookAhead> }>();
-
+/** What runs out soon, the first one first, and what lies there, the dearest first. O(products). */
 function lookAhead(catalog: Catalog) {
   const { working, now } = catalog;
   const runsOut: Today['runsOut'] = [];
   const slow: Today['slow'] = [];
   const longAgo = now - SLOW * DAY;
-  for (const product of working.products.values()) {
-    const stock = product.status === 'live' ? stockOf(catalog, product) : null;
-    if (stock === null || stock === 0) continue;
-    const good = { id: product.id, title: product.title, thumbnail: faceUrl(product), stock };
-    const last = working.salesOf(product.id)[0]?.day ?? 0;
-    const isOld = Date.parse(product.created) / 1_000 < longAgo;
-    if (last < longAgo) {
-      if (isOld || last > 0)
-        slow.push({
-          ...good,
-          value: sum(product.variants, ({ id, cost }) => Math.max(0, working.stock.get(id) ?? 0) * (cost ?? 0)),
-        });
-      continue;
-    }
-    const forecast = runOut(stock, lastDays(catalog, product));
-    if (forecast && forecast.likely <= SOON) runsOut.push({ ...good, ...forecast });
+  for (const [id, { stock, forecast }] of outlooksOf(catalog)) {
+    const product = working.products.get(id)!;
+    if (product.status !== 'live' || stock === 0) continue;
+    const good = { id, title: product.title, thumbnail: faceUrl(product), stock };
+    const last = working.salesOf(id)[0]?.day ?? 0;
+    const isOld = last > 0 || Date.parse(product.created) / 1_000 < longAgo;
+    if (last >= longAgo) {
+      if (forecast && forecast.likely <= SOON) runsOut.push({ ...good, ...forecast });
+    } else if (isOld)
+      slow.push({
+        ...good,
+        value: sum(product.variants, (each) => Math.max(0, working.stock.get(each.id) ?? 0) * (each.cost ?? 0)),
+      });
   }
   runsOut.sort((a, b) => a.likely - b.likely);
   slow.sort((a, b) => b.value - a.value);
   return { runsOut, slow };
-}
-
-function outlookOf(catalog: Catalog) {
-  const state = `${catalog.working.shop.version} ${Math.floor(catalog.now / DAY)}`;
-  const known = outlooks.get(catalog);
-  if (known?.state === state) return known.outlook;
-  const outlook = lookAhead(catalog);
-  outlooks.set(catalog, { state, outlook });
-  return outlook;
 }
 
 /** Money by the first category of what was sold, the most first. */
@@ -120,7 +85,7 @@ export function today(catalog: Catalog, days: number, user: string, lastBackup: 
     const product = working.products.get(id);
     return product ? [{ id, title: product.title, thumbnail: faceUrl(product) }] : [];
   };
-  const { runsOut, slow } = outlookOf(catalog);
+  const { runsOut, slow } = lookAhead(catalog);
   const loose = looseEndsOf(catalog, lastBackup);
   return {
     days,

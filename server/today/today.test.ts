@@ -103,3 +103,32 @@ test('a period that cannot be is refused at its field', async () => {
   const refused = await server.call('GET', '/api/today?days=0');
   expect([refused.status, problem(refused).errors?.[0]?.path]).toEqual([422, ['days']]);
 });
+
+test('the goods are narrowed, sorted and told by what came of where they stand', async () => {
+  const [tern, wren] = server.ids as [string, string];
+  await stock(tern, 12);
+  await stock(wren, 12);
+  const midnight = Math.floor(now.getTime() / 1_000 / DAY) * DAY;
+  recordSales(server.catalog, [{ productId: tern, day: midnight, pieces: 2 }]);
+  for (let i = 0; i < 4; i++) await open('/p/tern');
+  await open('/p/wren');
+  server.catalog.writeCounts();
+  const matching = async (field: string, is: string, value: number) =>
+    (
+      await server.call<{ ids: string[] }>('POST', '/api/goods/matching', {
+        text: '',
+        rule: { match: 'all', of: [{ field, is, value }] },
+      })
+    ).body.ids;
+  expect(await matching('viewed', 'atLeast', 2)).toEqual([tern]);
+  expect((await matching('viewed', 'atLeast', 1)).sort()).toEqual([tern, wren].sort());
+  expect(await matching('conversion', 'above', 4_000)).toEqual([tern]);
+  // Of what sold nothing, nobody knows when it runs out.
+  expect(await matching('daysLeft', 'atMost', 700)).toEqual([tern]);
+  // No collection can be filled by it: what it shows would change the answer.
+  const { id } = (await server.call<{ id: string }>('POST', '/api/collections', { name: 'Seen', source: 'rule' })).body;
+  const rule = { match: 'all', of: [{ field: 'viewed', is: 'atLeast', value: 2 }] };
+  const refused = await server.call('PATCH', `/api/collections/${id}`, { rule });
+  const problems = (await server.call<{ problems: { message: string }[] }>('GET', `/api/collections/${id}`)).body;
+  expect(refused.status === 422 || JSON.stringify(problems).includes('cannot ask where they show')).toBe(true);
+});

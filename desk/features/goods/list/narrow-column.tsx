@@ -31,6 +31,8 @@ const order = [
   'margin',
   'places',
   'exposure',
+  'viewed',
+  'daysLeft',
   'supplier',
 ];
 /** Fields that are known by their product rather than by a value of their own. */
