@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { OfferRow, OffersAnswer } from '../../data/offers';
 import { ShownDay } from './shown-day';
-import { monthsIn, placeOf, rangeAround, shifted, type Grip, type Span } from './timeline-span';
+import { monthsIn, placeOf, rangeAround, shifted, type Grip, type Span } from '../../shared/timeline-span';
 
 const DAY_MS = 86_400_000;
 /** A press that moves less is a click. */

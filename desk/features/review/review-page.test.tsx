@@ -4,7 +4,9 @@ import userEvent from '@testing-library/user-event';
 import { addProduct, startServer } from '../../../server/testing/harness';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
+import { noWindow, WindowContext } from '../../shared/window-state';
 import { ReviewPage } from './review-page';
+import { editionAt } from './ribbon';
 
 let harrier: string;
 const server = onServer(async () => {
@@ -91,4 +93,34 @@ test('editions are compared, named, and one thing of an old one is brought back'
   expect(await screen.findByRole('heading', { name: 'Compare editions' })).toBeTruthy();
   await userEvent.click(await screen.findByRole('button', { name: 'Bring “Harrier of June” back from edition 1' }));
   await waitFor(() => expect(server().catalog.working.products.get(harrier)!.title).toBe('Harrier delta'));
+});
+
+test('the day of the ribbon is moved by keys: back to the edition of then, ahead to what will be', async () => {
+  const setMoment = jest.fn();
+  const setEdition = jest.fn();
+  draw(
+    <WindowContext value={{ ...noWindow, setMoment, setEdition }}>
+      <ReviewPage />
+    </WindowContext>,
+  );
+  const day = await screen.findByRole('slider', { name: 'Day that the shop window shows' });
+  day.focus();
+  await userEvent.keyboard('{ArrowRight}{ArrowRight}');
+  expect(day.getAttribute('aria-valuetext')).toMatch(/if nothing is changed until then/);
+  const shown = Date.parse(setMoment.mock.lastCall![0] as string);
+  expect(Math.round((shown - Date.now()) / 86_400_000)).toBe(2);
+  expect(setEdition).toHaveBeenLastCalledWith(null);
+  await userEvent.keyboard('{Home}{ArrowLeft}');
+  expect(day.getAttribute('aria-valuetext')).toMatch(/before the first edition/);
+  expect(setMoment).toHaveBeenLastCalledWith(null);
+  await userEvent.click(screen.getByRole('button', { name: 'Back to today' }));
+  expect(day.getAttribute('aria-valuenow')).toBe('0');
+});
+
+test('which edition shoppers saw at a moment is the last one before it', () => {
+  const made = (number: number, at: string) => ({ number, at, label: '', note: '', userName: null, ofEdition: null });
+  const editions = [made(2, '2026-05-02T00:00:00Z'), made(1, '2026-04-01T00:00:00Z')];
+  expect(editionAt(editions, Date.parse('2026-05-03'))?.number).toBe(2);
+  expect(editionAt(editions, Date.parse('2026-05-01'))?.number).toBe(1);
+  expect(editionAt(editions, Date.parse('2026-03-01'))).toBeUndefined();
 });

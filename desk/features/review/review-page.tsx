@@ -8,6 +8,7 @@ import { Changes } from './changes';
 import { Compare } from './compare';
 import { Editions } from './editions';
 import { PutLive } from './put-live';
+import { Ribbon } from './ribbon';
 
 const percent = (share: number) => `${share < 0.01 && share > 0 ? 'less than 1' : Math.round(share * 100)} %`;
 
@@ -80,6 +81,7 @@ export function ReviewPage() {
       </div>
       <div className="flex items-start gap-4 max-xl:flex-col">
         <div className="flex min-w-0 flex-1 flex-col gap-3 self-stretch">
+          {data.edition > 0 && <Ribbon />}
           {data.total > 0 && <PutLive review={data} />}
           {data.worries.length > 0 && data.total > 0 && <Worries worries={data.worries} />}
           {data.total === 0 ? (

@@ -1,0 +1,148 @@
+import { format } from 'date-fns';
+import { useContext, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useOffers } from '../../data/offers';
+import { useEditions, type Edition } from '../../data/review';
+import { monthsIn, placeOf, type Range } from '../../shared/timeline-span';
+import { WindowContext } from '../../shared/window-state';
+
+const DAY_MS = 86_400_000;
+/** So far back and ahead the ribbon reaches, in days from now. */
+const EARLIEST = -90;
+const LATEST = 90;
+const MOST_OFFERS = 4;
+
+/** The edition that shoppers saw at a moment; undefined before the first. */
+export const editionAt = (editions: readonly Edition[], moment: number): Edition | undefined =>
+  editions.find(({ at }) => Date.parse(at) <= moment);
+
+const dayOf = (moment: number) => format(new Date(moment), 'EEE d MMM yyyy');
+
+/** Time as a ribbon: editions that were and will be, and offers. Its day is dragged, and the shop window shows the shop of that day. */
+export function Ribbon() {
+  const { data } = useEditions();
+  const { data: offers } = useOffers();
+  const { setMoment, setEdition } = useContext(WindowContext);
+  const [now] = useState(Date.now);
+  const [days, setDays] = useState(0);
+  const track = useRef<HTMLDivElement>(null);
+  const isDragging = useRef(false);
+  const range: Range = useMemo(() => ({ begin: now + EARLIEST * DAY_MS, end: now + LATEST * DAY_MS }), [now]);
+  const part = (moment: number) => ((moment - range.begin) / (range.end - range.begin)) * 100;
+  const editions = data?.editions ?? [];
+  const shown = now + days * DAY_MS;
+  const past = days < 0 ? editionAt(editions, shown) : undefined;
+
+  const show = (next: number) => {
+    const wanted = Math.max(EARLIEST, Math.min(LATEST, Math.round(next)));
+    setDays(wanted);
+    const moment = now + wanted * DAY_MS;
+    const edition = wanted < 0 ? editionAt(editions, moment) : undefined;
+    setEdition(
+      edition ? { id: String(edition.number), words: `The shop on ${dayOf(moment)}, edition ${edition.number}` } : null,
+    );
+    setMoment(wanted > 0 ? new Date(moment).toISOString() : null);
+  };
+  const follow = (event: PointerEvent) => {
+    const box = track.current!.getBoundingClientRect();
+    show(((event.clientX - box.left) / box.width) * (LATEST - EARLIEST) + EARLIEST);
+  };
+  const keys = (event: KeyboardEvent) => {
+    const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageDown: -7, PageUp: 7 };
+    const step = steps[event.key];
+    if (step !== undefined) show(days + step);
+    else if (event.key === 'Home' || event.key === 'Escape') show(0);
+    else return;
+    event.preventDefault();
+  };
+  const bars = (offers?.offers ?? [])
+    .flatMap(({ offer }) => {
+      const place = offer.isOn ? placeOf(offer, range) : null;
+      return place ? [{ id: offer.id, name: offer.name, place }] : [];
+    })
+    .slice(0, MOST_OFFERS);
+  const words =
+    days === 0
+      ? 'Today, with the work as it is'
+      : days > 0
+        ? `${dayOf(shown)}, if nothing is changed until then`
+        : `${dayOf(shown)}, ${past ? `edition ${past.number}` : 'before the first edition'}`;
+  return (
+    <section aria-label="Time" className="sheet px-3.5 pb-2 pt-2.5">
+      <p className="mb-1.5 flex flex-wrap items-baseline gap-2 text-[13px]">
+        <strong className="font-semibold">{words}</strong>
+        {days !== 0 && (
+          <button type="button" className="text-xs font-semibold text-ink-2 hover:underline" onClick={() => show(0)}>
+            Back to today
+          </button>
+        )}
+      </p>
+      <div
+        ref={track}
+        role="slider"
+        tabIndex={0}
+        aria-label="Day that the shop window shows"
+        aria-valuemin={EARLIEST}
+        aria-valuemax={LATEST}
+        aria-valuenow={days}
+        aria-valuetext={words}
+        onKeyDown={keys}
+        onPointerDown={(event) => {
+          isDragging.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          follow(event);
+        }}
+        onPointerMove={(event) => isDragging.current && follow(event)}
+        onPointerUp={() => (isDragging.current = false)}
+        onPointerCancel={() => (isDragging.current = false)}
+        className="relative h-16 cursor-ew-resize touch-none select-none rounded-lg bg-sunk"
+      >
+        {monthsIn(range).map((month) => (
+          <span
+            key={month}
+            className="absolute inset-y-0 border-l border-line pl-1 text-[10px] text-ink-2"
+            style={{ left: `${part(month)}%` }}
+          >
+            {format(new Date(month), 'MMM')}
+          </span>
+        ))}
+        {bars.map(({ id, name, place }, i) => (
+          <span
+            key={id}
+            title={name}
+            className="absolute h-1.5 rounded-full bg-petrol-soft outline outline-petrol"
+            style={{ left: `${place.left}%`, width: `${place.width}%`, bottom: `${4 + i * 9}px` }}
+          />
+        ))}
+        {editions.map(({ number, at, label }) => {
+          const place = part(Date.parse(at));
+          return place < 0 ? null : (
+            <span
+              key={number}
+              title={[`Edition ${number}`, label].filter(Boolean).join(': ')}
+              className="absolute top-4 grid size-5 -translate-x-1/2 place-items-center rounded-full bg-slate text-[10px] font-bold text-sheet"
+              style={{ left: `${place}%` }}
+            >
+              {number}
+            </span>
+          );
+        })}
+        {(data?.planned ?? []).map(({ id, at, label }) => {
+          const place = part(Date.parse(at));
+          return place > 100 ? null : (
+            <span
+              key={id}
+              title={label || 'Planned edition'}
+              className="absolute top-4 size-5 -translate-x-1/2 rounded-full border-2 border-dashed border-slate bg-sheet"
+              style={{ left: `${place}%` }}
+            />
+          );
+        })}
+        <span
+          aria-hidden="true"
+          className="absolute inset-y-0 w-0.5 -translate-x-1/2 bg-marigold"
+          style={{ left: `${part(shown)}%` }}
+        />
+      </div>
+    </section>
+  );
+}
