@@ -58,16 +58,6 @@ await take('orders', '/desk/orders', async (on) => {
   await on.getByRole('row').nth(1).getByRole('link').click();
   await on.getByRole('heading', { name: 'What happened' }).waitFor();
 });
-await take('sheet', '/desk/goods/sheet?q=delta', async (on) => {
-  const cell = (row: number, column: number) => on.getByRole('row').nth(row).getByRole('gridcell').nth(column);
-  await cell(3, 2).click();
-  await on.keyboard.type('71.50');
-  await on.keyboard.press('Enter');
-  await cell(9, 2).click();
-  for (let i = 0; i < 3; i++) await on.keyboard.press('Shift+ArrowDown');
-  await on.keyboard.press('Shift+ArrowRight');
-});
-page.once('dialog', (dialog) => void dialog.accept());
 await take('product', '/desk/goods?q=harrier', openProduct('Harrier delta 180'));
 await take('groups', '/desk/groups');
 await take('shopfront', '/desk/shopfront', (on) => on.getByRole('button', { name: /^Light-wind days/ }).click());
@@ -75,18 +65,19 @@ await take('look', '/desk/shopfront?view=look', async (on) => {
   await on.getByRole('button', { name: /^Almanac/ }).click();
   await on.waitForTimeout(1_000);
 });
-await take('exposure', '/desk/shopfront?view=exposure', (on) => on.locator('canvas').waitFor());
 await take('floor', '/desk/shopfront?view=floor', async (on) => {
   await on.getByLabel('a product, category, collection, brand or tag').fill('Harrier delta');
   await on.getByRole('option', { name: /Harrier delta 180/ }).click();
 });
-await take('review', '/desk/review');
+await take('words', '/desk/words/de?kind=product', async (on) => {
+  await on.getByRole('button', { name: 'Begin with the first' }).click();
+  await on.waitForTimeout(1_500);
+});
+await take('today', '/desk/today', (on) => on.locator('canvas').waitFor());
+await take('loose-ends', '/desk/loose-ends');
+await take('review', '/desk/review', (on) => on.getByText(/of visits see/).waitFor());
 await page.evaluate(() => localStorage.clear());
 await take('shop-home', '/');
-await take('shop-search', '/search?q=red+delta', async (on) => {
-  await on.getByRole('combobox', { name: 'Search the shop' }).fill('red delta ki');
-  await on.getByRole('listbox').getByRole('option').first().waitFor();
-});
 await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
 await take('channels', '/desk/exchange?part=channels', async (on) => {
