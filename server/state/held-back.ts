@@ -2,8 +2,8 @@ import { heldWith, type ChangedDocument } from '../../core/publishing/holding';
 import { readLatestBody } from '../store/editions';
 import { readHeld } from '../store/held';
 import { readPlannedRefs } from '../store/planned';
-import type { Catalog } from './catalog';
-import { splitRef } from './working';
+import type { Db } from '../database/connection';
+import { splitRef, type WorkingCatalog } from './working';
 
 /** Why a change stays out of the next edition: kept back by hand, part of a planned edition, or waiting for another change. */
 export type HeldBack = { by: 'hand' } | { by: 'planned'; id: string } | { by: 'waits'; for: string };
@@ -11,7 +11,7 @@ export type HeldBack = { by: 'hand' } | { by: 'planned'; id: string } | { by: 'w
 const NONE: ReadonlyMap<string, HeldBack> = new Map();
 
 /** Refs of the changes that stay out of the next edition. O(size of what changed) where there are any; nothing otherwise. */
-export function heldBack({ db, working }: Pick<Catalog, 'db' | 'working'>): ReadonlyMap<string, HeldBack> {
+export function heldBack({ db, working }: { db: Db; working: WorkingCatalog }): ReadonlyMap<string, HeldBack> {
   const planned = readPlannedRefs(db);
   const held = readHeld(db);
   const chosen = new Set([...held, ...planned.keys()]);

@@ -1,20 +1,18 @@
 import { z } from 'zod';
 import { translatable } from '../../model/translatable';
 import { pagesGerman } from './pages-de';
+import type { InAnother } from './in-another';
 import { pagesEnglish } from './pages-en';
 import { toldGerman } from './told-de';
 import { toldEnglish } from './told-en';
 import { sayer, type Say, type Spoken } from './say';
-
-/** The same words in another language. */
-export type Catalog<C> = { readonly [K in keyof C]: C[K] extends string ? string : Readonly<Record<string, string>> };
 
 const english = { ...pagesEnglish, ...toldEnglish };
 export type WordKey = keyof typeof english;
 export const wordKeys = Object.keys(english) as WordKey[];
 
 /** What is shipped, by the beginning of a locale. */
-const shipped: Readonly<Record<string, Catalog<typeof english>>> = {
+const shipped: Readonly<Record<string, InAnother<typeof english>>> = {
   en: english,
   de: { ...pagesGerman, ...toldGerman },
 };

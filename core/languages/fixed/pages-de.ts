@@ -1,7 +1,7 @@
-import type { Catalog } from './fixed-words';
+import type { InAnother } from './in-another';
 import type { pagesEnglish } from './pages-en';
 
-export const pagesGerman: Catalog<typeof pagesEnglish> = {
+export const pagesGerman: InAnother<typeof pagesEnglish> = {
   'frame.toContent': 'Zum Inhalt',
   'frame.basket': 'Warenkorb',
   'frame.pieces': { one: '{count} Stück', other: '{count} Stück' },

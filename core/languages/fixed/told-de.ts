@@ -1,7 +1,7 @@
-import type { Catalog } from './fixed-words';
+import type { InAnother } from './in-another';
 import type { toldEnglish } from './told-en';
 
-export const toldGerman: Catalog<typeof toldEnglish> = {
+export const toldGerman: InAnother<typeof toldEnglish> = {
   'told.canBeOrdered': 'Kann bestellt werden',
   'told.soldOut': 'Ausverkauft',
   'told.fewPlaces': 'Nur noch wenige Plätze',
