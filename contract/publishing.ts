@@ -59,6 +59,16 @@ const plannedSchema = z.object({
 });
 export type PlannedEdition = z.infer<typeof plannedSchema>;
 
+/** Which old editions are kept: all of the last days, and one of each week or month before. */
+const keepRuleSchema = z.object({
+  days: z
+    .number({ error: 'Type a number of days.' })
+    .int('Type a whole number of days.')
+    .min(1, 'At least one day.')
+    .max(3_650, 'At most ten years.'),
+  then: z.enum(['week', 'month']),
+});
+
 export const publishingRoutes = {
   review: route({
     method: 'GET',
@@ -110,7 +120,11 @@ export const publishingRoutes = {
     method: 'GET',
     path: '/api/editions',
     summary: 'Editions, newest first, and those that are planned, the next one first',
-    answer: z.object({ editions: z.array(editionSchema), planned: z.array(plannedSchema) }),
+    answer: z.object({
+      editions: z.array(editionSchema),
+      planned: z.array(plannedSchema),
+      keep: keepRuleSchema.nullable(),
+    }),
   }),
   putLive: route({
     method: 'POST',
@@ -125,6 +139,13 @@ export const publishingRoutes = {
     summary: 'Change the name and the note of an edition',
     body: z.object({ label: label.optional(), note: note.optional() }),
     answer: editionSchema,
+  }),
+  keep: route({
+    method: 'PUT',
+    path: '/api/editions/kept',
+    summary: 'Say which old editions are kept, and let go of the others; all with null',
+    body: z.object({ keep: keepRuleSchema.nullable() }),
+    answer: z.object({ gone: whole }),
   }),
   goBack: route({
     method: 'POST',

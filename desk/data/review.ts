@@ -6,6 +6,7 @@ import { call, wordsOf } from './api';
 
 export type { Edition, Held, PlannedEdition } from '../../contract/publishing';
 export type Review = AnswerOf<typeof routes.review>;
+export type KeepRule = NonNullable<AnswerOf<typeof routes.editions>['keep']>;
 export type ReviewedChange = Review['changes'][number];
 type DocumentKey = BodyInput<typeof routes.takeBack>;
 
@@ -49,6 +50,11 @@ export function useEditionWrites() {
     // What is wrong with the moment is told beside it.
     plan: useMutation({
       mutationFn: (body: BodyInput<typeof routes.plan>) => call(routes.plan, { body }),
+      onSuccess: options.onSuccess,
+    }),
+    // What is wrong with the days is told beside them.
+    keepEditions: useMutation({
+      mutationFn: (keep: KeepRule | null) => call(routes.keep, { body: { keep } }),
       onSuccess: options.onSuccess,
     }),
     callOff: useMutation({ mutationFn: (id: string) => call(routes.callOff, { params: { id } }), ...options }),

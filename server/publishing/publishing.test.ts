@@ -209,3 +209,39 @@ test('how many visits a change reaches follows from where its goods stand', asyn
   expect(body.visits).toBeGreaterThan(0);
   expect(body.visits).toBeLessThanOrEqual(1);
 });
+
+test('old editions are let go of by a rule; what is left has what it had, and things go back to it', async () => {
+  const titles: string[] = [];
+  for (let day = 1; day <= 9; day++) {
+    now = new Date(Date.UTC(2026, 4, 4 + day, 10));
+    await edit(tern(), { title: `Tern ${day}` });
+    // One is held back now and then, and one comes and goes.
+    if (day % 3 === 0) await edit(wren(), { status: day === 6 ? 'live' : 'off' });
+    await putLive({ note: day === 2 ? 'Worth keeping' : '' });
+    titles.push(`Tern ${day}`);
+  }
+  now = new Date('2026-05-20T10:00:00Z');
+  const shown = async (number: number) => {
+    const pages = [];
+    for (const path of ['/p/tern', '/p/wren']) pages.push(await titleAt(`/preview/edition/${number}${path}`));
+    return pages;
+  };
+  const numbers = async () => (await editions()).editions.map(({ number }) => number);
+  expect(await numbers()).toEqual([10, 9, 8, 7, 6, 5, 4, 3, 2, 1]);
+  const before = new Map<number, unknown>();
+  for (const number of await numbers()) before.set(number, await shown(number));
+  const kept = await server.call<{ gone: number }>('PUT', '/api/editions/kept', { keep: { days: 1, then: 'week' } });
+  // The first, the live one, the one with a note, and the last of each week.
+  expect([kept.body.gone, await numbers()]).toEqual([6, [10, 7, 3, 1]]);
+  for (const number of await numbers()) expect([number, await shown(number)]).toEqual([number, before.get(number)]);
+  expect((await review()).total).toBe(0);
+  server.restart();
+  expect((await review()).total).toBe(0);
+  expect(await titleAt('/p/tern')).toBe('Tern 9');
+  await server.call('POST', '/api/editions/3/bring-back', { kind: 'product', key: tern() });
+  expect(await titleAt('/preview/p/tern')).toBe('Tern 2');
+  expect((await server.call('POST', '/api/editions/3/live')).status).toBe(200);
+  expect(await titleAt('/p/tern')).toBe('Tern 2');
+  const wrong = await server.call('PUT', '/api/editions/kept', { keep: { days: 0, then: 'week' } });
+  expect([wrong.status, problem(wrong).errors?.[0]?.message]).toEqual([422, 'At least one day.']);
+});

@@ -1,11 +1,12 @@
 import { documentChange } from '../../core/publishing/difference';
+import type { KeepRule } from '../../core/publishing/thinning';
 import { faceUrl } from '../../core/storefront/card';
 import type { PlannedEdition } from '../../contract/publishing';
 import { serialise } from '../database/stored-form';
 import type { Catalog } from '../state/catalog';
 import { shopOfEdition } from '../state/edition-shop';
 import { refOf, splitRef } from '../state/working';
-import { listEditions, readEditionChanges, type DocumentKey, type EditionRow } from '../store/editions';
+import { listEditions, readEditionChanges, readKeepRule, type DocumentKey, type EditionRow } from '../store/editions';
 import { readPlanned, readPlannedDocuments, type PlannedRow } from '../store/planned';
 
 /** Editions that are told. */
@@ -39,10 +40,15 @@ export function plannedView(catalog: Catalog, planned: PlannedRow): PlannedEditi
   };
 }
 
-export function editionsView(catalog: Catalog): { editions: EditionRow[]; planned: PlannedEdition[] } {
+export function editionsView(catalog: Catalog): {
+  editions: EditionRow[];
+  planned: PlannedEdition[];
+  keep: KeepRule | null;
+} {
   return {
     editions: listEditions(catalog.db, TOLD),
     planned: readPlanned(catalog.db).map((planned) => plannedView(catalog, planned)),
+    keep: readKeepRule(catalog.db),
   };
 }
 

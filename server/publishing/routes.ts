@@ -32,6 +32,7 @@ export function publishingApi(catalog: Catalog): Router {
     editEdition(catalog.db, number, body);
     return edition(number);
   });
+  answer(router, routes.keep, ({ body }) => ({ gone: catalog.keepEditions(body.keep) }));
   answer(router, routes.goBack, ({ params, user }) => {
     const old = edition(Number(params.number));
     if (old.number === catalog.live.edition) throw invalidField([], refusals.isLiveAlready);

@@ -4,12 +4,17 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Job } from '../../contract/bulk';
 import type { ShopDocument } from '../../core/model/document';
 import { newId } from '../shared/ids';
+import { thinned, type KeepRule } from '../../core/publishing/thinning';
 import { openDatabase, type Db } from '../database/connection';
 import {
   changeOfDocument,
+  dropEditions,
+  listEditions,
+  readKeepRule,
   readUntouchedProducts,
   repeatEdition,
   writeEdition,
+  writeKeepRule,
   type DocumentKey,
   type WrittenDocument,
 } from '../store/editions';
@@ -217,8 +222,22 @@ export class Catalog {
     if (put.length >= MANY && put.length * 4 >= this.working.products.size)
       this.live.copyFrom(this.working.shop, [...this.working.withheld, ...held.keys()]);
     else this.live.show(put, gone);
+    this.#thin();
     this.#tellEdition(number);
     return number;
+  }
+
+  /** Sets which old editions are kept, and lets go of the others. Answers how many went. */
+  keepEditions(rule: KeepRule | null): number {
+    writeKeepRule(this.db, rule);
+    return this.#thin();
+  }
+
+  /** Lets go of the old editions that the seller does not keep. */
+  #thin(): number {
+    const gone = thinned(listEditions(this.db, Number.MAX_SAFE_INTEGER), readKeepRule(this.db), this.now * 1_000);
+    if (gone.length > 0) dropEditions(this.db, gone);
+    return gone.length;
   }
 
   /** Makes what the next edition would hold go live by itself at a moment (ISO) to come. Answers its id. */

@@ -1,3 +1,4 @@
+import type { KeepRule } from '../../core/publishing/thinning';
 import { type DocumentKind, type ShopDocument } from '../../core/model/document';
 import { documentBody } from '../../core/publishing/document-text';
 import type { Db } from '../database/connection';
@@ -75,17 +76,13 @@ export function readLatestBody(db: Db, { kind, key }: DocumentKey): ShopDocument
   return body === undefined ? undefined : documentBody(kind, body);
 }
 
-/**
- * Ids of the products that are in the newest edition and that no change has touched since they were put live: their
- * working copy is what is live. What came back with an older edition is not among them.
- */
+/** Ids of the products that no change has touched since the working copy was as the newest edition has them. */
 export function readUntouchedProducts(db: Db): Set<string> {
   const ids = db
     .prepare(
-      `SELECT key FROM edition_span AS span JOIN edition ON edition.number = span.since
-       WHERE span.kind = 'product' AND span.until IS NULL AND of_edition IS NULL AND NOT EXISTS (
-         SELECT 1 FROM journal WHERE subject = 'product:' || key AND journal.change_id > edition.change_id)
-         AND edition.change_id IS NOT NULL`,
+      `SELECT key FROM edition_span AS span
+       WHERE span.kind = 'product' AND span.until IS NULL AND span.change_id IS NOT NULL AND NOT EXISTS (
+         SELECT 1 FROM journal WHERE subject = 'product:' || key AND journal.change_id > span.change_id)`,
     )
     .pluck()
     .all() as string[];
@@ -192,6 +189,40 @@ function differenceTo(db: Db, old: number): { put: HashedDocument[]; gone: Docum
 export function readEditionChanges(db: Db, old: number): (DocumentKey & { body: ShopDocument['body'] | undefined })[] {
   const { put, gone } = differenceTo(db, old);
   return [...put, ...gone.map((each) => ({ ...each, body: undefined }))];
+}
+
+export function readKeepRule(db: Db): KeepRule | null {
+  return (db.prepare(`SELECT days, then_one AS "then" FROM edition_rule`).get() as KeepRule | undefined) ?? null;
+}
+
+export function writeKeepRule(db: Db, rule: KeepRule | null): void {
+  if (!rule) db.prepare(`DELETE FROM edition_rule`).run();
+  else
+    db.prepare(
+      `INSERT INTO edition_rule (one, days, then_one) VALUES (1, ?, ?)
+       ON CONFLICT DO UPDATE SET days = excluded.days, then_one = excluded.then_one`,
+    ).run(rule.days, rule.then);
+}
+
+/**
+ * Lets go of editions, none of them the newest; what is in the others stays as it is. A document counts from then on as of the next
+ * edition that is left. Inside one transaction.
+ */
+export function dropEditions(db: Db, numbers: readonly number[]): void {
+  db.transaction(() => {
+    db.prepare(`CREATE TEMP TABLE gone_edition AS SELECT value AS number FROM json_each(?)`).run(
+      JSON.stringify(numbers),
+    );
+    const next = (column: string) =>
+      `(SELECT min(number) FROM edition WHERE number >= ${column} AND number NOT IN (SELECT number FROM gone_edition))`;
+    db.exec(`
+      DELETE FROM edition_span WHERE until IS NOT NULL AND ${next('since')} = ${next('until')};
+      UPDATE edition_span SET since = ${next('since')} WHERE since IN (SELECT number FROM gone_edition);
+      UPDATE edition_span SET until = ${next('until')} WHERE until IN (SELECT number FROM gone_edition);
+      DELETE FROM edition WHERE number IN (SELECT number FROM gone_edition);
+      DELETE FROM document WHERE hash NOT IN (SELECT hash FROM edition_span);
+      DROP TABLE gone_edition;`);
+  })();
 }
 
 export function editEdition(db: Db, number: number, { label, note }: { label?: string; note?: string }): void {

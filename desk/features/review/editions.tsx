@@ -9,6 +9,7 @@ import { useConfirm } from '../../shared/ui/confirm';
 import { Dialog } from '../../shared/ui/dialog';
 import { Failed } from '../../shared/ui/states';
 import { SwingTag } from '../../shared/ui/swing-tag';
+import { KeepDialog, keepWords } from './keep-dialog';
 
 const moment = (at: string) => format(new Date(at), 'EEE d MMM HH:mm');
 const action = 'text-xs font-semibold text-ink-2 hover:text-ink hover:underline';
@@ -104,6 +105,7 @@ export function Editions({ live }: { live: number }) {
   const { setEdition } = useContext(WindowContext);
   const [ask, dialog] = useConfirm();
   const [named, setNamed] = useState<Edition | null>(null);
+  const [isKeeping, setKeeping] = useState(false);
   if (error) return <Failed error={error} />;
   return (
     <aside aria-label="Editions" className="w-[250px] shrink-0 max-xl:w-full">
@@ -183,6 +185,15 @@ export function Editions({ live }: { live: number }) {
           </li>
         ))}
       </ul>
+      {data && data.editions.length > 2 && (
+        <p className="mt-2 border-t border-line pt-2 text-xs text-ink-2">
+          {keepWords(data.keep)}.{' '}
+          <button type="button" className={action} onClick={() => setKeeping(true)}>
+            Change
+          </button>
+        </p>
+      )}
+      {isKeeping && data && <KeepDialog keep={data.keep} close={() => setKeeping(false)} />}
       {dialog}
       {named && <NameDialog edition={named} close={() => setNamed(null)} />}
     </aside>

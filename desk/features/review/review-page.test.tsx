@@ -124,3 +124,18 @@ test('which edition shoppers saw at a moment is the last one before it', () => {
   expect(editionAt(editions, Date.parse('2026-05-01'))?.number).toBe(1);
   expect(editionAt(editions, Date.parse('2026-03-01'))).toBeUndefined();
 });
+
+test('which old editions are kept is a rule, whose days are checked', async () => {
+  draw(<ReviewPage />);
+  await screen.findByText(/All editions are kept/);
+  await userEvent.click(screen.getByRole('button', { name: 'Change' }));
+  const dialog = await screen.findByRole('dialog');
+  await userEvent.click(within(dialog).getByRole('button', { name: 'one a month' }));
+  const days = within(dialog).getByLabelText('Old is what is older than so many days');
+  await userEvent.clear(days);
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Keep them so' }));
+  expect(await within(dialog).findByText('Type a number of days.')).toBeTruthy();
+  await userEvent.type(days, '60');
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Keep them so' }));
+  expect(await screen.findByText(/All of 60 days are kept, before that one a month/)).toBeTruthy();
+});
