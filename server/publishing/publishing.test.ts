@@ -158,16 +158,16 @@ test('a planned edition goes live at a start that comes later than its moment, a
   expect(await titleAt('/p/tern')).toBe('Tern of May');
 });
 
-test('what went live later than a plan was made is not taken back by it', async () => {
+test('what is planned goes live although shoppers were sent back to an older edition meanwhile', async () => {
+  await edit(wren(), { title: 'Wren 2' });
+  await putLive();
   await edit(tern(), { title: 'Tern of May' });
-  const { body } = await server.call<PlannedEdition>('POST', '/api/planned-editions', { at: '2026-05-08T04:00:00Z' });
-  await server.call('DELETE', `/api/planned-editions/${body.id}`);
   await server.call('POST', '/api/planned-editions', { at: '2026-05-08T04:00:00Z' });
-  // Called back to before, and put live by going back and forth.
   await server.call('POST', '/api/editions/1/live');
-  expect(await titleAt('/p/tern')).toBe('Tern');
+  expect([await titleAt('/p/tern'), await titleAt('/p/wren')]).toEqual(['Tern', 'Wren']);
   now = new Date('2026-05-08T04:00:01Z');
-  expect(await titleAt('/p/tern')).toBe('Tern of May');
+  // Only what it holds: it does not undo the going back.
+  expect([await titleAt('/p/tern'), await titleAt('/p/wren')]).toEqual(['Tern of May', 'Wren']);
 });
 
 test('two editions are compared in the words of the review; one thing of an old one is brought back', async () => {

@@ -7,7 +7,6 @@ import { newId } from '../shared/ids';
 import { thinned, type KeepRule } from '../../core/publishing/thinning';
 import { openDatabase, type Db } from '../database/connection';
 import {
-  changeOfDocument,
   dropEditions,
   listEditions,
   readKeepRule,
@@ -257,15 +256,11 @@ export class Catalog {
     return wasThere;
   }
 
-  /**
-   * What a planned edition would put live now. What went live since it was planned, in a newer state, stays: an edition of
-   * then does not take back what was decided later.
-   */
-  plannedContent({ id, changeId }: PlannedRow): { put: WrittenDocument[]; gone: DocumentKey[] } {
+  /** What a planned edition puts live. Nothing of it can have gone live otherwise meanwhile: it counts as held back. */
+  plannedContent({ id }: PlannedRow): { put: WrittenDocument[]; gone: DocumentKey[] } {
     const put: WrittenDocument[] = [];
     const gone: DocumentKey[] = [];
     for (const { kind, key, body } of readPlannedDocuments(this.db, id)) {
-      if ((changeOfDocument(this.db, { kind, key }) ?? 0) > changeId) continue;
       if (body === undefined) gone.push({ kind, key });
       else {
         const document = { kind, key, body } as ShopDocument;
