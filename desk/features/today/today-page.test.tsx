@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { noteViews } from '../../../server/store/page-views';
 import { recordSales } from '../../../server/orders/sales';
 import { addProduct, startServer } from '../../../server/testing/harness';
 import { draw } from '../../testing/desk';
@@ -24,6 +25,7 @@ onServer(async () => {
     made.catalog,
     Array.from({ length: 60 }, (_, ago) => ({ productId: tern, day: today - ago * 86_400, pieces: 1 })),
   );
+  noteViews(made.catalog.db, { day: today, kind: 'page', id: '', times: 3, entries: 2 });
   return made;
 });
 

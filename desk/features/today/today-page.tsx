@@ -274,6 +274,7 @@ export function TodayPage() {
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading rows={8} />;
   const { sold, soldBefore, visited, visitedBefore } = data;
+  const isQuiet = data.series.every(({ orders, visits }) => orders + visits === 0);
   const average = (of: typeof sold) => (of.orders === 0 ? 0 : Math.round(of.value / of.orders));
   const share = (orders: number, visits: number) => (visits === 0 ? 0 : (orders / visits) * 100);
   return (
@@ -314,11 +315,17 @@ export function TodayPage() {
             note={visited.visits === 0 ? 'no visits were counted' : ''}
           />
         </div>
-        <Suspense fallback={<div className="h-44" />}>
-          <DaysChart series={data.series} money={money} />
-        </Suspense>
-        <p className="text-xs text-ink-2">Bars are what was sold, the line is visits, day by day.</p>
-        <DaysTable series={data.series} money={money} />
+        {isQuiet ? (
+          <p className="text-ink-2">Nobody came and nothing was sold in this time. Day by day it will be drawn here.</p>
+        ) : (
+          <>
+            <Suspense fallback={<div className="h-44" />}>
+              <DaysChart series={data.series} money={money} />
+            </Suspense>
+            <p className="text-xs text-ink-2">Bars are what was sold, the line is visits, day by day.</p>
+            <DaysTable series={data.series} money={money} />
+          </>
+        )}
       </section>
       <Lists data={data} money={money} />
     </div>
