@@ -106,6 +106,8 @@ test('a shopper orders a bundle and a download with a code and part of a gift ca
   await page.getByRole('region', { name: 'Codes' }).getByRole('button', { name: 'Make' }).first().click();
   await expect(page.getByText('WIND20', { exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: /^First wind, 20 % off/ })).toBeVisible();
+  // Switching it on saves itself a moment later.
+  await expect.poll(async () => JSON.stringify(await call('GET', '/api/offers'))).toContain('"isOn":true');
   await call('POST', '/api/editions', {});
 
   // Somebody buys a gift card first, and pays by card.
