@@ -65,7 +65,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
     if (current) nav.current!.scrollLeft = current.offsetLeft - nav.current!.offsetLeft;
   }, [pathname]);
   return (
-    <header className="flex h-[50px] shrink-0 relative overflow-x-clip items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
+    <header className="flex h-[50px] shrink-0 relative items-stretch gap-4 border-b-4 border-ink bg-edge pl-4 pr-3 max-md:gap-1 max-md:px-2">
       <Link to="/" className="flex items-center gap-2.5 self-center rounded-md">
         <svg viewBox="0 0 24 20" className="w-6" aria-hidden="true">
           <rect x="0" y="1" width="13" height="4.6" rx="1.6" className="fill-marigold" />
