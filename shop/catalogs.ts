@@ -1,3 +1,4 @@
+import { languagePart } from '../core/shared/language-part';
 import type { PageKey } from './tongue';
 import type { Spoken } from '../core/languages/fixed/say';
 
@@ -11,7 +12,5 @@ const loads: Readonly<Record<string, () => Promise<PageCatalog>>> = {
 /** The file of each, by which the server finds the script that was built of it. */
 export const catalogFiles: Readonly<Record<string, string>> = { de: 'core/languages/fixed/pages-de.ts' };
 
-export const languageKey = (locale: string): string => locale.slice(0, 2).toLowerCase();
-
 /** The fixed words of a language; undefined where English ones stand in. */
-export const loadCatalog = (locale: string): Promise<PageCatalog> | undefined => loads[languageKey(locale)]?.();
+export const loadCatalog = (locale: string): Promise<PageCatalog> | undefined => loads[languagePart(locale)]?.();

@@ -14,7 +14,7 @@ import { mediaOfPage, structuredPage } from './structured-page';
 import { ShopApp } from './shop-app';
 import { addressIn } from '../core/storefront/languages';
 import { pageCatalog } from '../core/languages/fixed/fixed-words';
-import { languageKey } from './catalogs';
+import { languagePart } from '../core/shared/language-part';
 import { speak } from './tongue';
 
 export interface ShopAssets {
@@ -130,7 +130,7 @@ ${letters.map(({ style, letters: href }) => `<link rel="stylesheet" href="${styl
 ${[
   ...new Set([
     ...assets.shared,
-    ...(assets.catalogs[languageKey(data.shop.locale)] ?? []),
+    ...(assets.catalogs[languagePart(data.shop.locale)] ?? []),
     ...partsOf(data.page).flatMap((name) => assets.parts[name] ?? []),
   ]),
 ]

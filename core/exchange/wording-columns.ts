@@ -1,3 +1,4 @@
+import { languagePart } from '../shared/language-part';
 import { languageName } from '../model/languages';
 import type { Product } from '../model/product';
 import { productFields } from '../model/product-fields';
@@ -6,7 +7,7 @@ import type { ExchangeColumn } from './column';
 
 /** What a column is called with a language: "title de", "title (German)", as files of several sorts write it. */
 const withLanguage = (name: string, locale: string): string[] =>
-  [locale, locale.split('-')[0]!, languageName(locale, 'en'), languageName(locale)].flatMap((language) => [
+  [locale, languagePart(locale), languageName(locale, 'en'), languageName(locale)].flatMap((language) => [
     `${name} ${language}`,
     `${language} ${name}`,
   ]);

@@ -1,9 +1,12 @@
+import { languagePart } from '../shared/language-part';
 import type { Languages } from '../model/languages';
 import { fold } from '../shared/identity';
 import { germanWords } from './dictionary-de';
 import type { TranslationMemory } from './memory';
 
 const dictionaries: Readonly<Record<string, Readonly<Record<string, string>>>> = { de: germanWords };
+
+const NUMBERS = /\d+(?:[.,]\d+)?/g;
 
 const isCapital = (word: string) => /^\p{Lu}/u.test(word);
 const capital = (word: string) => word.charAt(0).toLocaleUpperCase() + word.slice(1);
@@ -24,18 +27,18 @@ export function draftOf(
   const exact = memory.exact(source);
   if (exact !== undefined) return exact;
   const [like] = memory.like(source, 1);
-  const numbers = source.match(/\d+(?:[.,]\d+)?/g) ?? [];
+  const numbers = source.match(NUMBERS) ?? [];
   // What differs by its numbers alone is taken with the numbers of this text.
   if (like) {
-    const theirs = like.text.match(/\d+(?:[.,]\d+)?/g) ?? [];
-    const isOnlyNumbers = source.replace(/\d+(?:[.,]\d+)?/g, '#') === like.source.replace(/\d+(?:[.,]\d+)?/g, '#');
+    const theirs = like.text.match(NUMBERS) ?? [];
+    const isOnlyNumbers = source.replace(NUMBERS, '#') === like.source.replace(NUMBERS, '#');
     if (isOnlyNumbers && theirs.length === numbers.length) {
       let at = 0;
-      return like.text.replace(/\d+(?:[.,]\d+)?/g, () => numbers[at++]!);
+      return like.text.replace(NUMBERS, () => numbers[at++]!);
     }
   }
   const terms = new Map(glossary.flatMap(({ term, as }) => (as[locale] ? [[fold(term), as[locale]]] : [])));
-  const dictionary = dictionaries[locale.slice(0, 2)] ?? {};
+  const dictionary = dictionaries[languagePart(locale)] ?? {};
   let drafted = '';
   let from = 0;
   for (const kept of [...source.matchAll(KEPT), undefined]) {

@@ -1,3 +1,4 @@
+import { languagePart } from '../shared/language-part';
 import { newStemmer } from 'snowball-stemmers';
 import { fold } from '../shared/identity';
 import type { Language } from './text-query';
@@ -66,7 +67,7 @@ const languages = new Map<string, Language>();
 
 /** What is known of the language of a locale such as "en" or "de-AT"; of others, words stay as they are. */
 export function languageOf(locale: string): Language {
-  const key = locale.slice(0, 2).toLowerCase();
+  const key = languagePart(locale);
   const known = languages.get(key);
   if (known) return known;
   const name = stemmers[key];

@@ -1,3 +1,4 @@
+import { languagePart } from './language-part';
 import { transliterate } from 'transliteration';
 import { fold } from './identity';
 
@@ -21,7 +22,7 @@ const spellings: Readonly<Record<string, { and: string; letters?: Readonly<Recor
 
 /** Words of any script in small Latin letters, digits and single hyphens; '' when nothing of them can be written so. */
 export function latinOf(words: string, locale = 'en'): string {
-  const { and, letters } = spellings[locale.split('-')[0]!] ?? { and: '' };
+  const { and, letters } = spellings[languagePart(locale)] ?? { and: '' };
   const spelled = letters
     ? words
         .normalize('NFC')

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { put, productOf, shopOf } from '../testing/shop';
-import { asTarget, forwardProblem, ledFrom, nearestTo } from './forwards';
+import { asTarget, circlesAmong, forwardProblem, ledFrom, nearestTo } from './forwards';
 
 const slugs = ['a', 'b', 'c'] as const;
 const ids = ['p_one', 'p_two'] as const;
@@ -83,4 +83,14 @@ test.each([
     productOf('p_winder', { title: 'Quad winder' }),
   ]);
   expect(nearestTo(shop, path)?.label).toBe(label);
+});
+
+test('of forwards that are taken together, those that lead back to themselves are told, and those that only end there too', () => {
+  const to = (path: string, url: string | null) => ({
+    path,
+    to: url === null ? null : { kind: 'address' as const, url },
+  });
+  const told = (...forwards: ReturnType<typeof to>[]) => circlesAmong(forwards).map(({ path }) => path);
+  expect(told(to('/a', '/b'), to('/b', '/c'))).toEqual([]);
+  expect(told(to('/a', '/b'), to('/b', '/a'), to('/c', '/a'), to('/d', null))).toEqual(['/a', '/b', '/c']);
 });

@@ -36,19 +36,38 @@ export function ledFrom(shop: Shop, path: string): Led | undefined {
 /** What a forward says, told by the shop: an own address is that of the thing that stands there, so that it follows when that is renamed. */
 export const asTarget = (shop: Shop, to: Link): Link => (to.kind === 'address' ? (targetAt(shop, to.url) ?? to) : to);
 
-/** Why a path cannot forward there, in plain words; undefined when it can. */
-export function forwardProblem(shop: Shop, { path, to }: Pick<Forward, 'path' | 'to'>): string | undefined {
+/** Why a path cannot forward there, in plain words, and which of the two is wrong; undefined when it can. */
+export function forwardProblem(
+  shop: Shop,
+  { path, to }: Pick<Forward, 'path' | 'to'>,
+): { at: 'path' | 'to'; words: string } | undefined {
   const here = targetAt(shop, path);
-  if (here && targetLink(shop, here)?.url === path) return 'A page of the shop stands at this path.';
+  if (here && targetLink(shop, here)?.url === path)
+    return { at: 'path', words: 'A page of the shop stands at this path.' };
   if (to?.kind !== 'address' || !to.url.startsWith('/')) return undefined;
   const met = new Set([path]);
   for (let at = to.url.split(/[?#]/)[0]!; ;) {
-    if (met.has(at)) return 'This would lead back to itself.';
+    if (met.has(at)) return { at: 'to', words: 'This would lead back to itself.' };
     met.add(at);
     const next = shop.forwards.get(at)?.to;
     if (next?.kind !== 'address' || !next.url.startsWith('/') || met.size > LONGEST_CHAIN) return undefined;
     at = next.url;
   }
+}
+
+/** Of forwards that are to be taken together, those that lead back to themselves by way of each other. O(forwards × chain). */
+export function circlesAmong<F extends Pick<Forward, 'path' | 'to'>>(forwards: readonly F[]): F[] {
+  const known = new Map<string, F>(forwards.map((forward) => [forward.path, forward]));
+  return forwards.filter(({ path }) => {
+    const met = new Set<string>();
+    for (let at: string | undefined = path; at !== undefined && known.has(at);) {
+      if (met.has(at)) return true;
+      met.add(at);
+      const { to }: Pick<Forward, 'to'> = known.get(at)!;
+      at = to?.kind === 'address' ? to.url : undefined;
+    }
+    return false;
+  });
 }
 
 /** The words that a path may be made of: "/shop/kites/red_harrier.html" → "red harrier". */

@@ -23,11 +23,20 @@ export function whyGroupShut(shop: Shop, at: GroupRef): string | null {
     : 'below a category that is off';
 }
 
-/** Why shoppers do not meet a page or a group by its links: it is shut, or no way leads there. Null when they do. */
-export function whyNotMet(shop: Shop, target: Exclude<Target, { kind: 'product' }>): string | null {
+type Listed = Exclude<Target, { kind: 'product' }>;
+
+function whyShut(shop: Shop, target: Listed): string | null {
   const page = target.kind === 'page' ? shop.pages.get(target.id) : undefined;
-  if (page && page.standsOn.length > 0) return null;
-  const shut = page ? whyPageShut(shop, page) : whyGroupShut(shop, target as GroupRef);
-  if (shut !== null) return shut;
-  return reachOf(shop).clicks.has(`${target.kind}:${target.id}`) ? null : 'no way in';
+  return page ? whyPageShut(shop, page) : whyGroupShut(shop, target as GroupRef);
 }
+
+/** Whether something is open to shoppers, and yet no link leads there. Pages that stand on groups need none. */
+export function isUnreached(shop: Shop, target: Listed): boolean {
+  const standsOn = (target.kind === 'page' && shop.pages.get(target.id)?.standsOn) || [];
+  if (standsOn.length > 0 || whyShut(shop, target) !== null) return false;
+  return !reachOf(shop).clicks.has(`${target.kind}:${target.id}`);
+}
+
+/** Why shoppers do not meet a page or a group by its links: it is shut, or no way leads there. Null when they do. */
+export const whyNotMet = (shop: Shop, target: Listed): string | null =>
+  whyShut(shop, target) ?? (isUnreached(shop, target) ? 'no way in' : null);

@@ -1,3 +1,4 @@
+import { unmarkedText } from '../shared/neutral-text';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Readable } from 'node:stream';
 import chardet from 'chardet';
@@ -55,9 +56,6 @@ export function encodingOf(content: Buffer): ImportSettings['encoding'] {
 export const textOf = (content: Buffer, encoding: string): string =>
   iconv.decode(content, encoding).replace(/^\ufeff/, '');
 
-/** Programs that neutralise formulas put an apostrophe before them; it is no part of the cell. */
-const plainCell = (text: string) => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
-
 function checked(rows: string[][]): string[][] {
   const width = rows.reduce((most, row) => Math.max(most, row.length), 0);
   if (width > MOST_COLUMNS) throw refuse(`The file has ${width} columns; at most ${MOST_COLUMNS} can be read.`);
@@ -87,7 +85,7 @@ async function textRows(text: string, delimiter: string): Promise<string[][]> {
       if (row.length > MOST_COLUMNS)
         throw refuse(`Row ${rows.length + 1} has ${row.length} columns; at most ${MOST_COLUMNS} can be read.`);
       if (row.some((cell) => cell.length > MOST_LETTERS)) throw refuse(`A cell in row ${rows.length + 1} is too long.`);
-      rows.push(row.map(plainCell));
+      rows.push(row.map(unmarkedText));
       if (rows.length > MOST_ROWS) break;
       if (rows.length % 2_000 === 0) await nextTurn();
     }

@@ -9,7 +9,7 @@ import { languageName } from '../../core/model/languages';
 import { wordedKinds, type TextState, type WordedKind } from '../../core/model/wording';
 import { eachUnit, unitsOf, type TranslationUnit } from '../../core/shop/translation-units';
 import { wordedName } from '../../core/shop/worded-things';
-import { neutralText } from '../shared/neutral-text';
+import { neutralText, unmarkedText } from '../shared/neutral-text';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
@@ -116,7 +116,7 @@ function readFile(text: string, name: string, locale: string): Brought[] | undef
     return undefined;
   }
   if (rows.length > 0 && !['Kind', 'Id', 'Path', 'Translation'].every((head) => head in rows[0]!)) return undefined;
-  const plain = (cell = '') => cell.replace(/^'(?='*[=+\-@\t\r])/, '');
+  const plain = (cell = '') => unmarkedText(cell);
   return rows.flatMap(({ Kind = '', Id = '', Path = '', Original, Translation }) =>
     plain(Translation).trim() === ''
       ? []

@@ -6,7 +6,7 @@ import { ownAddressSchema, type Link } from '../../core/model/target';
 import { fold } from '../../core/shared/identity';
 import { addressPath } from '../../core/shop/open-groups';
 import type { Shop } from '../../core/shop/shop';
-import { asTarget, forwardProblem, ledFrom, nearestTo } from '../../core/storefront/forwards';
+import { asTarget, circlesAmong, forwardProblem, ledFrom, nearestTo } from '../../core/storefront/forwards';
 import { linkWords, targetLink } from '../../core/storefront/pages/targets';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
@@ -68,7 +68,7 @@ export function setForward(
   { path, to }: BodyOf<typeof searchedRoutes.setForward>,
 ): void {
   const problem = forwardProblem(catalog.working.shop, { path, to: to && asTarget(catalog.working.shop, to) });
-  if (problem) throw invalidField([problem.startsWith('A page') ? 'path' : 'to'], problem);
+  if (problem) throw invalidField([problem.at], problem.words);
   write(catalog, user, [{ path, to }], 'hand');
 }
 
@@ -117,7 +117,7 @@ export function bringForwards(
       if (address && !address.success) return refused(address.error.issues[0]!.message);
       const to = address ? asTarget(shop, { kind: 'address', url: address.data }) : null;
       const problem = forwardProblem(shop, { path, to });
-      if (problem) return refused(problem);
+      if (problem) return refused(problem.words);
       const before = shop.forwards.get(path);
       const isSame = before !== undefined && JSON.stringify(before.to) === JSON.stringify(to);
       const label = to ? linkWords(shop, to) : 'gone for good';
@@ -134,17 +134,7 @@ export function takeForwards(
   const { shop } = catalog.working;
   const good = forwards.filter(({ path, to }) => forwardProblem(shop, { path, to }) === undefined);
   // Two lines of one table may make a circle that neither makes alone.
-  const known = new Map(good.map((forward) => [forward.path, forward]));
-  const circles = good.filter(({ path }) => {
-    const met = new Set<string>();
-    for (let at: string | undefined = path; at !== undefined && known.has(at);) {
-      if (met.has(at)) return true;
-      met.add(at);
-      const { to }: Omit<Forward, 'by'> = known.get(at)!;
-      at = to?.kind === 'address' ? to.url : undefined;
-    }
-    return false;
-  });
+  const circles = circlesAmong(good);
   const taken = good.filter((forward) => !circles.includes(forward));
   if (taken.length > 0) write(catalog, user, taken, 'import');
   return taken.length;

@@ -1,6 +1,6 @@
 import type { languageRoutes, StateCounts, TranslatedUnit } from '../../contract/languages';
 import type { AnswerOf, QueryOf } from '../../contract/route';
-import { shippedLanguages } from '../../core/languages/fixed/fixed-words';
+import { isShipped } from '../../core/languages/fixed/fixed-words';
 import { TranslationMemory } from '../../core/languages/memory';
 import { wordDifference } from '../../core/languages/word-difference';
 import { addressedKinds, type AddressedKind } from '../../core/model/document';
@@ -35,7 +35,7 @@ export function overviewAnswer({ working: { shop } }: Catalog): AnswerOf<typeof 
       name: languageName(language.locale, 'en'),
       isOn: language.isOn,
       untranslated: language.untranslated,
-      isShipped: shippedLanguages.includes(language.locale.slice(0, 2)),
+      isShipped: isShipped(language.locale),
       counts: countsIn(shop, language.locale),
     })),
   };

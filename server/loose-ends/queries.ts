@@ -5,11 +5,12 @@ import { membersOf } from '../../core/rules/members';
 import { faceUrl } from '../../core/storefront/card';
 import type { LooseCheck, looseEndRoutes } from '../../contract/loose-ends';
 import type { AnswerOf } from '../../contract/route';
-import { editionsView } from '../publishing/queries';
+import { plannedEditions } from '../publishing/queries';
 import type { Catalog } from '../state/catalog';
 import { exposure } from '../state/exposure';
 import { fieldsUsed, goodsFields, supplyColumns } from '../state/goods-fields';
 import { readAside } from '../store/loose-aside';
+import { readPlanned } from '../store/planned';
 
 /** Of each sort, so many are told one by one. */
 const TOLD = 60;
@@ -31,7 +32,7 @@ function sceneOf(catalog: Catalog, lastBackup: string | null): LooseScene {
     },
     now: catalog.clock().toISOString(),
     lastBackup,
-    planned: editionsView(catalog).planned.map(({ touched, ...planned }) => ({
+    planned: plannedEditions(catalog).map(({ touched, ...planned }) => ({
       ...planned,
       touched: touched.map(({ title }) => title),
     })),
@@ -42,8 +43,8 @@ const found = new WeakMap<Catalog, { state: string; ends: Map<string, LooseEnd[]
 
 /** What each check finds, worked out once for each state of the working copy and hour. */
 function findAll(catalog: Catalog, lastBackup: string | null): Map<string, LooseEnd[]> {
-  const planned = catalog.db.prepare(`SELECT count(*) || ifnull(max(id), '') FROM planned_edition`).pluck().get();
-  const state = [catalog.working.shop.version, Math.floor(catalog.now / 3_600), lastBackup, planned].join();
+  const planned = readPlanned(catalog.db).map(({ id }) => id);
+  const state = [catalog.working.shop.version, Math.floor(catalog.now / 3_600), lastBackup, ...planned].join();
   const known = found.get(catalog);
   if (known?.state === state) return known.ends;
   const scene = sceneOf(catalog, lastBackup);

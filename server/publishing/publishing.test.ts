@@ -50,6 +50,16 @@ test('what is held back stays in the work and out of the edition, until it is le
   expect(await titleAt('/p/tern')).toBe('Tern 2');
 });
 
+test('what was held back and taken back is another change when it comes again', async () => {
+  await edit(tern(), { title: 'Tern 2' });
+  await hold('product', tern());
+  await server.call('POST', '/api/review/take-back', { kind: 'product', key: tern() });
+  await edit(wren(), { title: 'Wren 2' });
+  await putLive();
+  await edit(tern(), { title: 'Tern 3' });
+  expect(await review()).toMatchObject({ heldBack: 0, changes: [{ title: 'Tern 3', held: null }] });
+});
+
 test('what cannot go without it waits too, and says for what', async () => {
   const { id } = (await server.call<{ id: string }>('POST', '/api/categories', { name: 'Night kites' })).body;
   await edit(tern(), { categoryIds: [id] });

@@ -40,6 +40,10 @@ export function plannedView(catalog: Catalog, planned: PlannedRow): PlannedEditi
   };
 }
 
+/** Editions that go live by themselves, the next one first. */
+export const plannedEditions = (catalog: Catalog): PlannedEdition[] =>
+  readPlanned(catalog.db).map((planned) => plannedView(catalog, planned));
+
 export function editionsView(catalog: Catalog): {
   editions: EditionRow[];
   planned: PlannedEdition[];
@@ -47,7 +51,7 @@ export function editionsView(catalog: Catalog): {
 } {
   return {
     editions: listEditions(catalog.db, TOLD),
-    planned: readPlanned(catalog.db).map((planned) => plannedView(catalog, planned)),
+    planned: plannedEditions(catalog),
     keep: readKeepRule(catalog.db),
   };
 }

@@ -18,7 +18,7 @@ import {
   type WrittenDocument,
 } from '../store/editions';
 import { Journal, type Actor } from '../database/journal';
-import { putHeld } from '../store/held';
+import { putHeld, readHeld } from '../store/held';
 import { deletePlanned, putPlanned, readPlanned, readPlannedDocuments, type PlannedRow } from '../store/planned';
 import { readAllStock } from '../store/products';
 import type { MessageQueue } from '../jobs/message-queue';
@@ -198,6 +198,12 @@ export class Catalog {
     this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
   }
 
+  /** What was held back and is as it is live again is held back no longer: a change that comes later is another one. */
+  #letGoOfUnchanged(): void {
+    const done = [...readHeld(this.db)].filter((ref) => !this.working.changed.has(ref));
+    if (done.length > 0) putHeld(this.db, done.map(splitRef), false);
+  }
+
   /** What would be in the next edition, and would go with it: all that changed, but what is held back. */
   nextEdition(held = this.held): { put: WrittenDocument[]; gone: DocumentKey[] } {
     const put: WrittenDocument[] = [];
@@ -216,6 +222,7 @@ export class Catalog {
     const { held } = this;
     const { put, gone } = this.nextEdition(held);
     const number = writeEdition(this.db, { label, note, at: this.clock().toISOString(), userId }, put, gone);
+    this.#letGoOfUnchanged();
     this.working.compare(this.live.note(number, put, gone));
     // What was put live is what the working copy shows: a large edition is copied from there rather than read again.
     if (put.length >= MANY && put.length * 4 >= this.working.products.size)
@@ -289,6 +296,7 @@ export class Catalog {
         .immediate();
       this.live.show(put, gone);
       this.working.compare(this.live.note(number, put, gone));
+      this.#thin();
       this.#tellEdition(number);
     }
   }

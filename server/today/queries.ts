@@ -1,7 +1,7 @@
 import { faceUrl } from '../../core/storefront/card';
 import type { Today } from '../../contract/today';
 import { looseEndsOf } from '../loose-ends/queries';
-import { editionsView } from '../publishing/queries';
+import { plannedEditions } from '../publishing/queries';
 import type { Catalog } from '../state/catalog';
 import { outlooksOf } from '../state/outlook';
 import { lookedAt } from '../store/people';
@@ -121,7 +121,7 @@ export function today(catalog: Catalog, days: number, user: string, lastBackup: 
       total: loose.total,
       checks: loose.checks.slice(0, 6).map(({ key, label, count }) => ({ key, label, count })),
     },
-    planned: editionsView(catalog).planned.map(({ id, at, label, documents, touched }) => ({
+    planned: plannedEditions(catalog).map(({ id, at, label, documents, touched }) => ({
       id,
       at,
       label,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { languagePart } from '../../shared/language-part';
 import { translatable } from '../../model/translatable';
 import { pagesGerman } from './pages-de';
 import type { InAnother } from './in-another';
@@ -17,11 +18,13 @@ const shipped: Readonly<Record<string, InAnother<typeof english>>> = {
   de: { ...pagesGerman, ...toldGerman },
 };
 
-/** Languages whose fixed words are there without anybody translating them. */
+/** Languages that come with fixed words. */
 export const shippedLanguages = Object.keys(shipped);
 
-const languageOf = (locale: string) => locale.slice(0, 2).toLowerCase();
-const catalogOf = (locale: string): Readonly<Record<string, Spoken>> | undefined => shipped[languageOf(locale)];
+/** Whether the fixed words of a language are there without anybody translating them. */
+export const isShipped = (locale: string): boolean => catalogOf(locale) !== undefined;
+
+const catalogOf = (locale: string): Readonly<Record<string, Spoken>> | undefined => shipped[languagePart(locale)];
 
 /** Each word, or each form of one that has several, by its path: "basket.add", "listing.count.one". */
 function flat(catalog: Readonly<Record<string, Spoken>>, forms: readonly string[]): Record<string, string> {
@@ -55,7 +58,7 @@ const pages: Readonly<Record<string, Readonly<Record<keyof typeof pagesEnglish, 
 };
 
 /** The words of pages in a language; in English where it is not shipped. */
-export const pageCatalog = (locale: string) => pages[languageOf(locale)] ?? pagesEnglish;
+export const pageCatalog = (locale: string) => pages[languagePart(locale)] ?? pagesEnglish;
 
 const pageKeys: ReadonlySet<string> = new Set(Object.keys(pagesEnglish));
 

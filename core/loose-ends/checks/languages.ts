@@ -1,8 +1,6 @@
 import { languageName } from '../../model/languages';
-import { countsIn, type StateCounts } from '../../shop/translation-units';
+import { countsIn } from '../../shop/translation-units';
 import type { Check } from '../check';
-
-const openOf = ({ missing, changed }: StateCounts) => ({ missing, changed });
 
 export const languageGaps: Check = {
   key: 'languageGaps',
@@ -12,16 +10,13 @@ export const languageGaps: Check = {
   find: ({ shop }) =>
     shop.settings.languages.others.flatMap(({ locale, isOn }) => {
       if (!isOn) return [];
-      const sum = { missing: 0, changed: 0 };
-      for (const counts of Object.values(countsIn(shop, locale))) {
-        const { missing, changed } = openOf(counts);
-        sum.missing += missing;
-        sum.changed += changed;
-      }
-      if (sum.missing + sum.changed === 0) return [];
+      const counts = Object.values(countsIn(shop, locale));
+      const missing = counts.reduce((all, each) => all + each.missing, 0);
+      const outdated = counts.reduce((all, each) => all + each.changed, 0);
+      if (missing + outdated === 0) return [];
       const words = [
-        ...(sum.missing > 0 ? [`${sum.missing} missing`] : []),
-        ...(sum.changed > 0 ? [`${sum.changed} outdated`] : []),
+        ...(missing > 0 ? [`${missing} missing`] : []),
+        ...(outdated > 0 ? [`${outdated} outdated`] : []),
       ].join(', ');
       return [{ on: { kind: 'wording' as const, key: locale, title: languageName(locale, 'en') }, words, share: 0.2 }];
     }),

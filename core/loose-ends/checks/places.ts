@@ -5,7 +5,7 @@ import { sectionsOfPage } from '../../storefront/pages/page-goods';
 import { sectionName, sectionSummary } from '../../storefront/pages/sections/sections';
 import { groupsOf } from '../../shop/open-groups';
 import { reachableListings, reachOf } from '../../storefront/reach';
-import { whyNotMet } from '../../storefront/why-not-met';
+import { isUnreached } from '../../storefront/why-not-met';
 import { waysTo } from '../../storefront/where-it-shows';
 import type { Check } from '../check';
 
@@ -22,10 +22,9 @@ export const unreachable: Check = {
       [...groupsOf(shop, kind).values()].map(({ id, name }) => ({ kind, id, title: name })),
     );
     const pages = [...shop.pages.values()].map(({ id, title }) => ({ kind: 'page' as const, id, title }));
-    return [...groups, ...pages].flatMap(({ kind, id, title }) => {
-      const why = whyNotMet(shop, { kind, id });
-      return why?.startsWith('no ') ? [{ on: { kind, key: id, title }, words: why, share: 0 }] : [];
-    });
+    return [...groups, ...pages]
+      .filter(({ kind, id }) => isUnreached(shop, { kind, id }))
+      .map(({ kind, id, title }) => ({ on: { kind, key: id, title }, words: '', share: 0 }));
   },
 };
 
