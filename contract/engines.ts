@@ -55,6 +55,7 @@ export const engineRoutes = {
     summary: 'What search engines are told of the shop, and what of it does not go together',
     answer: z.object({
       origin: z.string(),
+      shopName: z.string(),
       pages: z.array(shownPage),
       total: whole,
       conflicts: z.array(conflict),

@@ -1,4 +1,5 @@
 import type { DocumentKind } from '../../core/model/document';
+import { wordingOfKey } from '../../core/model/wording';
 
 type Kind = DocumentKind;
 
@@ -28,12 +29,17 @@ const addresses: Partial<Record<Kind, (key: string) => string>> = {
   collection: (key) => `/groups/${key}`,
   page: (key) => `/shopfront?page=${key}`,
   menu: () => '/shopfront',
-  category: () => '/groups',
+  category: (key) => `/groups/category/${key}`,
+  brand: (key) => `/groups/brands/${key}`,
+  tag: (key) => `/groups/tags/${key}`,
   settings: () => '/shopfront?view=settings',
   offer: (key) => `/prices/${key}`,
   embed: (key) => `/shopfront?view=elsewhere&embed=${key}`,
   feed: (key) => `/exchange?part=channels&feed=${key}`,
-  wording: (key) => `/words?at=${encodeURIComponent(key)}`,
+  wording: (key) => {
+    const { locale, kind, id } = wordingOfKey(key);
+    return `/words/${locale}?at=${kind}/${id}`;
+  },
   forward: () => '/words?part=forwards',
   redirect: () => '/words?part=forwards',
   chosenListing: () => '/words?part=engines',

@@ -62,6 +62,7 @@ export function enginesAnswer({ working: { shop } }: Catalog, origin: string): A
   const pages = shownPages(shop);
   return {
     origin,
+    shopName: shop.settings.name,
     total: pages.length,
     pages: pages.slice(0, MOST_PAGES).map(({ text: _text, ...page }) => page),
     conflicts: searchConflicts(shop).slice(0, MOST_CONFLICTS),

@@ -3,6 +3,7 @@ import { orderStatuses } from '../../../core/model/shop-order';
 import { statusWords } from '../../../core/orders/order-state';
 import { formatMoney } from '../../../core/shared/money';
 import { useOrders } from '../../data/orders';
+import { Pressed } from '../../shared/ui/pressed';
 import { Button } from '../../shared/ui/button';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { dayWords } from './day-words';
@@ -51,15 +52,9 @@ export function OrderList() {
             data.counts[each] ? [[each, statusWords[each], data.counts[each]] as const] : [],
           ),
         ].map(([key, words, count]) => (
-          <button
-            key={key}
-            type="button"
-            aria-pressed={status === key}
-            onClick={() => set({ status: key })}
-            className="rounded-lg bg-sunk px-2.5 py-1.5 hover:bg-line aria-pressed:bg-ink aria-pressed:text-sheet"
-          >
+          <Pressed key={key} isOn={status === key} choose={() => set({ status: key })}>
             {words} <span className="tabular-nums">{count}</span>
-          </button>
+          </Pressed>
         ))}
       </div>
       {data.orders.length === 0 ? (

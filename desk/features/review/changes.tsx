@@ -1,9 +1,10 @@
 import { Undo2 } from 'lucide-react';
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { changeGroups, partsOfChange, type ChangeGroup } from '../../../core/publishing/change-groups';
 import type { FieldChange } from '../../../core/publishing/changes';
 import { useEditionWrites, type Review, type ReviewedChange } from '../../data/review';
 import { Button } from '../../shared/ui/button';
+import { Pressed } from '../../shared/ui/pressed';
 import { takesText } from '../../shared/autosave/cursor';
 import { ChangeRow, Sheet } from './change-row';
 import { Places } from './places';
@@ -21,19 +22,6 @@ export function grouped<C extends Omit<ReviewedChange, 'held' | 'follows'>>(chan
 }
 
 type Shown = ChangeGroup | 'all' | 'held' | 'places';
-
-function Filter({ isOn, choose, children }: { isOn: boolean; choose: () => void; children: ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-pressed={isOn}
-      onClick={choose}
-      className="rounded-lg bg-sunk px-2.5 py-1 text-[13px] font-medium text-ink-2 hover:text-ink aria-pressed:bg-slate aria-pressed:text-sheet"
-    >
-      {children}
-    </button>
-  );
-}
 
 /** The rows of a list by up and down; what is chosen is opened, held back or taken back by a key. */
 function useRowKeys(act: (ref: string, key: 'hold' | 'back') => void) {
@@ -80,13 +68,13 @@ export function Changes({ changes, places }: Pick<Review, 'changes' | 'places'>)
     <div className="flex flex-col gap-3">
       {filters.length > 1 && (
         <div role="group" aria-label="What is shown" className="flex flex-wrap items-center gap-1.5">
-          <Filter isOn={shown === 'all'} choose={() => setShown('all')}>
+          <Pressed isOn={shown === 'all'} choose={() => setShown('all')}>
             All
-          </Filter>
+          </Pressed>
           {filters.map(({ key, words, count }) => (
-            <Filter key={key} isOn={shown === key} choose={() => setShown(shown === key ? 'all' : key)}>
+            <Pressed key={key} isOn={shown === key} choose={() => setShown(shown === key ? 'all' : key)}>
               {words} {count}
-            </Filter>
+            </Pressed>
           ))}
           <span className="ml-auto text-xs text-ink-2 max-md:hidden">
             ↑ ↓ go through, Enter opens, B holds back, Backspace takes back

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { useState, type ReactNode } from 'react';
 import userEvent from '@testing-library/user-event';
 import { addProduct, startServer } from '../../../server/testing/harness';
 import { draw } from '../../testing/desk';
@@ -95,26 +96,51 @@ test('editions are compared, named, and one thing of an old one is brought back'
   await waitFor(() => expect(server().catalog.working.products.get(harrier)!.title).toBe('Harrier delta'));
 });
 
-test('the day of the ribbon is moved by keys: back to the edition of then, ahead to what will be', async () => {
-  const setMoment = jest.fn();
-  const setEdition = jest.fn();
+/** A shop window that only says where it is. */
+function Windowed({ children }: { children: ReactNode }) {
+  const [moment, setMoment] = useState<string | null>(null);
+  const [edition, setEdition] = useState<{ id: string; words: string } | null>(null);
+  return (
+    <WindowContext value={{ ...noWindow, moment, setMoment, edition, setEdition }}>
+      <p>window at {moment ?? edition?.id ?? 'the work'}</p>
+      <button type="button" onClick={() => setEdition(null)}>
+        away
+      </button>
+      {children}
+    </WindowContext>
+  );
+}
+
+test('the day of the ribbon is moved by keys: ahead to what will be, back before the first edition', async () => {
   draw(
-    <WindowContext value={{ ...noWindow, setMoment, setEdition }}>
+    <Windowed>
       <ReviewPage />
-    </WindowContext>,
+    </Windowed>,
   );
   const day = await screen.findByRole('slider', { name: 'Day that the shop window shows' });
-  day.focus();
+  act(() => day.focus());
   await userEvent.keyboard('{ArrowRight}{ArrowRight}');
   expect(day.getAttribute('aria-valuetext')).toMatch(/if nothing is changed until then/);
-  const shown = Date.parse(setMoment.mock.lastCall![0] as string);
-  expect(Math.round((shown - Date.now()) / 86_400_000)).toBe(2);
-  expect(setEdition).toHaveBeenLastCalledWith(null);
+  const shown = /window at (\S+)/.exec(screen.getByText(/^window at/).textContent)![1]!;
+  expect(Math.round((Date.parse(shown) - Date.now()) / 86_400_000)).toBe(2);
   await userEvent.keyboard('{Home}{ArrowLeft}');
   expect(day.getAttribute('aria-valuetext')).toMatch(/before the first edition/);
-  expect(setMoment).toHaveBeenLastCalledWith(null);
+  expect(screen.getByText('window at the work')).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'Back to today' }));
   expect(day.getAttribute('aria-valuenow')).toBe('0');
+});
+
+test('where something else turns the window, the ribbon says what is shown, and follows it back', async () => {
+  draw(
+    <Windowed>
+      <ReviewPage />
+    </Windowed>,
+  );
+  await userEvent.click((await screen.findAllByRole('button', { name: 'See it' })).at(-1)!);
+  const day = screen.getByRole('slider', { name: 'Day that the shop window shows' });
+  expect(day.getAttribute('aria-valuetext')).toBe('The shop as edition 1 had it');
+  await userEvent.click(screen.getByRole('button', { name: 'away' }));
+  expect(day.getAttribute('aria-valuetext')).toBe('Today, with the work as it is');
 });
 
 test('which edition shoppers saw at a moment is the last one before it', () => {

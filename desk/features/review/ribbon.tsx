@@ -15,32 +15,36 @@ const MOST_OFFERS = 4;
 export const editionAt = (editions: readonly Edition[], moment: number): Edition | undefined =>
   editions.find(({ at }) => Date.parse(at) <= moment);
 
+const today = { days: 0, moment: null, edition: null };
+
 const dayOf = (moment: number) => format(new Date(moment), 'EEE d MMM yyyy');
 
 /** Time as a ribbon: editions that were and will be, and offers. Its day is dragged, and the shop window shows the shop of that day. */
 export function Ribbon() {
   const { data } = useEditions();
   const { data: offers } = useOffers();
-  const { setMoment, setEdition } = useContext(WindowContext);
+  const { moment, setMoment, edition, setEdition } = useContext(WindowContext);
   const [now] = useState(Date.now);
-  const [days, setDays] = useState(0);
+  const [set, setSet] = useState<{ days: number; moment: string | null; edition: string | null }>(today);
   const track = useRef<HTMLDivElement>(null);
   const isDragging = useRef(false);
   const range: Range = useMemo(() => ({ begin: now + EARLIEST * DAY_MS, end: now + LATEST * DAY_MS }), [now]);
   const part = (moment: number) => ((moment - range.begin) / (range.end - range.begin)) * 100;
   const editions = data?.editions ?? [];
+  // Something else may have turned the window since.
+  const isOurs = moment === set.moment && (edition?.id ?? null) === set.edition;
+  const days = isOurs ? set.days : 0;
   const shown = now + days * DAY_MS;
   const past = days < 0 ? editionAt(editions, shown) : undefined;
 
-  const show = (next: number) => {
-    const wanted = Math.max(EARLIEST, Math.min(LATEST, Math.round(next)));
-    setDays(wanted);
-    const moment = now + wanted * DAY_MS;
-    const edition = wanted < 0 ? editionAt(editions, moment) : undefined;
-    setEdition(
-      edition ? { id: String(edition.number), words: `The shop on ${dayOf(moment)}, edition ${edition.number}` } : null,
-    );
-    setMoment(wanted > 0 ? new Date(moment).toISOString() : null);
+  const show = (day: number) => {
+    const wanted = Math.max(EARLIEST, Math.min(LATEST, Math.round(day)));
+    const at = now + wanted * DAY_MS;
+    const then = wanted < 0 ? editionAt(editions, at) : undefined;
+    const next = { moment: wanted > 0 ? new Date(at).toISOString() : null, edition: then ? String(then.number) : null };
+    setSet({ days: wanted, ...next });
+    setMoment(next.moment);
+    setEdition(then ? { id: String(then.number), words: `The shop on ${dayOf(at)}, edition ${then.number}` } : null);
   };
   const follow = (event: PointerEvent) => {
     const box = track.current!.getBoundingClientRect();
@@ -60,12 +64,12 @@ export function Ribbon() {
       return place ? [{ id: offer.id, name: offer.name, place }] : [];
     })
     .slice(0, MOST_OFFERS);
-  const words =
-    days === 0
-      ? 'Today, with the work as it is'
-      : days > 0
-        ? `${dayOf(shown)}, if nothing is changed until then`
-        : `${dayOf(shown)}, ${past ? `edition ${past.number}` : 'before the first edition'}`;
+  const dayWords = () => {
+    if (days > 0) return `${dayOf(shown)}, if nothing is changed until then`;
+    if (days < 0) return `${dayOf(shown)}, ${past ? `edition ${past.number}` : 'before the first edition'}`;
+    return 'Today, with the work as it is';
+  };
+  const words = edition && !isOurs ? edition.words : dayWords();
   return (
     <section aria-label="Time" className="sheet px-3.5 pb-2 pt-2.5">
       <p className="mb-1.5 flex flex-wrap items-baseline gap-2 text-[13px]">

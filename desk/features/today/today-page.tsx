@@ -7,6 +7,7 @@ import { useLooked, useToday, type Today } from '../../data/today';
 import { tray } from '../../shared/tray-store';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
+import { Pressed } from '../../shared/ui/pressed';
 import { Failed, Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 import { useTitle } from '../../shared/ui/use-title';
@@ -283,15 +284,13 @@ export function TodayPage() {
         <h1 className="font-display text-2xl font-bold">{format(new Date(), 'EEEE d MMMM')}</h1>
         <div role="group" aria-label="Time looked at" className="flex gap-1">
           {PERIODS.map((each) => (
-            <button
+            <Pressed
               key={each}
-              type="button"
-              aria-pressed={each === period}
-              onClick={() => setParams({ days: String(each) }, { replace: true })}
-              className="rounded-lg bg-sunk px-2.5 py-1 text-[13px] font-medium text-ink-2 hover:text-ink aria-pressed:bg-slate aria-pressed:text-sheet"
+              isOn={each === period}
+              choose={() => setParams({ days: String(each) }, { replace: true })}
             >
               {each === 365 ? 'A year' : `${each} days`}
-            </button>
+            </Pressed>
           ))}
         </div>
       </div>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { wordedKinds, type WordedKind } from '../../../core/model/wording';
 import { useThings, type TextPlace, type TextState } from '../../data/languages';
+import { Pressed } from '../../shared/ui/pressed';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
 import { Select } from '../../shared/ui/select';
@@ -75,15 +76,9 @@ export function Things({ locale, chosen, states, go }: Props) {
         </div>
         <div role="group" aria-label="State" className="flex flex-wrap gap-1">
           {[...openStates, 'done' as const].map((state) => (
-            <button
-              key={state}
-              type="button"
-              aria-pressed={states.includes(state)}
-              onClick={() => toggle(state)}
-              className="rounded-lg bg-sunk px-2 py-0.5 text-xs hover:bg-line aria-pressed:bg-ink aria-pressed:text-sheet"
-            >
+            <Pressed key={state} isOn={states.includes(state)} choose={() => toggle(state)} isSmall>
               {stateLooks[state].words}
-            </button>
+            </Pressed>
           ))}
         </div>
       </div>

@@ -9,6 +9,7 @@ import { useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
 import { Clashes } from '../../shared/ui/clashes';
 import { count } from '../../shared/ui/count';
+import { useTitle } from '../../shared/ui/use-title';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { everythingSaved } from '../../shared/autosave/unsaved';
 import { useShopWindow } from '../../shared/window-state';
@@ -109,9 +110,10 @@ export function Translate({ locale }: { locale: string }) {
       ),
     [setParams],
   );
+  const language = overview?.languages.find((each) => each.locale === locale);
+  useTitle(language ? `${language.name} · Words` : 'Words');
   if (error) return <Failed error={error} />;
   if (!overview) return <Loading rows={8} />;
-  const language = overview.languages.find((each) => each.locale === locale);
   if (!language)
     return <Empty title="The shop does not speak this" action={<Link to="/words">To the languages</Link>} />;
   const of = asKind(params.get('kind'));

@@ -6,7 +6,7 @@ import { startShop } from '../../../server/testing/harness';
 import { noteMissed, noteSearched } from '../../../server/store/shopper-counts';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
-import { pixelWidth, shownText, SHOWN_PIXELS } from './pixel-width';
+import { pixelWidth, shownText, SHOWN_PIXELS } from './engines/pixel-width';
 import { WordsPage } from './words-page';
 
 const server = onServer(() => startShop({ Harrier: 2_000, 'Heron delta': 1_000 }));

@@ -1,3 +1,5 @@
+import { Pressed } from './pressed';
+
 interface Props {
   label: string;
   choices: readonly { value: string; label: string }[];
@@ -11,15 +13,9 @@ export const OneOf = ({ label, choices, value, choose }: Props) => (
     <legend className="mb-1 font-semibold">{label}</legend>
     <div className="flex flex-wrap gap-1">
       {choices.map((choice) => (
-        <button
-          key={choice.value}
-          type="button"
-          aria-pressed={choice.value === value}
-          onClick={() => choose(choice.value)}
-          className="rounded-lg bg-sunk px-2.5 py-1.5 hover:bg-line aria-pressed:bg-ink aria-pressed:text-sheet"
-        >
+        <Pressed key={choice.value} isOn={choice.value === value} choose={() => choose(choice.value)}>
           {choice.label}
-        </button>
+        </Pressed>
       ))}
     </div>
   </fieldset>
