@@ -59,7 +59,7 @@ test('one change is held back by keys, the rest goes live; a planned one goes li
   await expect(editions.getByText('Planned', { exact: true })).toHaveCount(2);
   await editions.getByRole('button', { name: 'See it' }).first().click();
   const shown = page.frameLocator('iframe');
-  await expect(page.getByText(/The shop as it will be on/)).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'The shop as it will be on' })).toBeVisible();
   await expect(shown.locator('body')).toBeVisible();
   expect(await (await page.request.get(`${shop.url}/preview/p/tern`)).text()).toContain('Tern of May');
   await page.getByRole('button', { name: 'Back to the work' }).click();

@@ -83,7 +83,7 @@ export default function FindOrDo({ actions, inputId, typed, setTyped, className,
           onChange={(event) => setTyped(event.target.value)}
           className={findField}
         />
-        <kbd className="pointer-events-none absolute right-2 top-1/2 -translate-y-1/2 rounded border border-line px-1.5 text-xs text-ink-2">
+        <kbd className="pointer-events-none absolute max-[1160px]:hidden right-2 top-1/2 -translate-y-1/2 rounded border border-line px-1.5 text-xs text-ink-2">
           /
         </kbd>
         <ComboboxOptions

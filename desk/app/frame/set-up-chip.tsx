@@ -13,7 +13,7 @@ export function SetUpChip() {
         `shrink-0 whitespace-nowrap rounded-lg border border-line bg-sheet px-3 py-[6px] text-ink-2 hover:text-ink max-md:px-2 ${isActive ? 'ring-2 ring-ink' : ''}`
       }
     >
-      <span className="max-lg:sr-only">Set-up </span>
+      <span className="max-[1160px]:sr-only">Set-up </span>
       <span className="tabular-nums">
         {done} of {data.steps.length}
       </span>

@@ -141,7 +141,7 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
         >
           {changes > 0 ? (
             <>
-              Review {changes} <span className="max-md:sr-only">{changes === 1 ? 'change' : 'changes'}</span>
+              Review {changes} <span className="max-[1160px]:sr-only">{changes === 1 ? 'change' : 'changes'}</span>
             </>
           ) : (
             'All is live'
