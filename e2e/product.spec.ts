@@ -46,6 +46,8 @@ test('a product with options, eight variants, pictures, specs and a sale is fill
     await addOption(page, 'Colourway', ['Ember', 'Pine', 'Plum', 'Sea']);
     await addOption(page, 'Line set', ['Without', 'With reel']);
     await expect(page.getByText('4 × 2 = 8 variants')).toBeVisible();
+    // The sum is told as the values are typed; the rows stand when the server has made them.
+    await expect(page.getByLabel('Price, Sea · With reel', { exact: true })).toBeVisible();
   });
 
   await test.step('a block of a spreadsheet is pasted; one that is too long is refused as a whole', async () => {
