@@ -9,6 +9,8 @@ import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
 import { publishingRoutes } from './publishing';
 import { searchedRoutes } from './searched';
+import { makerRoutes } from './maker';
+import { supplierRoutes } from './suppliers';
 import { todayRoutes } from './today';
 import { routes } from './index';
 
@@ -27,4 +29,6 @@ export const allRoutes = {
   looseEnds: looseEndRoutes,
   today: todayRoutes,
   publishing: publishingRoutes,
+  suppliers: supplierRoutes,
+  maker: makerRoutes,
 };

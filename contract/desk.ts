@@ -13,8 +13,16 @@ const roleSchema = z.enum(['owner', 'helper']);
 export type Role = z.infer<typeof roleSchema>;
 /** Languages into which somebody may translate, and nothing else; null for who may do all that their role may. */
 const languagesSchema = z.array(z.string().max(35)).min(1).max(40).nullable();
-const onlyHelpers = ({ role, languages }: { role: Role; languages?: string[] | null }) =>
-  role === 'helper' || !languages;
+/** Suppliers for whose goods somebody may propose changes, and nothing else: that makes a helper a maker. */
+const suppliersSchema = z.array(z.string().max(80)).min(1).max(200).nullable();
+const rightsShape = { role: roleSchema, languages: languagesSchema, suppliers: suppliersSchema };
+const toldRights = { role: roleSchema, languages: languagesSchema.optional(), suppliers: suppliersSchema.optional() };
+interface ToldRights {
+  role: Role;
+  languages?: string[] | null;
+  suppliers?: string[] | null;
+}
+const onlyHelpers = ({ role, languages, suppliers }: ToldRights) => role === 'helper' || (!languages && !suppliers);
 const onlyHelpersRefusal = { path: ['languages'], error: 'Owners may do everything: make them a helper first.' };
 const ok = z.object({ ok: z.literal(true) });
 
@@ -24,8 +32,7 @@ const peopleSchema = z.object({
       id: z.string(),
       name: z.string(),
       email: z.string(),
-      role: roleSchema,
-      languages: languagesSchema,
+      ...rightsShape,
       /** places in which they are signed in now */
       sessions: z.number().int(),
     }),
@@ -34,8 +41,7 @@ const peopleSchema = z.object({
     z.object({
       id: z.string(),
       email: z.string(),
-      role: roleSchema,
-      languages: languagesSchema,
+      ...rightsShape,
       invitedBy: z.string(),
       expires: z.string(),
     }),
@@ -43,9 +49,7 @@ const peopleSchema = z.object({
 });
 
 const sessionAnswerSchema = z.object({
-  user: z
-    .object({ id: z.string(), name: z.string(), email: z.string(), role: roleSchema, languages: languagesSchema })
-    .nullable(),
+  user: z.object({ id: z.string(), name: z.string(), email: z.string(), ...rightsShape }).nullable(),
   /** to be sent as X-Dispona-Token with every write */
   token: z.string().nullable(),
   /** nobody can sign in yet: the first person is asked for */
@@ -71,6 +75,7 @@ export const deskRoutes = {
     open: true,
   }),
   signOut: route({
+    makers: true,
     translates: true,
     method: 'DELETE',
     path: '/api/session',
@@ -92,6 +97,7 @@ export const deskRoutes = {
     open: true,
   }),
   changePassword: route({
+    makers: true,
     translates: true,
     method: 'PUT',
     path: '/api/password',
@@ -109,9 +115,7 @@ export const deskRoutes = {
     method: 'POST',
     path: '/api/people/invites',
     summary: 'Invite somebody: answers a link that works once, for a week',
-    body: z
-      .object({ email, role: roleSchema, languages: languagesSchema.optional() })
-      .refine(onlyHelpers, onlyHelpersRefusal),
+    body: z.object({ email, ...toldRights }).refine(onlyHelpers, onlyHelpersRefusal),
     /** the part of the link that is the secret; nobody is told it again */
     answer: z.object({ code: z.string(), email: z.string(), expires: z.string() }),
     owner: true,
@@ -128,7 +132,12 @@ export const deskRoutes = {
     path: '/api/invited',
     summary: 'Who an invitation is for',
     query: z.object({ code: z.string().max(200) }),
-    answer: z.object({ email: z.string(), shopName: z.string() }),
+    answer: z.object({
+      email: z.string(),
+      shopName: z.string(),
+      /** they are here already, and choose another password */
+      isHere: z.boolean(),
+    }),
     open: true,
   }),
   join: route({
@@ -137,7 +146,8 @@ export const deskRoutes = {
     summary: 'Take an invitation up: makes an account and signs it in',
     body: z.object({
       code: z.string().max(200),
-      name: z.string().trim().min(1, 'Type your name.').max(80, 'At most 80 characters.'),
+      /** of somebody new; who is here keeps theirs */
+      name: z.string().trim().max(80, 'At most 80 characters.').default(''),
       password,
     }),
     answer: sessionAnswerSchema,
@@ -147,7 +157,7 @@ export const deskRoutes = {
     method: 'PATCH',
     path: '/api/people/:id',
     summary: 'Make somebody an owner, a helper or a translator; a shop keeps one owner at least',
-    body: z.object({ role: roleSchema, languages: languagesSchema.optional() }).refine(onlyHelpers, onlyHelpersRefusal),
+    body: z.object(toldRights).refine(onlyHelpers, onlyHelpersRefusal),
     answer: ok,
     owner: true,
   }),
@@ -158,11 +168,77 @@ export const deskRoutes = {
     answer: ok,
     owner: true,
   }),
+  sessions: route({
+    makers: true,
+    method: 'GET',
+    path: '/api/sessions',
+    summary: 'Where you are signed in, the place used last first',
+    answer: z.object({
+      sessions: z.array(
+        z.object({
+          id: z.string(),
+          /** such as "Firefox on Linux" */
+          device: z.string(),
+          /** ISO instants; null where it was not written down */
+          opened: z.string().nullable(),
+          used: z.string(),
+          isThis: z.boolean(),
+        }),
+      ),
+    }),
+  }),
+  endSession: route({
+    makers: true,
+    translates: true,
+    method: 'DELETE',
+    path: '/api/sessions/:id',
+    summary: 'Sign out in one of the places where you are signed in',
+    answer: ok,
+  }),
+  letChoosePassword: route({
+    method: 'POST',
+    path: '/api/people/:id/password-link',
+    summary: 'Let somebody choose another password: answers a link that works once, for a day',
+    answer: z.object({ code: z.string(), email: z.string(), expires: z.string() }),
+    owner: true,
+  }),
   signOutElsewhere: route({
+    makers: true,
     translates: true,
     method: 'POST',
     path: '/api/session/others',
     summary: 'End all your sessions but this one',
+    answer: ok,
+  }),
+  presence: route({
+    method: 'GET',
+    path: '/api/presence',
+    summary: 'Where others are at work just now',
+    answer: z.object({
+      others: z.array(
+        z.object({
+          userId: z.string(),
+          name: z.string(),
+          path: z.string(),
+          title: z.string(),
+          /** what they typed there and is not saved, by the names of the fields */
+          unsaved: z.array(z.string()),
+        }),
+      ),
+    }),
+  }),
+  tellPresence: route({
+    translates: true,
+    waits: false,
+    method: 'POST',
+    path: '/api/presence',
+    summary: 'Say where you are at work; again every minute at least, and with an empty path when you leave',
+    body: z.object({
+      tab: z.string().min(1).max(60),
+      path: z.string().max(300),
+      title: z.string().max(200),
+      unsaved: z.array(z.string().max(120)).max(30),
+    }),
     answer: ok,
   }),
   undo: route({

@@ -29,6 +29,8 @@ export interface Route<
   shared?: true;
   /** anybody may call it, without signing in */
   open?: boolean;
+  /** people who propose changes of what they make may call it; they may call nothing else */
+  makers?: true;
   /** people who may do nothing but translate may call it */
   translates?: true;
   /** only the owners of the shop may call it, not those who help them */

@@ -143,6 +143,20 @@ const catalogue = {
   indexChanged: ({ name, shown }: Named & { shown: boolean }) =>
     shown ? `Lets search engines show “${name}”` : `Keeps “${name}” from search engines`,
 
+  supplierAdded: ({ name }: Named) => `Added the supplier “${name}”`,
+  supplierChanged: ({ name }: Named) => `Changed the supplier “${name}”`,
+  supplierDeleted: ({ name }: Named) => `Deleted the supplier “${name}”`,
+  supplyChanged: ({ name, count }: Named & { count: number }) =>
+    `Changed what “${name}” has of ${countWords(count, 'variant', 'variants')}`,
+  costsCame: ({ count }: { count: number }) => `Agreed costs of ${countWords(count, 'variant', 'variants')} came into force`,
+  proposalMade: ({ title, name }: Titled & Named) => `${name} proposed changes to “${title}”`,
+  newProposed: ({ title, name }: Titled & Named) => `${name} proposed “${title}” as a new product`,
+  manyProposed: ({ name, count }: Named & { count: number }) => `${name} proposed changes to ${products(count)}`,
+  proposalWithdrawn: ({ title, name }: Titled & Named) => `${name} withdrew the proposal for “${title}”`,
+  proposalTaken: ({ title, name, fields }: Titled & Named & { fields: readonly string[] }) =>
+    `Took ${fields.join(', ')} of “${title}” as ${name} proposed`,
+  proposalRefused: ({ title, name }: Titled & Named) => `Refused what ${name} proposed for “${title}”`,
+
   viewKept: ({ name }: Named) => `Kept the view “${name}”`,
   viewDeleted: ({ name }: Named) => `Deleted the view “${name}”`,
   specSheetAdded: ({ name }: Named) => `Added the spec sheet “${name}”`,

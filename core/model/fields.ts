@@ -31,6 +31,8 @@ export interface Field {
   part?: 'delivery' | 'duration' | 'ownValue' | 'downloads' | 'slots';
   /** it can be edited in the sheet */
   inSheet?: boolean;
+  /** what somebody who makes the goods, and does not run the shop, may do with it; nothing unless said */
+  makers?: 'see' | 'propose';
 }
 
 /** How one value of a field is told in words. */
@@ -94,6 +96,18 @@ export const namesOf = <F extends Fields>(fields: F, holds: (field: Field) => bo
 export type SellersOwn<F extends Fields> = {
   [K in keyof F]: F[K]['audience'] extends 'seller' ? K : never;
 }[keyof F];
+
+type ProposedNames<F extends Fields> = {
+  [K in keyof F]: F[K] extends { makers: 'propose' } ? K : never;
+}[keyof F];
+
+/** The shape of what makers may propose. */
+export const proposedShape = <F extends Fields>(fields: F) => {
+  const isProposed = new Set<string>(namesOf(fields, ({ makers }) => makers === 'propose'));
+  return Object.fromEntries(Object.entries(typedShape(fields)).filter(([name]) => isProposed.has(name))) as {
+    -readonly [K in ProposedNames<F>]: TypedOf<F[K]>;
+  };
+};
 
 /** Field → its name inside a sentence. */
 export const fieldWords = <F extends Fields>(fields: F) =>

@@ -53,6 +53,7 @@ export const productFields = declare({
     audience: 'shoppers',
     words: 'title',
     column: 'plain',
+    makers: 'propose',
     inSheet: true,
   },
   summary: {
@@ -61,6 +62,7 @@ export const productFields = declare({
     audience: 'shoppers',
     words: 'summary',
     column: 'plain',
+    makers: 'propose',
     inSheet: true,
   },
   /** sanitised HTML */
@@ -70,6 +72,7 @@ export const productFields = declare({
     audience: 'shoppers',
     words: 'description',
     column: 'plain',
+    makers: 'propose',
   },
   slug: {
     stored: translatable(slugSchema, 'address', address),

@@ -21,6 +21,7 @@ export const variantFields = declare({
     audience: 'shoppers',
     words: 'SKU',
     column: 'plain',
+    makers: 'see',
   },
   /** '' when there is none */
   barcode: {
@@ -30,6 +31,7 @@ export const variantFields = declare({
     audience: 'shoppers',
     words: 'barcode',
     column: 'plain',
+    makers: 'propose',
   },
   /** under which the supplier knows it */
   supplierNumber: {
@@ -39,8 +41,16 @@ export const variantFields = declare({
     audience: 'seller',
     words: 'supplier number',
     column: 'plain',
+    makers: 'propose',
   },
-  price: { stored: moneySchema, audience: 'shoppers', words: 'price', column: 'plain', told: 'money' },
+  price: {
+    stored: moneySchema,
+    audience: 'shoppers',
+    words: 'price',
+    column: 'plain',
+    makers: 'propose',
+    told: 'money',
+  },
   salePrice: {
     stored: moneySchema.nullable(),
     audience: 'shoppers',
@@ -54,10 +64,11 @@ export const variantFields = declare({
     audience: 'rules',
     words: 'cost',
     column: 'plain',
+    makers: 'propose',
     told: 'money',
   },
   /** Live: shoppers meet it as it is, not as it was when an edition was made. */
-  stock: { stored: stockSchema, audience: 'seller', words: 'stock', column: 'own table' },
+  stock: { stored: stockSchema, audience: 'seller', words: 'stock', column: 'own table', makers: 'see' },
   /** at this many pieces it is time to order again */
   warnAt: { stored: stockSchema, usual: null, audience: 'seller', words: 'warn-at level', column: 'plain' },
   pictureId: { stored: idSchema.nullable(), audience: 'shoppers', words: 'picture', column: 'plain', told: 'changed' },
@@ -69,6 +80,7 @@ export const variantFields = declare({
     audience: 'shoppers',
     words: 'weight',
     column: 'plain',
+    makers: 'propose',
     part: 'delivery',
     told: 'weight',
   },
@@ -104,6 +116,7 @@ export const variantFields = declare({
     audience: 'seller',
     words: 'customs code',
     column: 'plain',
+    makers: 'propose',
     part: 'delivery',
   },
 });

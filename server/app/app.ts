@@ -10,6 +10,7 @@ import { Backups } from '../backups/kept';
 import { backupsApi } from '../backups/routes';
 import { bulkApi } from '../bulk/routes';
 import { historyApi } from '../history/routes';
+import { presenceApi } from '../people/presence-routes';
 import { peopleApi } from '../people/routes';
 import { elsewhereApi } from '../elsewhere/routes';
 import { searchedApi } from '../languages/searched-routes';
@@ -20,9 +21,12 @@ import { pricesApi } from '../prices/routes';
 import { todayApi } from '../today/routes';
 import { looseEndsApi } from '../loose-ends/routes';
 import { publishingApi } from '../publishing/routes';
+import { makerApi } from '../suppliers/maker-routes';
+import { suppliersApi } from '../suppliers/routes';
 import { setUpApi } from '../set-up/routes';
 import { ordersApi } from '../orders/routes';
 import { searchApi } from '../search/routes';
+import { letIn } from '../http/answer';
 import { answerErrors } from '../http/errors';
 import { eventsApi } from './events';
 import { filesApi } from '../products/file-routes';
@@ -120,7 +124,7 @@ export function makeApp({
   app.use((request, response, next) => {
     const token = parseCookie(request.headers.cookie ?? '')[SESSION_COOKIE];
     response.locals.sessionToken = token;
-    response.locals.session = readSession(catalog.db, token, catalog.clock());
+    letIn(response, readSession(catalog.db, token, catalog.clock()));
     const key = /^Bearer (\S{8,100})$/.exec(request.headers.authorization ?? '')?.[1];
     if (key !== undefined)
       response.locals.scopes = scopesOfKey(catalog.db, key, catalog.clock(), catalog.writes.isIdle) ?? [];
@@ -136,6 +140,7 @@ export function makeApp({
   app.use(shopApi(catalog));
   app.use(
     peopleApi({ catalog, isSecure, setUpCode, log }),
+    presenceApi(catalog),
     searchApi(catalog),
     bulkApi(catalog),
     goodsApi(catalog),
@@ -157,6 +162,8 @@ export function makeApp({
     languagesApi(catalog),
     searchedApi(catalog, parts.originNow),
     setUpApi(catalog),
+    suppliersApi(catalog),
+    makerApi(catalog),
   );
   if (restore) app.use(bringBackApi({ catalog, setUpCode, restore }));
   if (dist)

@@ -44,7 +44,8 @@ function follow(catalog: Catalog, response: Response): () => void {
   const sendJob = (job: Job) => write(`event: job\ndata: ${JSON.stringify(job)}\n\n`);
   const endIfSignedOut = () => {
     const token = response.locals.sessionToken as string | undefined;
-    if (!readSession(catalog.db, token, catalog.clock())) response.end();
+    const session = readSession(catalog.db, token, catalog.clock());
+    if (!session || session.suppliers) response.end();
   };
   const beat = setInterval(() => {
     write(': beat\n\n');

@@ -42,6 +42,9 @@ export const journaledTables: readonly JournaledTable[] = [
   })),
   { name: 'forward', subjectKind: 'forward', subjectColumn: 'path' },
   { name: 'chosen_listing', subjectKind: 'chosenListing', subjectColumn: 'id' },
+  { name: 'supplier', subjectKind: 'supplier', subjectColumn: 'id' },
+  { name: 'supply', subjectKind: 'supplier', subjectColumn: 'supplier_id' },
+  { name: 'proposal', subjectKind: 'proposal', subjectColumn: 'id' },
   { name: 'view', subjectKind: 'view', subjectColumn: 'id' },
 ];
 

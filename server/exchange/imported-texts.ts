@@ -1,14 +1,20 @@
 import type { PlannedProduct } from '../../core/exchange/planned';
+import type { Product } from '../../core/model/product';
 import { wordingKey } from '../../core/model/wording';
 import { slugOfName, takenSlugs } from '../../core/shop/translated-slugs';
 import type { KeptText } from '../store/wordings';
 import type { Catalog } from '../state/catalog';
 
+/** A product as it becomes, with its texts in other languages. */
+export interface WithTexts extends Pick<PlannedProduct, 'texts'> {
+  after: Pick<Product, 'id' | 'slug'> | undefined;
+}
+
 /**
  * What a file says of products in other languages, as it is kept. A title gives the product an address in its language where it
  * has none yet.
  */
-export function importedTexts({ working: { shop } }: Catalog, planned: readonly PlannedProduct[]): KeptText[] {
+export function importedTexts({ working: { shop } }: Catalog, planned: readonly WithTexts[]): KeptText[] {
   const taken = new Map<string, Set<string>>();
   const takenIn = (locale: string) => {
     if (!taken.has(locale)) taken.set(locale, takenSlugs(shop, locale, 'product'));

@@ -44,17 +44,11 @@ function recognised(catalog: Catalog, table: FileTable) {
   return recogniseColumns(table, columnsOf(catalog), readHeadings(catalog.db));
 }
 
-/** Keeps a file that arrived, with how it most likely is to be read. Refuses what cannot be read at all. */
-export async function takeImport(
+/** How a file most likely is to be read. */
+export async function firstLook(
   catalog: Catalog,
-  user: string,
-  arrived: { name: string; content: Buffer },
-): Promise<string> {
-  if (arrived.content.length === 0) throw invalidField(['files'], refusals.fileEmpty);
-  const isPacked = await isArchive(arrived.content);
-  const { name, content, pictures } = isPacked
-    ? await readArchive(catalog, arrived.content)
-    : { ...arrived, pictures: {} };
+  { name, content }: { name: string; content: Buffer },
+): Promise<{ table: FileTable; settings: ImportSettings }> {
   const isText = kindOf(content, name) === 'text';
   const encoding = isText ? encodingOf(content) : 'utf-8';
   const delimiter = isText ? delimiterOf(textOf(content, encoding)) : ',';
@@ -74,6 +68,21 @@ export async function takeImport(
     leftOut: [],
     mended: {},
   };
+  return { table, settings };
+}
+
+/** Keeps a file that arrived, with how it most likely is to be read. Refuses what cannot be read at all. */
+export async function takeImport(
+  catalog: Catalog,
+  user: string,
+  arrived: { name: string; content: Buffer },
+): Promise<string> {
+  if (arrived.content.length === 0) throw invalidField(['files'], refusals.fileEmpty);
+  const isPacked = await isArchive(arrived.content);
+  const { name, content, pictures } = isPacked
+    ? await readArchive(catalog, arrived.content)
+    : { ...arrived, pictures: {} };
+  const { settings } = await firstLook(catalog, { name, content });
   const id = newId('import');
   const at = catalog.clock().toISOString();
   addImport(catalog.db, {

@@ -5,7 +5,7 @@ import type { KnownPicture } from '../../core/exchange/known-picture';
 import { exchangeColumns } from '../../core/exchange/columns';
 import type { FileTable } from '../../core/exchange/group-rows';
 import type { ImportChoices } from '../../core/exchange/choices';
-import { planImport } from '../../core/exchange/plan';
+import { planImport, type ImportSources } from '../../core/exchange/plan';
 import type { PlannedProduct } from '../../core/exchange/planned';
 import type { Product } from '../../core/model/product';
 import { wordingKey } from '../../core/model/wording';
@@ -112,26 +112,29 @@ export function forgetPlan(): void {
   latestPlan = undefined;
 }
 
-async function workOut(catalog: Catalog, row: ImportRow): Promise<Plan> {
-  const settings = settingsOf(row);
-  const table = await tableOf(row, settings);
-  const { names, made } = namesOfShop(catalog, settings.makesGroups);
+/** What rows are read with. */
+export function importSources(
+  catalog: Catalog,
+  { head }: Pick<FileTable, 'head'>,
+  choices: ImportChoices & Pick<ImportSettings, 'decimal'>,
+  { columns, names, picture }: Pick<ImportSources, 'columns' | 'names' | 'picture'>,
+): ImportSources {
   const { shop } = catalog.working;
   const slugs = new Set<string>();
   const sheets = new Map(
     [...shop.specSheets.values()].flatMap(({ id, attributes }) => attributes.map((each) => [each.id, id])),
   );
-  const columns = columnsOf(catalog);
   const { timeZone } = shop.settings;
-  const sources = {
+  const told = toldIn(catalog);
+  return {
     columns,
     names,
-    told: toldIn(catalog),
-    decimal: settings.decimal,
+    told,
+    decimal: choices.decimal,
     timeZone,
-    picture: picturesOf(catalog, row),
+    picture,
     cleanHtml: cleanRichText,
-    find: finderOf(catalog, { choices: settings, columns, head: table.head, timeZone, names, told: toldIn(catalog) }),
+    find: finderOf(catalog, { choices, columns, head, timeZone, names, told }),
     sheetOf: (attributeId: string) => sheets.get(attributeId),
     newId,
     freeSlug: (wanted: string) => {
@@ -142,6 +145,14 @@ async function workOut(catalog: Catalog, row: ImportRow): Promise<Plan> {
     nextFeaturedPlace: nextFeaturedPlace(catalog.db),
     now: catalog.clock().toISOString(),
   };
+}
+
+async function workOut(catalog: Catalog, row: ImportRow): Promise<Plan> {
+  const settings = settingsOf(row);
+  const table = await tableOf(row, settings);
+  const { names, made } = namesOfShop(catalog, settings.makesGroups);
+  const picture = picturesOf(catalog, row);
+  const sources = importSources(catalog, table, settings, { columns: columnsOf(catalog), names, picture });
   const accidents = new Accidents();
   const planned: PlannedProduct[] = [];
   const pace = new Pace();

@@ -33,7 +33,18 @@ export function parse<T extends z.ZodType>(schema: T | undefined, value: unknown
   );
 }
 
+/** Who is signed in and looks after the shop; makers, who see but a small part of it, are not among them. */
 export const sessionOf = (response: Response) => response.locals.session as SessionRow | undefined;
+
+/** Whoever is signed in, makers too: for what makes sure by itself that they see nothing else. */
+export const anySessionOf = (response: Response) =>
+  sessionOf(response) ?? (response.locals.maker as SessionRow | undefined);
+
+/** Takes somebody in, to be asked for by `sessionOf` or `anySessionOf`. */
+export function letIn(response: Response, session: SessionRow | undefined): void {
+  if (session?.suppliers) response.locals.maker = session;
+  else response.locals.session = session;
+}
 
 const notSignedIn = () => new ProblemError({ type: problemTypes.signIn, title: refusals.signInFirst, status: 401 });
 
@@ -67,7 +78,9 @@ function isForKey(response: Response, { scope }: Route): boolean {
 function refuseStrangers(request: Request, response: Response, route: Route): void {
   if (isForKey(response, route)) return;
   const isForOwners = route.owner === true;
-  const session = sessionOf(response);
+  const session = route.makers ? anySessionOf(response) : sessionOf(response);
+  if (!session && anySessionOf(response))
+    throw new ProblemError({ type: problemTypes.owner, title: refusals.onlyProposes, status: 403 });
   if (!session) throw notSignedIn();
   const isWrite = request.method !== 'GET';
   if (isWrite && request.get('X-Dispona-Token') !== session.csrf)
@@ -77,7 +90,7 @@ function refuseStrangers(request: Request, response: Response, route: Route): vo
       status: 403,
     });
   if (isForOwners && session.role !== 'owner') throw notAnOwner();
-  if (isWrite && session.languages && !route.translates)
+  if (isWrite && session.languages && !session.suppliers && !route.translates)
     throw new ProblemError({ type: problemTypes.owner, title: refusals.onlyTranslates, status: 403 });
 }
 
@@ -117,7 +130,7 @@ export function answer<Query extends z.ZodType, Body extends z.ZodType, Answer e
       params: request.params as Record<string, string>,
       query: parse(route.query, request.query),
       body: parse(route.body, request.body),
-      user: sessionOf(response)?.userId ?? '',
+      user: anySessionOf(response)?.userId ?? '',
       request,
       response,
     };

@@ -158,3 +158,65 @@ test('an owner cannot be limited to languages', async () => {
   });
   expect(problem(refused).errors).toEqual([expect.objectContaining({ path: ['languages'] })]);
 });
+
+test('an owner lets somebody choose another password: the link works once, and ends what was signed in before', async () => {
+  const robin = await signedIn(await join(await invite('robin@line.example')));
+  const { id } = (await people()).people.find(({ name }) => name === 'Robin')!;
+  expect((await robin('POST', `/api/people/${id}/password-link`)).status).toBe(403);
+  const link = await server.call<{ code: string }>('POST', `/api/people/${id}/password-link`);
+  // It is no invitation of somebody new, and the old password holds until it is used.
+  expect((await people()).invites).toEqual([]);
+  expect((await robin('GET', '/api/status')).status).toBe(200);
+  const { code } = link.body;
+  expect(await (await server.raw(`/api/invited?code=${code}`)).json()).toMatchObject({ isHere: true });
+  const weak = await join(code, { name: '', password: 'robin@line.example' });
+  expect(weak.status).toBe(422);
+  const back = await join(code, { name: '', password: 'kites over the dyke' });
+  expect(back.status).toBe(200);
+  expect(await back.clone().json()).toMatchObject({ user: { id, name: 'Robin' } });
+  expect((await robin('GET', '/api/status')).status).toBe(401);
+  expect((await join(code, { name: '' })).status).toBe(404);
+  const signIn = (password: string) =>
+    server.raw('/api/session', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ email: 'robin@line.example', password }),
+    });
+  expect([(await signIn('a gust at dawn')).status, (await signIn('kites over the dyke')).status]).toEqual([422, 200]);
+});
+
+test('where one is signed in is told by device, and one place is ended without the others', async () => {
+  const agents = [
+    'Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101 Firefox/140.0',
+    'Mozilla/5.0 (iPhone; CPU iPhone OS 18_0 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/18.0 Mobile/15E148 Safari/604.1',
+  ];
+  const came = [];
+  for (const agent of agents)
+    came.push(
+      await signedIn(
+        await server.raw('/api/session', {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json', 'User-Agent': agent },
+          body: JSON.stringify({ email: 'kim@example.com', password: 'a long password' }),
+        }),
+      ),
+    );
+  interface Places {
+    sessions: { id: string; device: string; isThis: boolean }[];
+  }
+  const { sessions } = (await server.call<Places>('GET', '/api/sessions')).body;
+  expect(sessions.map(({ device }) => device)).toEqual(expect.arrayContaining(['Firefox on Linux', 'Safari on iOS']));
+  expect(sessions.filter(({ isThis }) => isThis)).toHaveLength(1);
+  const phone = sessions.find(({ device }) => device === 'Safari on iOS')!;
+  expect((await server.call('DELETE', `/api/sessions/${phone.id}`)).status).toBe(200);
+  expect((await server.call('DELETE', `/api/sessions/${phone.id}`)).status).toBe(404);
+  expect((await came[0]!('GET', '/api/status')).status).toBe(200);
+  expect((await came[1]!('GET', '/api/status')).status).toBe(401);
+});
+
+test('nobody ends a session of somebody else', async () => {
+  const robin = await signedIn(await join(await invite('robin@line.example')));
+  const { sessions } = (await server.call<{ sessions: { id: string }[] }>('GET', '/api/sessions')).body;
+  expect((await robin('DELETE', `/api/sessions/${sessions[0]!.id}`)).status).toBe(404);
+  expect((await server.call('GET', '/api/status')).status).toBe(200);
+});

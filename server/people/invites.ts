@@ -9,11 +9,13 @@ import { refusals } from '../shared/refusals';
 import {
   deleteInvite,
   deleteOtherSessions,
+  endSessions,
   insertUser,
   inviteByToken,
   leaveShop,
   putInvite,
   readPeople,
+  setPassword,
   setRole,
   userByEmail,
   userById,
@@ -23,11 +25,13 @@ import { tokenHash } from './sign-in';
 
 /** An invitation holds for so long. */
 const VALID_MS = 7 * 86_400_000;
+/** And a link for another password for so long. */
+const RESET_MS = 86_400_000;
 
 /** Invites somebody who is not here yet. The code is told this once; the database has a hash of it. */
 export function invite(
   db: Db,
-  { email: typed, role, languages = null }: BodyOf<typeof deskRoutes.invite>,
+  { email: typed, role, languages = null, suppliers = null }: BodyOf<typeof deskRoutes.invite>,
   invitedBy: string,
   now: Date,
 ): AnswerOf<typeof deskRoutes.invite> {
@@ -35,7 +39,26 @@ export function invite(
   if (userByEmail(db, email)) throw invalidField(['email'], refusals.isHereAlready);
   const code = randomBytes(24).toString('base64url');
   const expires = new Date(now.getTime() + VALID_MS).toISOString();
-  putInvite(db, { id: newId('invite'), tokenHash: tokenHash(code), email, role, languages, invitedBy, expires });
+  const rights = { role, languages, suppliers };
+  const made = { id: newId('invite'), userId: null, tokenHash: tokenHash(code), expires };
+  putInvite(db, { ...made, ...rights, email, invitedBy });
+  return { code, email, expires };
+}
+
+/** Lets somebody who is here choose another password, by a link that works once. Until then the old one goes on. */
+export function letChoosePassword(
+  db: Db,
+  id: string,
+  invitedBy: string,
+  now: Date,
+): AnswerOf<typeof deskRoutes.invite> {
+  const person = userById(db, id);
+  if (!person) throw notFound(refusals.noSuchPerson);
+  const { email, role, languages, suppliers } = person;
+  const code = randomBytes(24).toString('base64url');
+  const expires = new Date(now.getTime() + RESET_MS).toISOString();
+  const made = { id: newId('invite'), userId: id, tokenHash: tokenHash(code), expires };
+  putInvite(db, { ...made, role, languages, suppliers, email, invitedBy });
   return { code, email, expires };
 }
 
@@ -46,17 +69,22 @@ export function inviteOrRefuse(db: Db, code: string, now: Date): InviteRow {
   return found;
 }
 
-/** Makes the account of somebody who was invited, once. Answers their id. */
+/** Makes the account of somebody who was invited, or gives another password to who is here; once. Answers their id. */
 export async function join(
   db: Db,
   { code, name, password }: BodyOf<typeof deskRoutes.join>,
   now: Date,
 ): Promise<string> {
   const hash = await hashPassword(password);
-  const { id, email, role, languages } = inviteOrRefuse(db, code, now);
+  const { id, userId, email, role, languages, suppliers } = inviteOrRefuse(db, code, now);
   // Of two who take it up in the same moment one is first.
   if (!deleteInvite(db, id)) throw notFound(refusals.inviteIsOver);
-  return insertUser(db, { id: newId('user'), name, email, password: hash, role, languages });
+  if (userId !== null) {
+    setPassword(db, userId, hash);
+    endSessions(db, userId);
+    return userId;
+  }
+  return insertUser(db, { id: newId('user'), name, email, password: hash, role, languages, suppliers });
 }
 
 /** The person, unless they are the only owner. */
@@ -68,10 +96,11 @@ function replaceable(db: Db, id: string): { role: Role } {
   return person;
 }
 
-export function giveRole(db: Db, id: string, { role, languages = null }: BodyOf<typeof deskRoutes.setRole>): void {
+export function giveRole(db: Db, id: string, rights: BodyOf<typeof deskRoutes.setRole>): void {
+  const { role, languages = null, suppliers = null } = rights;
   if (role === 'helper') replaceable(db, id);
   else if (!userById(db, id)) throw notFound(refusals.noSuchPerson);
-  setRole(db, id, { role, languages });
+  setRole(db, id, { role, languages, suppliers });
 }
 
 /** Somebody cannot sign in any more, wherever they are signed in now. */

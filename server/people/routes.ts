@@ -1,17 +1,27 @@
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { refusals } from '../shared/refusals';
 import { deskRoutes } from '../../contract/desk';
 import type { Catalog } from '../state/catalog';
 import { needsSetup, setUp } from './set-up';
 import { isSameSecret } from '../shared/passwords';
-import { invalidField } from '../shared/problem';
+import { invalidField, notFound } from '../shared/problem';
 import { Attempts } from './attempts';
 import { passwordProblem } from './common-passwords';
-import { changePassword, checkPassword, closeSession, openSession, readSession, SESSION_COOKIE } from './sign-in';
-import { giveRole, invite, inviteOrRefuse, join, removePerson, signOutElsewhere } from './invites';
+import {
+  changePassword,
+  checkPassword,
+  closeSession,
+  leavePlace,
+  openSession,
+  placesOf,
+  readSession,
+  SESSION_COOKIE,
+} from './sign-in';
+import { giveRole, invite, inviteOrRefuse, join, letChoosePassword, removePerson, signOutElsewhere } from './invites';
+import { readSuppliers } from '../store/suppliers';
 import { readOpening, writeOpening } from '../store/opening';
 import { deleteInvite, readInvites, readPeople } from '../store/people';
-import { answer, sessionOf } from '../http/answer';
+import { anySessionOf, answer } from '../http/answer';
 import { limitRequests, tooMany } from '../http/limit-requests';
 
 export interface PeopleParts {
@@ -23,6 +33,11 @@ export interface PeopleParts {
   log: { warn: (details: object, words: string) => void };
 }
 
+function refuseUnknownSuppliers({ db }: Catalog, ids: readonly string[] | null | undefined): void {
+  const known = new Set(readSuppliers(db).map(({ id }) => id));
+  if (ids?.some((id) => !known.has(id))) throw invalidField(['suppliers'], refusals.noSuchSupplier);
+}
+
 /** Signing in and out, setting the shop up, and passwords. */
 export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): Router {
   const router = Router();
@@ -30,7 +45,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
   const attempts = new Attempts();
   const { db } = catalog;
 
-  const sessionAnswer = (session: ReturnType<typeof sessionOf>) => ({
+  const sessionAnswer = (session: ReturnType<typeof anySessionOf>) => ({
     user: session
       ? {
           id: session.userId,
@@ -38,14 +53,16 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
           email: session.email,
           role: session.role,
           languages: session.languages,
+          suppliers: session.suppliers,
         }
       : null,
     token: session?.csrf ?? null,
     needsSetup: needsSetup(db),
     needsCode: setUpCode !== undefined && needsSetup(db),
   });
-  const signInAs = (userId: string, response: Response) => {
-    const { token, expires } = openSession(db, userId, catalog.clock());
+  const signInAs = (userId: string, request: Request, response: Response) => {
+    const agent = request.get('User-Agent') ?? '';
+    const { token, expires } = openSession(db, { userId, agent }, catalog.clock());
     response.cookie(SESSION_COOKIE, token, { httpOnly: true, sameSite: 'lax', secure: isSecure, path: '/', expires });
     return sessionAnswer(readSession(db, token, catalog.clock()));
   };
@@ -54,7 +71,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     if (problem) throw invalidField(path, problem);
   };
 
-  answer(router, deskRoutes.session, ({ response }) => sessionAnswer(sessionOf(response)));
+  answer(router, deskRoutes.session, ({ response }) => sessionAnswer(anySessionOf(response)));
   answer(
     router,
     deskRoutes.signIn,
@@ -70,7 +87,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
         throw invalidField(['password'], refusals.wrongPassword);
       }
       attempts.succeeded(address, account);
-      return signInAs(userId, response);
+      return signInAs(userId, request, response);
     },
     limit,
   );
@@ -83,13 +100,13 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
   answer(
     router,
     deskRoutes.setUp,
-    async ({ body: { code, ...body }, response }) => {
+    async ({ body: { code, ...body }, request, response }) => {
       if (setUpCode !== undefined && !isSameSecret(code, setUpCode)) throw invalidField(['code'], refusals.typeTheCode);
       refusePassword(body.password, ['password'], [body.name, body.email, body.shopName]);
       const id = await setUp(catalog, body);
       // Nobody comes in before there is anything to see; the set-up list ends with opening it.
       writeOpening(db, { ...readOpening(db), isClosed: true });
-      return signInAs(id, response);
+      return signInAs(id, request, response);
     },
     limit,
   );
@@ -97,7 +114,7 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     router,
     deskRoutes.changePassword,
     async ({ body: { old, next }, user, response }) => {
-      const { name, email } = sessionOf(response)!;
+      const { name, email } = anySessionOf(response)!;
       refusePassword(next, ['next'], [name, email, catalog.working.shop.settings.name]);
       const token = response.locals.sessionToken as string;
       if (!(await changePassword(db, { userId: user, token, old, next })))
@@ -111,7 +128,27 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     const now = catalog.clock().toISOString();
     return { people: readPeople(db, now), invites: readInvites(db, now) };
   });
-  answer(router, deskRoutes.invite, ({ body, user }) => invite(db, body, user, catalog.clock()), limit);
+  answer(
+    router,
+    deskRoutes.invite,
+    ({ body, user }) => {
+      refuseUnknownSuppliers(catalog, body.suppliers);
+      return invite(db, body, user, catalog.clock());
+    },
+    limit,
+  );
+  answer(router, deskRoutes.letChoosePassword, ({ params, user }) =>
+    letChoosePassword(db, params.id!, user, catalog.clock()),
+  );
+  answer(router, deskRoutes.sessions, ({ user, response }) => ({
+    sessions: placesOf(db, { userId: user, token: response.locals.sessionToken as string }, catalog.clock()),
+  }));
+  answer(router, deskRoutes.endSession, ({ params, user }) => {
+    if (!leavePlace(db, user, params.id!, catalog.clock())) throw notFound(refusals.noSuchPlace);
+    catalog.events.emit('signedOut');
+    return { ok: true as const };
+  });
+
   answer(router, deskRoutes.takeBackInvite, ({ params }) => {
     deleteInvite(db, params.id!);
     return { ok: true as const };
@@ -120,23 +157,28 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     router,
     deskRoutes.invited,
     ({ query }) => {
-      const { email } = inviteOrRefuse(db, query.code, catalog.clock());
-      return { email, shopName: catalog.working.shop.settings.name };
+      const { email, userId } = inviteOrRefuse(db, query.code, catalog.clock());
+      return { email, shopName: catalog.working.shop.settings.name, isHere: userId !== null };
     },
     limit,
   );
   answer(
     router,
     deskRoutes.join,
-    async ({ body, response }) => {
-      const { email } = inviteOrRefuse(db, body.code, catalog.clock());
+    async ({ body, request, response }) => {
+      const { email, userId } = inviteOrRefuse(db, body.code, catalog.clock());
+      if (userId === null && body.name === '') throw invalidField(['name'], refusals.typeYourName);
       refusePassword(body.password, ['password'], [body.name, email, catalog.working.shop.settings.name]);
-      return signInAs(await join(db, body, catalog.clock()), response);
+      const id = await join(db, body, catalog.clock());
+      catalog.events.emit('signedOut');
+      return signInAs(id, request, response);
     },
     limit,
   );
   answer(router, deskRoutes.setRole, ({ params, body }) => {
+    refuseUnknownSuppliers(catalog, body.suppliers);
     giveRole(db, params.id!, body);
+    catalog.events.emit('signedOut');
     return { ok: true as const };
   });
   answer(router, deskRoutes.removePerson, ({ params }) => {

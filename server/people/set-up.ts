@@ -23,7 +23,7 @@ export async function setUp(catalog: Catalog, { shopName, name, email, password 
   const hash = await hashPassword(password);
   if (!needsSetup(db)) throw invalidField(['email'], refusals.isSetUp);
   const id = newId('user');
-  insertUser(db, { id, name, email, password: hash, role: 'owner', languages: null });
+  insertUser(db, { id, name, email, password: hash, role: 'owner', languages: null, suppliers: null });
   catalog.journal.change({ did: 'shopSetUp' }, catalog.actor(null), () => {
     writeSettings(db, { ...catalog.working.shop.settings, name: shopName });
     if (catalog.working.shop.pages.size === 0)

@@ -6,13 +6,16 @@ import {
   deleteSession,
   insertSession,
   noteUse,
+  readSessions,
   removeEndedSessions,
   sessionByToken,
   setPassword,
   userByEmail,
   userById,
+  type OpenSession,
   type SessionRow,
 } from '../store/people';
+import { deviceWords } from './device-words';
 
 const DAY_MS = 86_400_000;
 const SESSION_DAYS = 30;
@@ -20,6 +23,9 @@ const SESSION_DAYS = 30;
 const IDLE_DAYS = 14;
 /** That a session is used is written down no more often than this. */
 const NOTED_EVERY_MS = 10 * 60_000;
+
+/** Letters of what a browser calls itself that are kept. */
+const MOST_AGENT = 300;
 
 export const SESSION_COOKIE = 'dispona_session';
 
@@ -36,7 +42,12 @@ export async function checkPassword(db: Db, email: string, password: string): Pr
   return user && isRight ? user.id : undefined;
 }
 
-export function openSession(db: Db, userId: string, now: Date): { token: string; expires: Date } {
+/** Signs a person in; `agent`: as their browser calls itself. */
+export function openSession(
+  db: Db,
+  { userId, agent }: { userId: string; agent: string },
+  now: Date,
+): { token: string; expires: Date } {
   const token = randomBytes(32).toString('base64url');
   const expires = new Date(now.getTime() + SESSION_DAYS * DAY_MS);
   insertSession(db, {
@@ -45,6 +56,7 @@ export function openSession(db: Db, userId: string, now: Date): { token: string;
     csrf: randomBytes(24).toString('base64url'),
     expires: expires.toISOString(),
     used: now.toISOString(),
+    agent: agent.slice(0, MOST_AGENT),
   });
   return { token, expires };
 }
@@ -58,6 +70,30 @@ export function readSession(db: Db, token: string | undefined, now: Date): Sessi
   if (session && now.getTime() - Date.parse(session.used) > NOTED_EVERY_MS)
     noteUse(db, tokenHash(token), now.toISOString());
   return session;
+}
+
+/** So much of the hash of a token tells the sessions of a person apart. */
+const placeId = (hash: string) => hash.slice(0, 16);
+
+const place = ({ tokenHash: hash, agent, opened, used }: OpenSession, mine: string) => ({
+  id: placeId(hash),
+  device: deviceWords(agent),
+  opened: opened || null,
+  used,
+  isThis: hash === mine,
+});
+
+/** Where a person is signed in; `token` is the one that asks. */
+export const placesOf = (db: Db, { userId, token }: { userId: string; token: string }, now: Date) =>
+  readSessions(db, userId, now.toISOString(), idleSince(now)).map((each) => place(each, tokenHash(token)));
+
+/** Signs a person out in one of the places of `placesOf`. False where there is no such place. */
+export function leavePlace(db: Db, userId: string, id: string, now: Date): boolean {
+  const found = readSessions(db, userId, now.toISOString(), idleSince(now)).find(
+    (each) => placeId(each.tokenHash) === id,
+  );
+  if (found) deleteSession(db, found.tokenHash);
+  return found !== undefined;
 }
 
 /** Forgets sessions that have ended. */

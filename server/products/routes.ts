@@ -11,7 +11,8 @@ import { productOrRefuse } from '../state/product-or-refuse';
 import { changeProduct, createProduct, removeProduct } from './product-writes';
 import { changeOptions, changeVariants } from './variant-writes';
 import { moveStock, stockLedger } from './stock';
-import { MAX_PICTURE_BYTES, RefusedPictureError, storePicture, type StoredMedia } from '../media/picture-store';
+import { MAX_PICTURE_BYTES } from '../media/picture-store';
+import { takePictures } from '../media/take-pictures';
 import { invalid } from '../shared/problem';
 import { answer } from '../http/answer';
 
@@ -67,27 +68,12 @@ export function goodsApi(catalog: Catalog): Router {
     async ({ params, query, user, request }) => {
       const here = new Map(productOrRefuse(catalog, params.id!).pictures.map(({ media }, i) => [media, i + 1]));
       const files = (request.files as Express.Multer.File[] | undefined) ?? [];
-      const taken: StoredMedia[] = [];
-      const refused: { file: string; message: string }[] = [];
-      for (const file of files) {
-        const name = Buffer.from(file.originalname, 'latin1').toString('utf8');
-        try {
-          const stored = await storePicture(
-            catalog.db,
-            catalog.mediaFolder,
-            file.buffer,
-            name,
-            catalog.clock().toISOString(),
-          );
-          const known = here.get(stored.media);
-          if (known !== undefined) throw new RefusedPictureError(`This is the same picture as number ${known}.`);
-          here.set(stored.media, here.size + 1);
-          taken.push(stored);
-        } catch (error) {
-          if (!(error instanceof RefusedPictureError)) throw error;
-          refused.push({ file: name, message: error.message });
-        }
-      }
+      const { taken, refused } = await takePictures(catalog, files, ({ media }) => {
+        const known = here.get(media);
+        if (known !== undefined) return `This is the same picture as number ${known}.`;
+        here.set(media, here.size + 1);
+        return undefined;
+      });
       if (taken.length > 0 && query.replace) replacePicture(catalog, user, params.id!, query.replace, taken[0]!);
       else if (taken.length > 0) addPictures(catalog, user, params.id!, taken);
       else if (refused.length > 0)

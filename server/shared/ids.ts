@@ -33,6 +33,8 @@ const prefixes = {
   columns: 'cs',
   chosenListing: 'cl',
   planned: 'pl',
+  supplier: 'su',
+  proposal: 'pr',
 } as const;
 
 /** A new opaque id: 12 random characters (62 bits) behind a letter that says the kind of thing. */

@@ -37,7 +37,7 @@ import { StockLevels } from './stock-levels';
 import { splitRef, WorkingCatalog } from './working';
 
 export interface CatalogEvent {
-  type: 'changed' | 'edition';
+  type: 'changed' | 'edition' | 'presence';
   /** change id, or edition number; 0 for what time alone changed */
   id: number;
   subjects: string[];
@@ -65,6 +65,7 @@ export class Catalog {
   readonly jobs: Jobs;
   readonly #keeper: IndexCache;
   readonly #unlock: () => void;
+  readonly #timed: (() => void)[] = [];
   /** when the next planned edition goes live; undefined while that is not known */
   #nextPlanned: string | undefined;
   readonly mediaFolder: string;
@@ -146,9 +147,15 @@ export class Catalog {
       this.#tryTo(() => this.#putPlannedLive());
       this.#tryTo(() => this.live.noteAsked());
       this.#tryTo(() => this.counts.writeSome(this.now));
+      for (const run of this.#timed) this.#tryTo(run);
     }
     // What began or ended by the clock shows in open tabs as any change does.
     if (shop.version !== before) this.events.emit('event', { type: 'changed', id: 0, subjects: [] });
+  }
+
+  /** Calls back with every look at the clock, unless long work holds the database: it must be quick while nothing is due. */
+  onTime(run: () => void): void {
+    this.#timed.push(run);
   }
 
   /** Writes what shoppers looked for until now, for somebody who wants to read it. */

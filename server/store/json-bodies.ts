@@ -2,7 +2,7 @@ import { canonicalJson } from '../../core/shared/canonical-json';
 import type { Db } from '../database/connection';
 
 /** Tables whose rows are an id, a place in the order of making, and all else as one JSON text. */
-type JsonTable = 'offer' | 'embed' | 'feed' | 'chosen_listing';
+type JsonTable = 'supplier' | 'offer' | 'embed' | 'feed' | 'chosen_listing';
 
 /** All things of a table, in the order in which they were made. */
 export function readBodies<T extends { id: string }>(db: Db, table: JsonTable): T[] {

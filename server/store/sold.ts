@@ -21,6 +21,21 @@ export const readSoldByDay = (db: Db, from: string, until: string): SoldOnDay[] 
     )
     .all(from, until) as SoldOnDay[];
 
+/** What left the shelf of each variant, alone or as part of a bundle, by day (UTC), between two moments (ISO). */
+export const readTakenByVariant = (
+  db: Db,
+  from: string,
+  until: string,
+): { variantId: string; day: string; pieces: number }[] =>
+  db
+    .prepare(
+      `SELECT take.value ->> 'variantId' AS variantId, substr(at, 1, 10) AS day,
+         sum((line.value ->> 'quantity') * (take.value ->> 'quantity')) AS pieces
+       FROM shop_order, json_each(body, '$.lines') AS line, json_each(line.value, '$.takes') AS take
+       WHERE at >= ? AND at < ? AND ${COUNTS} GROUP BY variantId, day`,
+    )
+    .all(from, until) as { variantId: string; day: string; pieces: number }[];
+
 /** Pieces and money by product, the most money first. */
 export const readSoldByProduct = (
   db: Db,
