@@ -94,6 +94,7 @@ const deskFeatures = [
   'orders',
   'suppliers',
   'maker',
+  'help',
   'prices',
   'set-up',
 ].map((name) => `desk/features/${name}`);

@@ -16,7 +16,13 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         // Where schemas are made, Zod must have been told already not to make code: what tells it comes in its own file.
-        codeSplitting: { groups: [{ name: 'zod', test: /node_modules\/zod\/|no-eval/ }] },
+        // The calls that every desk begins with come as one piece, whatever else asks for parts of them later.
+        codeSplitting: {
+          groups: [
+            { name: 'zod', test: /node_modules\/zod\/|no-eval/, priority: 2 },
+            { name: 'contract', test: /\/contract\/index\.ts$/, priority: 1 },
+          ],
+        },
       },
     },
   },

@@ -7,6 +7,7 @@ import { languageRoutes } from './languages';
 import { looseEndRoutes } from './loose-ends';
 import { offerRoutes } from './offers';
 import { orderRoutes } from './orders';
+import { peopleRoutes } from './people';
 import { publishingRoutes } from './publishing';
 import { searchedRoutes } from './searched';
 import { makerRoutes } from './maker';
@@ -29,6 +30,7 @@ export const allRoutes = {
   looseEnds: looseEndRoutes,
   today: todayRoutes,
   publishing: publishingRoutes,
+  people: peopleRoutes,
   suppliers: supplierRoutes,
   maker: makerRoutes,
 };

@@ -50,6 +50,7 @@ import { putElsewhere } from './elsewhere';
 import { speakGerman } from './german';
 import { askedFor } from './search-engines';
 import { placeOrders, putOffers, putPastOrders, selling, tax } from './selling';
+import { putSuppliers } from './suppliers';
 import { putVisits } from './visits';
 import { putStorefront, type PageMedia } from './storefront';
 import { cards, contact, iconSvg, productPage } from './settings';
@@ -601,5 +602,6 @@ export async function seedDemo(
   writeLetters(catalog);
   tell('Fishbone windsock', { status: 'live' });
   tell('Swivel clips', { status: 'off' });
+  await putSuppliers(catalog, userId);
   say(`Seeded ${products.length} products.`);
 }

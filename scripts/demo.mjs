@@ -15,6 +15,9 @@ console.log(`
   The desk, where you work:       ${at}/desk
   Sign in with:                   demo@larkandline.example
   Password:                       kites-in-the-wind
+  Or, as somebody who makes some of the goods:
+  Sign in with:                   maker@harbourcloth.example
+  Password:                       cloth-for-the-wind
 `);
 const server = spawn(process.execPath, ['dist/server/main.js'], { env, stdio: 'inherit' });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

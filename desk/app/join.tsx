@@ -1,6 +1,6 @@
+import { peopleRoutes } from '../../contract/people';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { routes } from '../../contract';
 import { call, CallError, wordsOf } from '../data/api';
 import { BASE } from '../data/base';
 import { useEnter } from '../data/session';
@@ -9,13 +9,13 @@ import { TextField } from '../shared/ui/field';
 import { Loading } from '../shared/ui/states';
 import { EntranceSheet } from './entrance-sheet';
 
-/** The way in for somebody who was invited: a name and a password of their own. */
+/** The way in for somebody who was invited: a name and a password of their own; for who is here already, another password. */
 export function Join({ code }: { code: string }) {
   const { join } = useEnter();
   const [form, setForm] = useState({ name: '', password: '' });
   const { data, error } = useQuery({
     queryKey: ['session', 'invited', code],
-    queryFn: () => call(routes.desk.invited, { query: { code } }),
+    queryFn: () => call(peopleRoutes.invited, { query: { code } }),
     retry: false,
   });
   if (error)
@@ -39,7 +39,7 @@ export function Join({ code }: { code: string }) {
       { onSuccess: () => window.history.replaceState(null, '', `${BASE}/`) },
     );
   return (
-    <EntranceSheet title={`Help with ${data.shopName}`}>
+    <EntranceSheet title={data.isHere ? 'Choose a new password' : `Help with ${data.shopName}`}>
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {
@@ -48,15 +48,17 @@ export function Join({ code }: { code: string }) {
         }}
       >
         <p className="text-ink-2">You sign in as {data.email}.</p>
+        {!data.isHere && (
+          <TextField
+            label="Your name"
+            autoComplete="name"
+            value={form.name}
+            error={errorAt('name')}
+            onChange={({ target }) => setForm({ ...form, name: target.value })}
+          />
+        )}
         <TextField
-          label="Your name"
-          autoComplete="name"
-          value={form.name}
-          error={errorAt('name')}
-          onChange={({ target }) => setForm({ ...form, name: target.value })}
-        />
-        <TextField
-          label="A password"
+          label={data.isHere ? 'Your new password' : 'A password'}
           type="password"
           autoComplete="new-password"
           hint="At least 12 characters."

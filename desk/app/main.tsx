@@ -37,9 +37,12 @@ const desks = {
   review: () => import('../features/review/review-page'),
   today: () => import('../features/today/today-page'),
   looseEnds: () => import('../features/loose-ends/loose-ends-page'),
+  suppliers: () => import('../features/suppliers/suppliers-page'),
+  proposals: () => import('../features/suppliers/proposals-page'),
   history: () => import('../features/history/history-page'),
 };
 const Join = lazy(async () => ({ default: (await import('./join')).Join }));
+const Maker = lazy(async () => ({ default: (await import('./maker')).Maker }));
 const Entrance = lazy(async () => ({ default: (await import('./entrance')).Entrance }));
 
 const router = createBrowserRouter(
@@ -72,6 +75,8 @@ const router = createBrowserRouter(
         { path: '/review', lazy: { Component: async () => (await desks.review()).ReviewPage } },
         { path: '/today', lazy: { Component: async () => (await desks.today()).TodayPage } },
         { path: '/loose-ends', lazy: { Component: async () => (await desks.looseEnds()).LooseEndsPage } },
+        { path: '/suppliers/:id?', lazy: { Component: async () => (await desks.suppliers()).SuppliersPage } },
+        { path: '/proposals', lazy: { Component: async () => (await desks.proposals()).ProposalsPage } },
         { path: '/history', lazy: { Component: async () => (await desks.history()).HistoryPage } },
         { path: '*', element: <Navigate to="/goods" replace /> },
       ],
@@ -96,6 +101,12 @@ function Desk() {
     return (
       <Suspense fallback={<Loading rows={3} />}>
         <Entrance needsSetup={session.needsSetup} needsCode={session.needsCode} />
+      </Suspense>
+    );
+  if (session.user.suppliers)
+    return (
+      <Suspense fallback={<Loading rows={3} />}>
+        <Maker />
       </Suspense>
     );
   return <RouterProvider router={router} />;

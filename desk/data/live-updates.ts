@@ -46,6 +46,7 @@ export function useLiveUpdates(): void {
       for (const listener of redrawListeners) listener();
     });
     source.addEventListener('edition', refresh);
+    source.addEventListener('presence', () => void client.invalidateQueries({ queryKey: ['presence'] }));
     source.addEventListener('job', ({ data }: MessageEvent<string>) => {
       const job = JSON.parse(data) as Job;
       client.setQueryData<{ jobs: Job[] }>(['jobs'], (before) => ({

@@ -22,6 +22,8 @@ const leaves: Readonly<Record<string, readonly string[]>> = {
   specSheet: ['settings', 'option-lists', 'menu', 'pages'],
   optionList: ['settings', 'spec-sheets', 'menu', 'pages'],
   redirect: ['settings', 'option-lists', 'spec-sheets', 'menu', 'pages', 'groups'],
+  supplier: ['settings', 'option-lists', 'spec-sheets', 'menu', 'pages', 'groups', 'goods', 'review', 'status'],
+  proposal: ['settings', 'option-lists', 'spec-sheets', 'menu', 'pages', 'groups', 'goods', 'product', 'review'],
   view: ['settings', 'option-lists', 'spec-sheets', 'menu', 'pages', 'groups', 'product'],
 };
 

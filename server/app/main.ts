@@ -14,7 +14,7 @@ import { failureWords } from '../folder/failure';
 import { FolderInUseError } from '../folder/lock';
 import { sweepFolder } from '../folder/sweep';
 import { needsSetup } from '../people/set-up';
-import { demoPerson } from '../people/demo-person';
+import { demoMaker, demoPerson } from '../people/demo-person';
 import { originOf } from '../storefront/origin';
 import { checkPassword, clearSessions } from '../people/sign-in';
 
@@ -52,7 +52,11 @@ const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 async function refuseKnownPassword(catalog: Catalog): Promise<void> {
   const isAsked = process.env.DISPONA_ALLOW_DEMO === '1';
-  if (isAsked || !(await checkPassword(catalog.db, demoPerson.email, demoPerson.password))) return;
+  if (isAsked) return;
+  const known = await Promise.all(
+    [demoPerson, demoMaker].map(({ email, password }) => checkPassword(catalog.db, email, password)),
+  );
+  if (known.every((id) => id === undefined)) return;
   log.fatal(
     `Anybody knows the password of the demo shop, so it is not served at ${host}. Change that password, or set DISPONA_ALLOW_DEMO=1.`,
   );

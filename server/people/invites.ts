@@ -1,3 +1,4 @@
+import { peopleRoutes } from '../../contract/people';
 import { randomBytes } from 'node:crypto';
 import type { deskRoutes, Role } from '../../contract/desk';
 import type { AnswerOf, BodyOf } from '../../contract/route';
@@ -31,10 +32,10 @@ const RESET_MS = 86_400_000;
 /** Invites somebody who is not here yet. The code is told this once; the database has a hash of it. */
 export function invite(
   db: Db,
-  { email: typed, role, languages = null, suppliers = null }: BodyOf<typeof deskRoutes.invite>,
+  { email: typed, role, languages = null, suppliers = null }: BodyOf<typeof peopleRoutes.invite>,
   invitedBy: string,
   now: Date,
-): AnswerOf<typeof deskRoutes.invite> {
+): AnswerOf<typeof peopleRoutes.invite> {
   const email = typed.trim().toLowerCase();
   if (userByEmail(db, email)) throw invalidField(['email'], refusals.isHereAlready);
   const code = randomBytes(24).toString('base64url');
@@ -51,7 +52,7 @@ export function letChoosePassword(
   id: string,
   invitedBy: string,
   now: Date,
-): AnswerOf<typeof deskRoutes.invite> {
+): AnswerOf<typeof peopleRoutes.invite> {
   const person = userById(db, id);
   if (!person) throw notFound(refusals.noSuchPerson);
   const { email, role, languages, suppliers } = person;
@@ -96,7 +97,7 @@ function replaceable(db: Db, id: string): { role: Role } {
   return person;
 }
 
-export function giveRole(db: Db, id: string, rights: BodyOf<typeof deskRoutes.setRole>): void {
+export function giveRole(db: Db, id: string, rights: BodyOf<typeof peopleRoutes.setRole>): void {
   const { role, languages = null, suppliers = null } = rights;
   if (role === 'helper') replaceable(db, id);
   else if (!userById(db, id)) throw notFound(refusals.noSuchPerson);

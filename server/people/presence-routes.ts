@@ -1,5 +1,5 @@
+import { peopleRoutes } from '../../contract/people';
 import { Router } from 'express';
-import { deskRoutes } from '../../contract/desk';
 import { answer, sessionOf } from '../http/answer';
 import type { Catalog } from '../state/catalog';
 import { Presence } from './presence';
@@ -9,8 +9,8 @@ export function presenceApi(catalog: Catalog): Router {
   const router = Router();
   const presence = new Presence();
   const now = () => catalog.clock().getTime();
-  answer(router, deskRoutes.presence, ({ user }) => ({ others: presence.others(user, now()) }));
-  answer(router, deskRoutes.tellPresence, ({ user, body: { tab, ...where }, response }) => {
+  answer(router, peopleRoutes.presence, ({ user }) => ({ others: presence.others(user, now()) }));
+  answer(router, peopleRoutes.tellPresence, ({ user, body: { tab, ...where }, response }) => {
     const { name } = sessionOf(response)!;
     // Tabs are told apart by who is in them, too: nobody moves another's.
     const key = `${user} ${tab}`;

@@ -1,3 +1,4 @@
+import { peopleRoutes } from '../../contract/people';
 import { Router, type Request, type Response } from 'express';
 import { refusals } from '../shared/refusals';
 import { deskRoutes } from '../../contract/desk';
@@ -124,38 +125,38 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     },
     limit,
   );
-  answer(router, deskRoutes.people, () => {
+  answer(router, peopleRoutes.people, () => {
     const now = catalog.clock().toISOString();
     return { people: readPeople(db, now), invites: readInvites(db, now) };
   });
   answer(
     router,
-    deskRoutes.invite,
+    peopleRoutes.invite,
     ({ body, user }) => {
       refuseUnknownSuppliers(catalog, body.suppliers);
       return invite(db, body, user, catalog.clock());
     },
     limit,
   );
-  answer(router, deskRoutes.letChoosePassword, ({ params, user }) =>
+  answer(router, peopleRoutes.letChoosePassword, ({ params, user }) =>
     letChoosePassword(db, params.id!, user, catalog.clock()),
   );
-  answer(router, deskRoutes.sessions, ({ user, response }) => ({
+  answer(router, peopleRoutes.sessions, ({ user, response }) => ({
     sessions: placesOf(db, { userId: user, token: response.locals.sessionToken as string }, catalog.clock()),
   }));
-  answer(router, deskRoutes.endSession, ({ params, user }) => {
+  answer(router, peopleRoutes.endSession, ({ params, user }) => {
     if (!leavePlace(db, user, params.id!, catalog.clock())) throw notFound(refusals.noSuchPlace);
     catalog.events.emit('signedOut');
     return { ok: true as const };
   });
 
-  answer(router, deskRoutes.takeBackInvite, ({ params }) => {
+  answer(router, peopleRoutes.takeBackInvite, ({ params }) => {
     deleteInvite(db, params.id!);
     return { ok: true as const };
   });
   answer(
     router,
-    deskRoutes.invited,
+    peopleRoutes.invited,
     ({ query }) => {
       const { email, userId } = inviteOrRefuse(db, query.code, catalog.clock());
       return { email, shopName: catalog.working.shop.settings.name, isHere: userId !== null };
@@ -175,18 +176,18 @@ export function peopleApi({ catalog, isSecure, setUpCode, log }: PeopleParts): R
     },
     limit,
   );
-  answer(router, deskRoutes.setRole, ({ params, body }) => {
+  answer(router, peopleRoutes.setRole, ({ params, body }) => {
     refuseUnknownSuppliers(catalog, body.suppliers);
     giveRole(db, params.id!, body);
     catalog.events.emit('signedOut');
     return { ok: true as const };
   });
-  answer(router, deskRoutes.removePerson, ({ params }) => {
+  answer(router, peopleRoutes.removePerson, ({ params }) => {
     removePerson(db, params.id!);
     catalog.events.emit('signedOut');
     return { ok: true as const };
   });
-  answer(router, deskRoutes.signOutElsewhere, ({ user, response }) => {
+  answer(router, peopleRoutes.signOutElsewhere, ({ user, response }) => {
     signOutElsewhere(db, user, response.locals.sessionToken as string);
     catalog.events.emit('signedOut');
     return { ok: true as const };

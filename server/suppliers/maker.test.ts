@@ -201,7 +201,7 @@ test('what is missing of a new product is told at its field', async () => {
     [{ product: { title: 'Heron' } }, ['variants', 'new', 'price']],
     [{ product: { title: 'Heron' }, variants: { new: { price: -1 } } }, ['variants', 'new', 'price']],
   ] as const) {
-    const refused = await propose(mara, null, proposed as Partial<Proposed>);
+    const refused = await propose(mara, null, proposed);
     expect([refused.status, problem(refused).errors?.[0]?.path]).toEqual([422, path]);
   }
 });

@@ -8,7 +8,7 @@ import type { BodyOf } from '../../contract/route';
 import type { ProposalAnswer, supplierRoutes } from '../../contract/suppliers';
 import { wordingKey } from '../../core/model/wording';
 import { textsToKeep } from '../exchange/queries';
-import { checkVariants, type VariantChanges } from '../products/checks';
+import { checkVariants } from '../products/checks';
 import { newId } from '../shared/ids';
 import { invalid, invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
@@ -92,7 +92,7 @@ function refuseVariants(catalog: Catalog, product: Product, variants: Proposed['
   const changes = Object.entries(variants).map(([id, fields]) => ({ id, fields }));
   for (const { id } of changes)
     if (!known.has(id)) throw invalidField(['edits', 'variants', id], refusals.variantGoneSince);
-  const { errors } = checkVariants(catalog, product, OVER_ALL, changes as VariantChanges);
+  const { errors } = checkVariants(catalog, product, OVER_ALL, changes);
   if (errors.length === 0) return;
   throw invalid(
     errors.map(({ path, ...error }) => {

@@ -22,6 +22,8 @@ const FeaturedOrder = lazy(async () => ({
 const NewProduct = lazy(async () => ({ default: (await import('../../features/goods/new-product')).NewProduct }));
 const ShortcutList = lazy(async () => ({ default: (await import('./shortcut-list')).ShortcutList }));
 
+const Extras = lazy(() => import('./extras'));
+const HereToo = lazy(async () => ({ default: (await import('./others-here')).HereToo }));
 const DropPlaces = lazy(() => import('./drop-places'));
 const Drawer = lazy(async () => ({ default: (await import('../../shared/ui/drawer')).Drawer }));
 
@@ -48,6 +50,8 @@ const screens = [
   { words: 'Contact details', to: '/shopfront?view=settings&part=contact' },
   { words: 'Legal pages', to: '/shopfront?view=settings&part=legal' },
   { words: 'Domain', to: '/shopfront?view=settings&part=domain' },
+  { words: 'Suppliers and what to order', to: '/suppliers' },
+  { words: 'What makers propose', to: '/proposals' },
   { words: 'People and invitations', to: '/shopfront?view=settings&part=people' },
   { words: 'Open or close the shop', to: '/shopfront?view=settings&part=opening' },
 ] as const;
@@ -59,6 +63,7 @@ export function Frame() {
   const { undo, redo } = useUndo();
   const [isWindowOpen, setWindowOpen] = useState(() => localStorage.getItem('dispona.window.away') !== 'yes');
   const [isKeysOpen, setKeysOpen] = useState(false);
+  const [isHelpOpen, setHelpOpen] = useState(false);
   const [isNewOpen, setNewOpen] = useState(false);
   // What was typed into it is still there when it is opened again.
   const [wasNewOpened, setNewOpened] = useState(false);
@@ -112,7 +117,7 @@ export function Frame() {
       { keys: 'g h', words: 'go to the history', run: go('/history') },
       { keys: 'mod+z', words: 'undo your last change', run: () => localUndo.undo() || runUndo() },
       { keys: 'shift+mod+z', words: 'redo', run: () => localUndo.redo() || runRedo() },
-      { keys: '?', words: 'this list', run: () => setKeysOpen(true) },
+      { keys: '?', words: 'help', opensField: true, run: () => setHelpOpen(true) },
     ];
   }, [navigate, runUndo, runRedo, toggleWindow]);
   useShortcuts(shortcuts);
@@ -144,7 +149,7 @@ export function Frame() {
           findId={FIND_ID}
           undo={undo}
           redo={redo}
-          showKeys={() => setKeysOpen(true)}
+          showHelp={() => setHelpOpen(true)}
           showWindow={toggleWindow}
         />
         <div className="relative flex min-h-0 flex-1">
@@ -155,8 +160,17 @@ export function Frame() {
             </Suspense>
           )}
           <main id="content" tabIndex={-1} className="flex min-w-0 flex-1 flex-col outline-none">
+            <Suspense>
+              <HereToo />
+            </Suspense>
             <ErrorBoundary resetKey={pathname}>
-              <Outlet context={{ newProduct: () => setNewOpen(true), orderFeatured: () => setOrdering(true) }} />
+              <Outlet
+                context={{
+                  newProduct: () => setNewOpen(true),
+                  orderFeatured: () => setOrdering(true),
+                  showHelp: () => setHelpOpen(true),
+                }}
+              />
             </ErrorBoundary>
           </main>
           {isWindowOpen && !isNarrow && !isTaken && <ShopWindow putAway={toggleWindow} />}
@@ -165,6 +179,9 @@ export function Frame() {
         <Tray />
       </div>
       <LeaveGuard />
+      <Suspense>
+        <Extras isHelpOpen={isHelpOpen} closeHelp={() => setHelpOpen(false)} showKeys={() => setKeysOpen(true)} />
+      </Suspense>
       <Suspense>
         {isNarrow && isOverlay && (
           <Drawer title="Shop window" isWide close={() => setOverlay(false)}>

@@ -20,6 +20,7 @@ const desks = [
 
 // They come right after the rest, which shows the goods meanwhile.
 const FindOrDo = lazy(() => import('./find-or-do'));
+const OthersHere = lazy(() => import('./others-here'));
 const YourMenu = lazy(() => import('./your-menu'));
 
 type Reversing = ReturnType<typeof useUndo>['undo'];
@@ -29,7 +30,7 @@ interface Props {
   findId: string;
   undo: Reversing;
   redo: Reversing;
-  showKeys: () => void;
+  showHelp: () => void;
   showWindow: () => void;
 }
 
@@ -51,7 +52,7 @@ function Reversal({ icon: Icon, word, keys, of }: { icon: LucideIcon; word: stri
 }
 
 /** The top bar: a shelf on whose ink edge the desks stand. */
-export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }: Props) {
+export function ShelfEdge({ actions, findId, undo, redo, showHelp, showWindow }: Props) {
   const { data: status } = useStatus();
   const { pathname } = useLocation();
   const [isFinding, setFinding] = useState(false);
@@ -128,6 +129,9 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
             left={() => setFinding(false)}
           />
         </Suspense>
+        <Suspense>
+          <OthersHere />
+        </Suspense>
         <SetUpChip />
         <NavLink
           to="/review"
@@ -151,9 +155,18 @@ export function ShelfEdge({ actions, findId, undo, redo, showKeys, showWindow }:
           <Reversal icon={Undo2} word="Undo" keys="Ctrl/Cmd + Z" of={undo} />
           <Reversal icon={Redo2} word="Redo" keys="Shift + Ctrl/Cmd + Z" of={redo} />
         </span>
+        <button
+          type="button"
+          aria-label="Help"
+          title="Help with this desk (?)"
+          onClick={showHelp}
+          className="grid size-7 shrink-0 place-items-center rounded-md font-display text-base font-bold text-ink-2 hover:text-ink max-md:hidden"
+        >
+          ?
+        </button>
         <Suspense fallback={<span className="size-8" />}>
           <YourMenu
-            showKeys={showKeys}
+            showHelp={showHelp}
             onPhone={[
               {
                 words: undo.next ? `Undo: ${undo.next.label}` : 'Nothing to undo',

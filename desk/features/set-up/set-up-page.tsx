@@ -1,6 +1,6 @@
 import { Check } from 'lucide-react';
 import { toast } from 'sonner';
-import { Link } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import type { SetUpKey } from '../../../core/loose-ends/set-up-steps';
 import { wordsOf } from '../../data/api';
 import { isSetUp, useSetUp, useSetUpWrites, type SetUpList } from '../../data/set-up';
@@ -112,6 +112,7 @@ function Examples({ count }: { count: number }) {
 export function SetUpPage() {
   useTitle('Set-up');
   const { data, error, refetch } = useSetUp();
+  const frame = useOutletContext<{ showHelp: () => void } | undefined>();
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading rows={8} />;
   const { steps, examples, firstProduct } = data;
@@ -128,6 +129,11 @@ export function SetUpPage() {
             ? 'Everything on this list is done. It stays here in case something is undone.'
             : `${steps.length - left} of ${steps.length} done. The order is the one that usually works; go about it as you like.`}
         </p>
+        {!isSetUp(data) && frame && (
+          <p className="mb-4">
+            <Button onClick={frame.showHelp}>Help, and a tour of three minutes</Button>
+          </p>
+        )}
         <ol className="sheet px-4">
           {steps.map((step, i) => (
             <StepLine

@@ -136,6 +136,7 @@ export class Autosave {
       problems: refused.map(([key, { message = 'This cannot be saved.' }]) =>
         labelOf ? `${labelOf(key)}: ${message}` : message,
       ),
+      fields: open.map(([key]) => key),
       isOnItsWay: problem === null && refused.length === 0,
       flush: this.flush,
     });

@@ -4,6 +4,8 @@ import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react';
 export interface Unsaved {
   /** why it cannot be saved, in words; empty while nothing is wrong */
   problems: readonly string[];
+  /** what is not saved, by the names of its fields, for others who work at the same */
+  fields?: readonly string[];
   /** saved as soon as the server answers: leaving only has to wait for it */
   isOnItsWay: boolean;
   /** brings it to the server at once */
@@ -29,6 +31,7 @@ export const unsaved = {
   clear: (holder: object): void => {
     if (holders.delete(holder)) tell();
   },
+  fields: (): readonly string[] => [...holders.values()].flatMap(({ fields = [] }) => fields),
   isAny: (): boolean => holders.size > 0,
   isStuck: (): boolean => [...holders.values()].some(({ isOnItsWay }) => !isOnItsWay),
   problems: (): readonly string[] => problems,

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { CallError, wordsOf } from '../../data/api';
-import { Button } from '../../shared/ui/button';
-import { Dialog } from '../../shared/ui/dialog';
-import { TextField } from '../../shared/ui/field';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { TextField } from '../ui/field';
 import { useEnter } from '../../data/session';
 
 interface Form {
