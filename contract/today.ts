@@ -18,6 +18,8 @@ const todaySchema = z.object({
   series: z.array(z.object({ day: z.string(), orders: whole, value: whole, visits: whole })),
   best: z.array(good.extend({ pieces: whole, value: whole })),
   groups: z.array(z.object({ id: z.string(), name: z.string(), value: whole })),
+  /** from where goods were opened, with the money that is put down to it; the most first */
+  places: z.array(z.object({ kind: z.string(), id: z.string(), name: z.string(), times: whole, value: whole })),
   viewed: z.array(good.extend({ times: whole, pieces: whole })),
   searched: z.array(z.object({ words: z.string(), times: whole, found: whole })),
   lost: z.array(z.object({ words: z.string(), times: whole })),

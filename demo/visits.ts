@@ -1,5 +1,5 @@
 import type { Catalog } from '../server/state/catalog';
-import { noteViews } from '../server/store/page-views';
+import { noteMet, noteViews } from '../server/store/page-views';
 import { seeded } from './random';
 
 const DAY = 86_400;
@@ -19,6 +19,7 @@ const wave = (day: number) => {
 export function putVisits({ db, working }: Catalog, now: number): void {
   const random = seeded(20_260_612);
   const today = Math.floor(now / 1_000 / DAY) * DAY;
+  const home = [...working.shop.pages.values()].find((page) => page.home)!.id;
   const products = [...working.products.values()].filter(({ status }) => status === 'live');
   db.transaction(() => {
     for (let ago = 364; ago >= 0; ago--) {
@@ -43,6 +44,18 @@ export function putVisits({ db, working }: Catalog, now: number): void {
         const first = Math.min(entries, Math.round(times * 0.2));
         entries -= first;
         noteViews(db, { day, kind: 'product', id, times, entries: first });
+        const main = working.products.get(id)!.categoryIds[0];
+        let left = times - first;
+        const meet = (share: number, kind: string, place: string) => {
+          const here = Math.min(left, Math.round(times * share));
+          left -= here;
+          if (here > 0) noteMet(db, { day, productId: id, kind, id: place, times: here });
+        };
+        meet(0.35 * random(), 'page', home);
+        if (main) meet(0.6 * random(), 'category', main);
+        meet(0.2 * random(), 'product', '');
+        meet(1, 'search', '');
+        if (first > 0) noteMet(db, { day, productId: id, kind: 'outside', id: '', times: first });
       }
       noteViews(db, { day, kind: 'search', id: '', times: Math.round(visits * 0.4), entries });
     }

@@ -96,7 +96,10 @@ const examples: { [Key in Done['did']]: [Extract<Done, { did: Key }>, words: str
   proposalMade: [{ did: 'proposalMade', title, name: 'Mara' }, 'Mara proposed changes to “Harrier delta”'],
   newProposed: [{ did: 'newProposed', title, name: 'Mara' }, 'Mara proposed “Harrier delta” as a new product'],
   manyProposed: [{ did: 'manyProposed', name: 'Mara', count: 3 }, 'Mara proposed changes to 3 products'],
-  proposalWithdrawn: [{ did: 'proposalWithdrawn', title, name: 'Mara' }, 'Mara withdrew the proposal for “Harrier delta”'],
+  proposalWithdrawn: [
+    { did: 'proposalWithdrawn', title, name: 'Mara' },
+    'Mara withdrew the proposal for “Harrier delta”',
+  ],
   proposalTaken: [
     { did: 'proposalTaken', title, name: 'Mara', fields: ['title', 'price'] },
     'Took title, price of “Harrier delta” as Mara proposed',

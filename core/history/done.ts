@@ -148,7 +148,8 @@ const catalogue = {
   supplierDeleted: ({ name }: Named) => `Deleted the supplier “${name}”`,
   supplyChanged: ({ name, count }: Named & { count: number }) =>
     `Changed what “${name}” has of ${countWords(count, 'variant', 'variants')}`,
-  costsCame: ({ count }: { count: number }) => `Agreed costs of ${countWords(count, 'variant', 'variants')} came into force`,
+  costsCame: ({ count }: { count: number }) =>
+    `Agreed costs of ${countWords(count, 'variant', 'variants')} came into force`,
   proposalMade: ({ title, name }: Titled & Named) => `${name} proposed changes to “${title}”`,
   newProposed: ({ title, name }: Titled & Named) => `${name} proposed “${title}” as a new product`,
   manyProposed: ({ name, count }: Named & { count: number }) => `${name} proposed changes to ${products(count)}`,

@@ -1,6 +1,6 @@
 import { fold } from '../../core/shared/identity';
 import type { Db } from '../database/connection';
-import { noteViews, type PageViews } from '../store/page-views';
+import { noteMet, noteViews, type MetOnDay, type PageViews } from '../store/page-views';
 import { noteMissed, noteOpened, noteSearched } from '../store/shopper-counts';
 
 const DAY = 86_400;
@@ -34,6 +34,7 @@ export class ShopperCounts {
   readonly #opened = new Map<string, { locale: string; words: string; productId: string; times: number }>();
   readonly #missed = new Map<string, { path: string; times: number; last: string }>();
   readonly #viewed = new Map<string, PageViews>();
+  readonly #met = new Map<string, MetOnDay>();
   #written = 0;
 
   constructor(readonly db: Db) {}
@@ -69,6 +70,14 @@ export class ShopperCounts {
     this.#viewed.set(key, { day, kind, id, times: times + 1, entries: entries + Number(isEntry) });
   }
 
+  /** A product was opened from a place of the shop, or from outside. `now`: seconds since 1970. */
+  met(productId: string, [kind, id]: readonly [kind: string, id: string], now: number): void {
+    if (this.#met.size >= MOST_HELD) return;
+    const day = Math.floor(now / DAY) * DAY;
+    const key = `${day} ${productId} ${kind} ${id}`;
+    this.#met.set(key, { day, productId, kind, id, times: (this.#met.get(key)?.times ?? 0) + 1 });
+  }
+
   /** Writes what is held, where some time has passed since the last write. */
   writeSome(now: number): void {
     if (Math.abs(now - this.#written) < EVERY) return;
@@ -78,16 +87,15 @@ export class ShopperCounts {
 
   /** Writes what is held. On a full disk it stays held. */
   write(): void {
-    if (this.#searched.size + this.#opened.size + this.#missed.size + this.#viewed.size === 0) return;
+    const all = [this.#searched, this.#opened, this.#missed, this.#viewed, this.#met];
+    if (all.every(({ size }) => size === 0)) return;
     this.db.transaction(() => {
       for (const each of this.#searched.values()) noteSearched(this.db, each);
       for (const each of this.#opened.values()) noteOpened(this.db, each);
       for (const each of this.#missed.values()) noteMissed(this.db, each);
       for (const each of this.#viewed.values()) noteViews(this.db, each);
+      for (const each of this.#met.values()) noteMet(this.db, each);
     })();
-    this.#searched.clear();
-    this.#opened.clear();
-    this.#missed.clear();
-    this.#viewed.clear();
+    for (const each of all) each.clear();
   }
 }

@@ -17,6 +17,32 @@ export function noteViews(db: Db, views: PageViews): void {
   ).run(views);
 }
 
+/** How often a product was opened from a place on a day. */
+export interface MetOnDay {
+  /** midnight UTC, seconds since 1970 */
+  day: number;
+  productId: string;
+  kind: string;
+  id: string;
+  times: number;
+}
+
+export function noteMet(db: Db, met: MetOnDay): void {
+  db.prepare(
+    `INSERT INTO met (day, product_id, kind, id, times) VALUES (@day, @productId, @kind, @id, @times)
+     ON CONFLICT DO UPDATE SET times = times + excluded.times`,
+  ).run(met);
+}
+
+/** From where goods were opened, from a day on, before another. */
+export const readMet = (db: Db, since: number, until: number): Omit<MetOnDay, 'day'>[] =>
+  db
+    .prepare(
+      `SELECT product_id AS productId, kind, id, sum(times) AS times FROM met
+       WHERE day >= ? AND day < ? GROUP BY product_id, kind, id`,
+    )
+    .all(since, until) as Omit<MetOnDay, 'day'>[];
+
 /** Visits and pages looked at, day by day, from a day on. */
 export const readVisits = (db: Db, since: number): { day: number; visits: number; views: number }[] =>
   db

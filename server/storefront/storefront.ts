@@ -115,6 +115,16 @@ function isEntry(request: Pick<Request, 'get'>): boolean {
   return from === undefined || !URL.canParse(from) || new URL(from).host !== request.get('host');
 }
 
+/** The place of the shop from which a page was opened; `outside` for who came from elsewhere. */
+function placeBefore(shop: Shop, request: Pick<Request, 'get'>, base: string): [kind: string, id: string] {
+  if (isEntry(request)) return ['outside', ''];
+  const { pathname } = new URL(request.get('referer')!);
+  const path = pathname.startsWith(`${base}/`) ? pathname.slice(base.length) : pathname;
+  if (path === '/search') return ['search', ''];
+  const target = targetAt(shop, path);
+  return target ? [target.kind, target.id] : ['elsewhere', ''];
+}
+
 /** What a page is counted as: the thing it is of, or its part of the shop. */
 function viewedAs(shop: Shop, path: string, page: PageData): [kind: string, id: string] {
   const target = targetAt(shop, path);
@@ -138,6 +148,7 @@ function noteLookedFor(
   else if (page.kind === 'product') {
     const words = searchBefore(request, base);
     if (words !== undefined) counts.opened(locale, words, page.product.id);
+    counts.met(page.product.id, placeBefore(shop, request, base), now);
   }
 }
 

@@ -1,11 +1,15 @@
+import { salesByPlace } from '../../core/exposure/where-sold';
+import type { DocumentKind } from '../../core/model/document';
+import type { Shop } from '../../core/shop/shop';
 import { faceUrl } from '../../core/storefront/card';
 import type { Today } from '../../contract/today';
 import { looseEndsOf } from '../loose-ends/queries';
 import { plannedEditions } from '../publishing/queries';
 import type { Catalog } from '../state/catalog';
 import { outlooksOf } from '../state/outlook';
+import { refOf, splitRef } from '../state/working';
 import { lookedAt } from '../store/people';
-import { readMostViewed, readVisits } from '../store/page-views';
+import { readMet, readMostViewed, readVisits } from '../store/page-views';
 import { readSearched } from '../store/shopper-counts';
 import { readSoldByDay, readSoldByProduct, type SoldOnDay } from '../store/sold';
 
@@ -65,6 +69,43 @@ function byCategory({ working: { shop, products } }: Catalog, sold: readonly { p
     .map(([id, value]) => ({ id, name: shop.categories.get(id)!.name, value }));
 }
 
+/** What places are called that are no thing of the catalog. */
+const otherPlaces: Readonly<Record<string, string>> = {
+  search: 'Search',
+  outside: 'Links from outside',
+  product: 'Other goods: goes with, similar',
+  elsewhere: 'Basket and other pages',
+};
+
+/** A group or a page by name; undefined for what was deleted. */
+function nameOf(shop: Shop, kind: DocumentKind, id: string): string | undefined {
+  if (kind === 'page') return shop.pages.get(id)?.title;
+  const groups = { category: shop.categories, collection: shop.collections, brand: shop.brands, tag: shop.tags };
+  return groups[kind as keyof typeof groups]?.get(id)?.name;
+}
+
+/** From where goods were opened, and the money that is put down to it. */
+function placesOf(
+  { db, working: { shop } }: Catalog,
+  sold: readonly { productId: string; value: number }[],
+  from: number,
+  until: number,
+): Today['places'] {
+  const met = readMet(db, from, until).map(({ productId, kind, id, times }) => ({
+    productId,
+    place: kind in otherPlaces ? kind : refOf(kind as DocumentKind, id),
+    times,
+  }));
+  return salesByPlace(sold, met)
+    .slice(0, TOLD)
+    .map(({ place, ...rest }) => {
+      const other = otherPlaces[place];
+      if (other !== undefined) return { ...rest, kind: place, id: '', name: other };
+      const { kind, key: id } = splitRef(place);
+      return { ...rest, kind, id, name: nameOf(shop, kind, id) ?? 'Something that is gone since' };
+    });
+}
+
 /** All that a first look of the day is for. */
 export function today(catalog: Catalog, days: number, user: string, lastBackup: string | null): Today {
   const { db, working, now } = catalog;
@@ -104,6 +145,7 @@ export function today(catalog: Catalog, days: number, user: string, lastBackup: 
       .flatMap(({ productId, ...rest }) => goodOf(productId).map((good) => ({ ...good, ...rest })))
       .slice(0, TOLD),
     groups: byCategory(catalog, sold),
+    places: placesOf(catalog, sold, from, until),
     viewed: [...readMostViewed(db, 'product', from, until)]
       .flatMap(([id, times]) => goodOf(id).map((good) => ({ ...good, times, pieces: pieces.get(id) ?? 0 })))
       .slice(0, TOLD),

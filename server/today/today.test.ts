@@ -44,6 +44,31 @@ test('visits are counted by day, with what they looked at; robots, the shop wind
   expect((await today(7)).visitedBefore).toEqual({ visits: 2, views: 3 });
 });
 
+test('money is put down to where goods were opened: a page, a category, the search, other goods, or outside', async () => {
+  const [tern] = server.ids as [string];
+  const { id: category } = (
+    await server.call<{ id: string }>('POST', '/api/categories', { name: 'Deltas', parentId: null })
+  ).body;
+  await server.call('PATCH', `/api/products/${tern}`, { seen: 999, fields: { categoryIds: [category] } });
+  await server.call('POST', '/api/editions', {});
+  const from = (path: string) => ({ Referer: `${server.url}${path}` });
+  for (const path of ['/', '/c/deltas', '/c/deltas?sort=price', '/search?q=tern', '/p/wren', '/basket'])
+    await open('/p/tern', from(path));
+  await open('/p/tern');
+  await open('/p/tern', { 'User-Agent': 'SomeBot/1.0 (crawler)', ...from('/') });
+  const { places } = await today();
+  expect(places.map(({ name, times }) => [name, times]).sort()).toEqual([
+    ['Basket and other pages', 1],
+    ['Deltas', 2],
+    ['Home', 1],
+    ['Links from outside', 1],
+    ['Other goods: goes with, similar', 1],
+    ['Search', 1],
+  ]);
+  await server.call('DELETE', `/api/categories/${category}?products=leave`);
+  expect((await today()).places.map(({ name }) => name)).toContain('Something that is gone since');
+});
+
 test('what runs out soon is told with its spread, and what lies there with its value', async () => {
   const [tern, wren, crate] = server.ids as [string, string, string];
   // They have been there for long.

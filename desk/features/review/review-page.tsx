@@ -1,5 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { useEditionWrites, useReach, useReview, type Review } from '../../data/review';
+import { ProposalsWait } from '../../shared/people/proposals-wait';
 import { useShopWindow } from '../../shared/window-state';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
@@ -79,6 +80,7 @@ export function ReviewPage() {
         {data.edition > 0 && <span className="text-ink-2">working copy against edition {data.edition}</span>}
         <Reach isWanted={data.total > 0} />
       </div>
+      <ProposalsWait />
       <div className="flex items-start gap-4 max-xl:flex-col">
         <div className="flex min-w-0 flex-1 flex-col gap-3 self-stretch">
           {data.edition > 0 && <Ribbon />}

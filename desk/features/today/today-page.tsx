@@ -2,8 +2,11 @@ import { format } from 'date-fns';
 import { lazy, Suspense, useCallback, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
+import type { DocumentKind } from '../../../core/model/document';
 import { formatMoney } from '../../../core/shared/money';
 import { useLooked, useToday, type Today } from '../../data/today';
+import { ProposalsWait } from '../../shared/people/proposals-wait';
+import { addressOf } from '../../shared/thing-addresses';
 import { tray } from '../../shared/tray-store';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
@@ -125,8 +128,16 @@ function Changed({ changed }: { changed: Today['changed'] }) {
   );
 }
 
+/** Where the desk works on a place of the shop. */
+const placeAt = (kind: string, id: string): string | undefined =>
+  kind === 'search'
+    ? '/words?part=searched'
+    : id === ''
+      ? undefined
+      : addressOf({ kind: kind as DocumentKind, key: id });
+
 function Lists({ data, money }: { data: Today; money: (minor: number) => string }) {
-  const { best, groups, viewed, searched, lost, runsOut, slow, loose, planned } = data;
+  const { best, groups, places, viewed, searched, lost, runsOut, slow, loose, planned } = data;
   return (
     <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
       <Card
@@ -227,6 +238,29 @@ function Lists({ data, money }: { data: Today; money: (minor: number) => string 
           </li>
         ))}
       </Card>
+      <Card
+        title="Where goods were met"
+        note="money put down to where they were opened"
+        empty="Nobody opened a product in this time."
+      >
+        {places.map(({ kind, id, name, times, value }) => {
+          const to = placeAt(kind, id);
+          return (
+            <li key={`${kind} ${id}`} className={line}>
+              {to ? (
+                <Link to={to} className="min-w-0 flex-1 truncate font-medium hover:underline">
+                  {name}
+                </Link>
+              ) : (
+                <span className="min-w-0 flex-1 truncate font-medium">{name}</span>
+              )}
+              <span className="text-[13px] tabular-nums text-ink-2">
+                {count(times)} × opened · {money(value)}
+              </span>
+            </li>
+          );
+        })}
+      </Card>
       <Changed changed={data.changed} />
     </div>
   );
@@ -294,6 +328,7 @@ export function TodayPage() {
           ))}
         </div>
       </div>
+      <ProposalsWait />
       <section aria-label="Sales and visits" className="sheet mb-3 flex flex-col gap-3 p-3.5">
         <div className="flex flex-wrap gap-x-4 gap-y-2">
           <Figure label="Sold" value={money(sold.value)} note={changeWords(sold.value, soldBefore.value)} />

@@ -1,11 +1,14 @@
 import { X } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../../contract';
+import { isSameName } from '../../../../core/shared/same-name';
 import { MAX_CATEGORY_DEPTH } from '../../../../core/groups/category-tree';
 import { call, wordsOf } from '../../../data/api';
 import { categoryChoices } from '../../../shared/pickers/category-choices';
 import { useCategoryWrites, useGroups } from '../../../data/groups';
+import { useSuppliers } from '../../../data/suppliers';
 import { useNotMet } from '../../../data/shopfront';
 import { useUnsaved } from '../../../shared/autosave/unsaved';
 import type { Autosave } from '../../../shared/autosave/autosave';
@@ -90,6 +93,8 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
   const { value: tagIds, error: tagError } = useProductField(save, 'tagIds');
   const { value: brandId, error: brandError } = useProductField(save, 'brandId');
   const supplier = useProductField(save, 'supplier');
+  const { data: suppliers } = useSuppliers();
+  const known = suppliers?.suppliers.find(({ name }) => isSameName(name, supplier.value));
   const categories = categoryChoices(data?.categories ?? [], (id) => notMet('category', id));
   const names = new Map(
     [
@@ -190,12 +195,26 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
           label="Supplier"
           hideLabel
           placeholder="shoppers do not see it"
+          list="known-suppliers"
           value={supplier.value}
           error={supplier.error}
           unsaved={supplier.unsaved}
           onChange={(event) => supplier.change(event.target.value)}
           className="!w-60"
         />
+        <datalist id="known-suppliers">
+          {suppliers?.suppliers.map(({ id, name }) => (
+            <option key={id} value={name} />
+          ))}
+        </datalist>
+        {known && (
+          <>
+            <span />
+            <Link to={`/suppliers/${known.id}?part=order`} className="-mt-2 w-fit text-petrol hover:underline">
+              What to order from {known.name}
+            </Link>
+          </>
+        )}
         <span className="font-semibold">Collections</span>
         <WhyCollections id={productId} />
       </div>

@@ -1,0 +1,114 @@
+/** @jest-environment jsdom */
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
+import { draw, serveWith, type Answers } from '../../testing/desk';
+import { MakerGoodPage } from './maker-good';
+import { MakerHome } from './maker-home';
+
+const overview = {
+  shopName: 'Lark & Line',
+  currency: 'EUR',
+  suppliers: [{ id: 'su_1', name: 'Windwerk' }],
+  languages: [{ locale: 'de', name: 'German' }],
+  goods: [
+    {
+      id: 'p_1',
+      title: 'Tern',
+      thumbnail: null,
+      supplier: 'Windwerk',
+      standing: 'on the shop',
+      stock: 0,
+      isWaiting: false,
+    },
+  ],
+  proposals: [],
+};
+const good = {
+  id: 'p_1',
+  supplierId: 'su_1',
+  pictures: [],
+  product: { title: 'Tern', summary: '', description: '' },
+  variants: [{ id: 'v_1', name: '', fields: { sku: 'TE', price: 3_900, cost: null, barcode: '', stock: 0 } }],
+  texts: { de: { title: '', summary: '', description: '' } },
+  waiting: null,
+};
+const answers: Answers = {
+  'GET /api/maker': () => ({ body: overview }),
+  'GET /api/maker/goods/p_1': () => ({ body: good }),
+};
+const screens = (
+  <Routes>
+    <Route path="/" element={<MakerHome />} />
+    <Route path="/my/:id" element={<MakerGoodPage />} />
+  </Routes>
+);
+beforeEach(() => localStorage.clear());
+
+test('only what was typed is proposed, by field, variant and language; it is kept until it is sent', async () => {
+  const asked = serveWith({ ...answers, 'POST /api/maker/proposals': () => ({ body: { id: 'pr_1' } }) });
+  const first = draw(screens, '/my/p_1');
+  await userEvent.type(await screen.findByLabelText('Title'), ' II');
+  const price = screen.getByLabelText('Price');
+  await userEvent.clear(price);
+  await userEvent.type(price, '41.50');
+  await userEvent.type(screen.getByLabelText('Title in German'), 'Seeschwalbe');
+  first.unmount();
+  const { router } = draw(screens, '/my/p_1');
+  expect(await screen.findByDisplayValue('Tern II')).toBeTruthy();
+  await userEvent.type(screen.getByLabelText('A word to the shop'), 'New cloth');
+  await userEvent.click(screen.getByRole('button', { name: 'Propose it' }));
+  await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+  expect(asked.find(({ what }) => what === 'POST /api/maker/proposals')!.body).toEqual({
+    productId: 'p_1',
+    supplierId: 'su_1',
+    product: { title: 'Tern II' },
+    variants: { v_1: { price: 4_150 } },
+    pictures: [],
+    texts: { de: { title: 'Seeschwalbe' } },
+    note: 'New cloth',
+  });
+  expect(localStorage.getItem('dispona.proposal.p_1')).toBeNull();
+});
+
+test('what is refused is told at its field, and stays typed', async () => {
+  serveWith({
+    ...answers,
+    'POST /api/maker/proposals': () => ({
+      status: 422,
+      body: {
+        type: 'urn:dispona:invalid',
+        title: 'Some fields are not right.',
+        status: 422,
+        errors: [{ path: ['variants', 'new', 'price'], message: 'A new product needs a price.' }],
+      },
+    }),
+  });
+  draw(screens, '/my/new');
+  await userEvent.type(await screen.findByLabelText('Title'), 'Heron');
+  await userEvent.click(screen.getByRole('button', { name: 'Propose it' }));
+  expect((await screen.findByRole('alert')).textContent).toBe('A new product needs a price.');
+  expect(screen.getByDisplayValue('Heron')).toBeTruthy();
+});
+
+test('what came of a file is told, with the rows that were refused and the columns that nothing was taken from', async () => {
+  serveWith({
+    ...answers,
+    'POST /api/maker/import': () => ({
+      body: {
+        changed: 2,
+        added: 1,
+        same: 4,
+        refused: [{ row: 7, message: 'This is none of your goods.' }],
+        ignored: ['Stock'],
+      },
+    }),
+  });
+  draw(screens, '/');
+  expect(await screen.findByText('on the shop, sold out')).toBeTruthy();
+  await userEvent.upload(screen.getByLabelText('A file with your goods'), new File(['SKU'], 'goods.csv'));
+  const told = await screen.findByRole('status');
+  expect(told.textContent).toMatch(/2 changes and 1 new product proposed; 4 as they are already/);
+  expect(told.textContent).toMatch(/from these columns: Stock/);
+  expect(told.textContent).toMatch(/Row 7: This is none of your goods/);
+});
