@@ -116,6 +116,23 @@ export const publishingRoutes = {
     body: documentKeySchema,
     answer: z.object({ title: z.string() }),
   }),
+  moments: route({
+    method: 'GET',
+    path: '/api/moments',
+    summary:
+      'What begins or ends by the clock within some days before and after today: sales, days of goods and of sections',
+    query: z.object({ days: z.coerce.number().int().min(1).max(366).default(90) }),
+    answer: z.object({
+      moments: z.array(
+        z.object({
+          at: z.string(),
+          what: z.enum(['saleBegins', 'saleEnds', 'comes', 'goes', 'sectionComes', 'sectionGoes']),
+          ids: z.array(z.string()),
+          titles: z.array(z.string()),
+        }),
+      ),
+    }),
+  }),
   editions: route({
     method: 'GET',
     path: '/api/editions',

@@ -16,6 +16,12 @@ export const useReview = () => useQuery({ queryKey: ['review'], queryFn: () => c
 export const useReach = (isWanted: boolean) =>
   useQuery({ queryKey: ['review', 'reach'], queryFn: () => call(routes.reach), enabled: isWanted });
 
+export type Moment = AnswerOf<typeof routes.moments>['moments'][number];
+
+/** What begins or ends by the clock within so many days before and after today. */
+export const useMoments = (days: number) =>
+  useQuery({ queryKey: ['moments', days], queryFn: () => call(routes.moments, { query: { days } }) });
+
 export const useEditions = () => useQuery({ queryKey: ['editions'], queryFn: () => call(routes.editions) });
 
 export const useCompared = (from: number, to: number) =>

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { shopMoments } from '../../core/publishing/moments';
 import { publishingRoutes as routes } from '../../contract/publishing';
 import { answer } from '../http/answer';
 import { invalidField, notFound } from '../shared/problem';
@@ -22,6 +23,11 @@ export function publishingApi(catalog: Catalog): Router {
   answer(router, routes.takeBack, ({ body, user }) => ({ title: takeBack(catalog, body, user) }));
 
   const edition = (number: number) => editionOrRefuse(catalog, number);
+  answer(router, routes.moments, ({ query: { days } }) => {
+    const { products, shop } = catalog.working;
+    const [now, reach] = [catalog.now * 1_000, days * 86_400_000];
+    return { moments: shopMoments(products.values(), shop.pages.values(), [now - reach, now + reach]) };
+  });
   answer(router, routes.editions, () => editionsView(catalog));
   answer(router, routes.putLive, ({ body, user }) => {
     if (catalog.held.size === catalog.working.changed.size) throw invalidField(['label'], nothingToPutLive(catalog));

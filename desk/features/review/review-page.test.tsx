@@ -130,6 +130,16 @@ test('the day of the ribbon is moved by keys: ahead to what will be, back before
   expect(day.getAttribute('aria-valuenow')).toBe('0');
 });
 
+test('the ribbon marks what begins and ends by the clock, with the goods that it is about', async () => {
+  const seen = Number.MAX_SAFE_INTEGER;
+  const liveUntil = new Date(Date.now() + 5 * 86_400_000).toISOString();
+  await server().call('PATCH', `/api/products/${harrier}`, { seen, fields: { liveUntil } });
+  draw(<ReviewPage />);
+  const mark = await screen.findByTitle(/off the shop from here on: /);
+  expect(mark.getAttribute('title')).toContain('Harrier delta');
+  await server().call('POST', '/api/undo');
+});
+
 test('where something else turns the window, the ribbon says what is shown, and follows it back', async () => {
   draw(
     <Windowed>

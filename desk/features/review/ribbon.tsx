@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { useContext, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useOffers } from '../../data/offers';
-import { useEditions, type Edition } from '../../data/review';
+import { useEditions, useMoments, type Edition, type Moment } from '../../data/review';
 import { monthsIn, placeOf, type Range } from '../../shared/timeline-span';
 import { WindowContext } from '../../shared/window-state';
 
@@ -15,14 +15,44 @@ const MOST_OFFERS = 4;
 export const editionAt = (editions: readonly Edition[], moment: number): Edition | undefined =>
   editions.find(({ at }) => Date.parse(at) <= moment);
 
-const today = { days: 0, moment: null, edition: null };
-
 const dayOf = (moment: number) => format(new Date(moment), 'EEE d MMM yyyy');
 
-/** Time as a ribbon: editions that were and will be, and offers. Its day is dragged, and the shop window shows the shop of that day. */
+const momentWords = {
+  saleBegins: (things: string) => `a sale begins: ${things}`,
+  saleEnds: (things: string) => `a sale ends: ${things}`,
+  comes: (things: string) => `on the shop from here on: ${things}`,
+  goes: (things: string) => `off the shop from here on: ${things}`,
+  sectionComes: (things: string) => `a section comes on: ${things}`,
+  sectionGoes: (things: string) => `a section goes from: ${things}`,
+};
+/** Goods that are told by name at one moment. */
+const MOST_NAMED = 4;
+
+const named = (titles: readonly string[]) =>
+  titles.length <= MOST_NAMED
+    ? titles.join(', ')
+    : `${titles.slice(0, MOST_NAMED).join(', ')} and ${titles.length - MOST_NAMED} more`;
+
+/** The moments of each day, as one mark of the ribbon. */
+function dayMarks(moments: readonly Moment[]): { at: number; words: string }[] {
+  const days = new Map<string, Moment[]>();
+  for (const each of moments) {
+    const day = format(new Date(each.at), 'yyyy-MM-dd');
+    days.set(day, [...(days.get(day) ?? []), each]);
+  }
+  return [...days.values()].map((all) => ({
+    at: Date.parse(all[0]!.at),
+    words: `${dayOf(Date.parse(all[0]!.at))}: ${all.map(({ what, titles }) => momentWords[what](named(titles))).join('; ')}`,
+  }));
+}
+
+const today = { days: 0, moment: null, edition: null };
+
+/** Time as a ribbon: editions that were and will be, offers, and what begins or ends by the clock. Its day is dragged, and the shop window shows the shop of that day. */
 export function Ribbon() {
   const { data } = useEditions();
   const { data: offers } = useOffers();
+  const { data: timed } = useMoments(LATEST);
   const { moment, setMoment, edition, setEdition } = useContext(WindowContext);
   const [now] = useState(Date.now);
   const [set, setSet] = useState<{ days: number; moment: string | null; edition: string | null }>(today);
@@ -69,6 +99,7 @@ export function Ribbon() {
     if (days < 0) return `${dayOf(shown)}, ${past ? `edition ${past.number}` : 'before the first edition'}`;
     return 'Today, with the work as it is';
   };
+  const marks = useMemo(() => dayMarks(timed?.moments ?? []), [timed]);
   const words = edition && !isOurs ? edition.words : dayWords();
   return (
     <section aria-label="Time" className="sheet px-3.5 pb-2 pt-2.5">
@@ -108,6 +139,14 @@ export function Ribbon() {
           >
             {format(new Date(month), 'MMM')}
           </span>
+        ))}
+        {marks.map(({ at, words: what }) => (
+          <span
+            key={at}
+            title={what}
+            className="absolute top-9 h-2.5 w-1.5 -translate-x-1/2 rounded-sm bg-marigold"
+            style={{ left: `${part(at)}%` }}
+          />
         ))}
         {bars.map(({ id, name, place }, i) => (
           <span
