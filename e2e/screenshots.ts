@@ -75,14 +75,12 @@ await take('words', '/desk/words/de?kind=product', async (on) => {
 });
 await take('today', '/desk/today', (on) => on.locator('canvas').waitFor());
 await take('loose-ends', '/desk/loose-ends');
+await take('suppliers', '/desk/suppliers?part=order');
+await take('proposals', '/desk/proposals');
 await take('review', '/desk/review', (on) => on.getByText(/of visits see/).waitFor());
 await page.evaluate(() => localStorage.clear());
 await take('shop-home', '/');
-await take('shop-listing', '/c/kites?f.colourway=sea,plum');
 await take('shop-product', '/p/skua-dual-line-foil');
-await take('channels', '/desk/exchange?part=channels', async (on) => {
-  await on.getByRole('region', { name: 'What Pier market takes' }).getByRole('listitem').first().waitFor();
-});
 await take('elsewhere', '/desk/shopfront?view=elsewhere', async (on) => {
   const sample = on.frameLocator('iframe[title^="A page of another site"]');
   await sample.locator('dispona-goods .card').first().waitFor();

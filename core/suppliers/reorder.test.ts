@@ -19,6 +19,10 @@ test('what lasts longer than the delivery takes is not due, and told with what i
   expect([isDue, pieces]).toEqual([false, 0]);
 });
 
+test('what is sold out is due, though nothing tells how many it takes', () => {
+  expect(reorder({ stock: 0, warnAt: null, sold: steady(0) }, terms)).toMatchObject({ isDue: true, pieces: 0 });
+});
+
 test('at its warn-at level it is due, sold or not, and ordered above that level', () => {
   expect(reorder({ stock: 3, warnAt: 3, sold: steady(0) }, terms)).toMatchObject({ isDue: true, pieces: 1 });
   expect(reorder({ stock: 4, warnAt: 3, sold: steady(0) }, terms)).toMatchObject({ isDue: false, pieces: 0 });

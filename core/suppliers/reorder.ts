@@ -20,7 +20,7 @@ export interface ReorderTerms {
 }
 
 export interface Reorder {
-  /** ordered now, it may well be gone before more arrives, or it is down to its warn-at level */
+  /** it is gone, or may well be before more arrives if it is ordered now, or is down to its warn-at level */
   isDue: boolean;
   /** pieces to order, so that they are enough in most cases */
   pieces: number;
@@ -33,7 +33,7 @@ export function reorder({ stock, warnAt, sold }: ReorderSource, { deliveryDays, 
   const left = Math.max(0, stock);
   const runsOut = runOut(left, sold);
   const isLow = warnAt !== null && left <= warnAt;
-  const isDue = isLow || (runsOut !== undefined && runsOut.early <= deliveryDays);
+  const isDue = left === 0 || isLow || (runsOut !== undefined && runsOut.early <= deliveryDays);
   const wanted = Math.max(enoughFor(deliveryDays + coverDays, sold, SURE), isLow ? warnAt + 1 : 0);
   return { isDue, pieces: Math.max(0, wanted - left), runsOut };
 }

@@ -14,6 +14,8 @@ import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 
 const COVER = [14, 30, 60, 90];
+/** So many lines are drawn at first, what is due before the others; more at a click. */
+const DRAWN = 200;
 
 interface Ordered {
   line: ReorderLine;
@@ -76,6 +78,7 @@ export function Reorder({ supplier, money }: { supplier: Supplier; money: (minor
   const [days, setDays] = useState(30);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [isPrinting, setPrinting] = useState(false);
+  const [drawn, setDrawn] = useState(DRAWN);
   const { data, error, refetch } = useReorder(supplier.id, days);
   const { orderFile } = useSupplierWrites();
   useEffect(() => {
@@ -134,7 +137,7 @@ export function Reorder({ supplier, money }: { supplier: Supplier; money: (minor
       <p className="mb-3 max-w-prose text-ink-2">
         {due === 0
           ? `Nothing is due: all of it most likely lasts longer than the ${data.deliveryDays} days until more arrives.`
-          : `${count(due)} ${due === 1 ? 'line is' : 'lines are'} due: it may be gone before more arrives in ${data.deliveryDays} days, or is down to its warn-at level. So many pieces are enough in nine cases of ten.`}
+          : `${count(due)} ${due === 1 ? 'line is' : 'lines are'} due: gone, or perhaps gone before more arrives in ${data.deliveryDays} days, or down to the warn-at level. So many pieces are enough in nine cases of ten.`}
       </p>
       <div className="sheet relative overflow-x-auto">
         <table className="w-full">
@@ -149,7 +152,7 @@ export function Reorder({ supplier, money }: { supplier: Supplier; money: (minor
             </tr>
           </thead>
           <tbody>
-            {data.lines.map((line) => (
+            {data.lines.slice(0, drawn).map((line) => (
               <tr
                 key={line.variantId}
                 className={clsx('border-b border-hair last:border-0', !line.isDue && 'text-ink-2')}
@@ -193,6 +196,11 @@ export function Reorder({ supplier, money }: { supplier: Supplier; money: (minor
           </tbody>
         </table>
       </div>
+      {data.lines.length > drawn && (
+        <Button className="mt-3" onClick={() => setDrawn(drawn + 1_000)}>
+          Show more of {count(data.lines.length)}
+        </Button>
+      )}
       <p className="mt-2 text-right">
         <span className="text-ink-2">
           {count(ordered.reduce((all, { pieces }) => all + pieces, 0))} pieces of {ordered.length}{' '}
