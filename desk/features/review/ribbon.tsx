@@ -129,7 +129,7 @@ export function Ribbon() {
         onPointerMove={(event) => isDragging.current && follow(event)}
         onPointerUp={() => (isDragging.current = false)}
         onPointerCancel={() => (isDragging.current = false)}
-        className="relative h-16 cursor-ew-resize touch-none select-none rounded-lg bg-sunk"
+        className="relative h-20 cursor-ew-resize touch-none select-none rounded-lg bg-sunk"
       >
         {monthsIn(range).map((month) => (
           <span
@@ -144,7 +144,7 @@ export function Ribbon() {
           <span
             key={at}
             title={what}
-            className="absolute top-9 h-2.5 w-1.5 -translate-x-1/2 rounded-sm bg-marigold"
+            className="absolute top-[38px] h-1.5 w-1 -translate-x-1/2 rounded-full bg-ink-2"
             style={{ left: `${part(at)}%` }}
           />
         ))}
