@@ -1,4 +1,4 @@
-import { proposalBodySchema, type ProposalBody, type ProposalState } from '../../core/model/proposal';
+import type { ProposalBody, ProposalState } from '../../core/model/proposal';
 import type { Db } from '../database/connection';
 
 /** What a maker proposed. */
@@ -26,7 +26,7 @@ const select = `SELECT proposal.id, supplier_id AS supplierId, user_id AS userId
     product_id AS productId, body, note, state, reply, made_at AS madeAt, answered_at AS answeredAt
   FROM proposal JOIN user ON user.id = user_id`;
 
-const read = (row: Stored): ProposalRecord => ({ ...row, body: proposalBodySchema.parse(JSON.parse(row.body)) });
+const read = (row: Stored): ProposalRecord => ({ ...row, body: JSON.parse(row.body) as ProposalBody });
 
 /** What waits for an answer, the oldest first. */
 export const readWaiting = (db: Db): ProposalRecord[] =>
