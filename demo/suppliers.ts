@@ -6,7 +6,7 @@ import { newId } from '../server/shared/ids';
 import { hashPassword } from '../server/shared/passwords';
 import { insertUser } from '../server/store/people';
 import { addGoods, addSupplier, changeSupplier, setSupply } from '../server/suppliers/commands';
-import { propose } from '../server/suppliers/maker';
+import { propose } from '../server/suppliers/maker-proposals';
 import { mainGoodsOf, shopDay } from '../server/suppliers/queries';
 import { paletteOf } from './pictures/palette';
 import { drawPicture } from './pictures/scene';

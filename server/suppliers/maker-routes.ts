@@ -8,7 +8,9 @@ import { invalid, invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
 import type { SessionRow } from '../store/people';
-import { importProposals, makerGood, makerOverview, propose, withdraw } from './maker';
+import { makerGood, makerOverview } from './maker';
+import { importProposals } from './maker-import';
+import { propose, withdraw } from './maker-proposals';
 
 const MOST_BYTES = 10 * 1024 * 1024;
 /** One byte more than allowed is let in, so that the refusal can name the file. */
