@@ -1,5 +1,14 @@
 import { createContext, useContext, useEffect } from 'react';
 
+/** An edition that the shop window shows. */
+interface ShownEdition {
+  /** its number, or the id of its plan */
+  id: string;
+  words: string;
+  /** at this moment (UTC), with the offers, sales and days of then; without one, of now */
+  moment?: string;
+}
+
 export interface WindowState {
   /** page of the storefront that belongs to what is open */
   path: string;
@@ -14,8 +23,8 @@ export interface WindowState {
   moment: string | null;
   setMoment: (moment: string | null) => void;
   /** the shop is shown as another edition has it, or will have it: by number, or by the id of its plan; null for the working copy */
-  edition: { id: string; words: string } | null;
-  setEdition: (edition: { id: string; words: string } | null) => void;
+  edition: ShownEdition | null;
+  setEdition: (edition: ShownEdition | null) => void;
   /** what is on screen is the shop itself */
   setTaken: (isTaken: boolean) => void;
 }
@@ -39,8 +48,9 @@ export const WindowContext = createContext<WindowState>(noWindow);
 
 /** Where the shop window shows the shop: as it is now, at a moment to come, or as an edition has it. */
 export const previewBase = (moment: string | null, edition: WindowState['edition'] = null): string => {
-  if (edition) return `/preview/edition/${edition.id}`;
-  return moment === null ? '/preview' : `/preview/on/${moment.slice(0, 'yyyy-mm-ddThh:mm'.length)}Z`;
+  const shown = edition ? `/preview/edition/${edition.id}` : '/preview';
+  const at = edition ? edition.moment : moment;
+  return at ? `${shown}/on/${at.slice(0, 'yyyy-mm-ddThh:mm'.length)}Z` : shown;
 };
 
 /** No shop window beside this: it shows the shop itself. */

@@ -211,6 +211,31 @@ test('two editions are compared in the words of the review; one thing of an old 
   expect((await server.call('GET', '/api/editions/9/changes')).status).toBe(404);
 });
 
+test('an edition of then is seen as it was on a day: with the sales, offers and days of then, in every language', async () => {
+  await server.call('POST', '/api/languages', { locale: 'de' });
+  const { product } = (await server.call<ProductAnswer>('GET', `/api/products/${tern()}`)).body;
+  const changes = [{ id: product.variants[0]!.id, fields: { salePrice: 1_500 } }];
+  await server.call('PATCH', `/api/products/${tern()}/variants`, { seen, changes });
+  await edit(tern(), { saleFrom: '2026-05-05T00:00:00Z', saleUntil: '2026-05-07T00:00:00Z' });
+  await edit(wren(), { liveUntil: '2026-05-06T00:00:00Z' });
+  await putLive();
+  now = new Date('2026-05-12T10:00:00Z');
+  await edit(tern(), { title: 'Tern of today' });
+  await putLive();
+  const status = async (path: string) => (await server.raw(path, { headers: { cookie: server.cookie } })).status;
+  const during = '/preview/edition/2/on/2026-05-05T12:00Z';
+  expect(await text(`${during}/p/tern`)).toContain('€15.00');
+  expect(await text(`${during}/de/p/tern`)).toContain('15,00');
+  expect(await titleAt(`${during}/p/tern`)).toBe('Tern');
+  expect(await text(`${during}/search?q=wren`)).toContain(`${during}/p/wren`);
+  expect(await text('/preview/edition/2/on/2026-05-08T12:00Z/p/tern')).not.toContain('€15.00');
+  // The live edition, too, was another on a day before.
+  expect(await text('/preview/edition/3/on/2026-05-05T12:00Z/search?q=wren')).toContain('/p/wren');
+  expect(await text('/preview/edition/3/search?q=wren')).not.toContain('/p/wren');
+  expect(await status('/preview/edition/3/on/never/p/wren')).toBe(404);
+  expect(await text('/p/tern')).not.toContain('€15.00');
+});
+
 test('how many visits a change reaches follows from where its goods stand', async () => {
   expect((await server.call('GET', '/api/review/reach')).body).toEqual({ goods: 0, visits: 0 });
   await edit(tern(), { title: 'Tern 2' });

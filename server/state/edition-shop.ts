@@ -24,22 +24,26 @@ function differences(catalog: Catalog, edition: string): DocumentUpdate[] {
   return readEditionChanges(catalog.db, editionOrRefuse(catalog, Number(edition)).number);
 }
 
-const kept = new WeakMap<Catalog, { edition: string; version: number; shop: ResolvedShop }>();
+const kept = new WeakMap<Catalog, { key: string; version: number; shop: ResolvedShop }>();
 
 /**
- * The shop as an edition had it, or as a planned one will make it (by its number, or the id of the plan), with the stock and
- * at the moment of now. The last one that was asked for is kept while the live shop stays as it is.
+ * The shop as an edition had it, or as a planned one will make it (by its number, or the id of the plan), at a moment (seconds
+ * since 1970): with the offers, sales and days of that moment, and the stock of now. The last one that was asked for is kept while
+ * the live shop stays as it is.
  */
-export function shopOfEdition(catalog: Catalog, edition: string): Shop {
+export function shopOfEdition(catalog: Catalog, edition: string, moment = catalog.live.shop.now): Shop {
   const { live } = catalog;
-  if (edition === String(live.edition)) return live.shop;
+  const isLive = edition === String(live.edition);
+  if (isLive && moment === live.shop.now) return live.shop;
+  // The clock of now goes on with the version; a moment that was asked for does not.
+  const key = moment === live.shop.now ? edition : `${edition} ${moment}`;
   const known = kept.get(catalog);
-  if (known?.edition === edition && known.version === live.shop.version) return known.shop;
-  const documents = differences(catalog, edition);
+  if (known?.key === key && known.version === live.shop.version) return known.shop;
+  const documents = isLive ? [] : differences(catalog, edition);
   const { stock, sales } = live.shop.inputs;
   const shop = new ResolvedShop({ stock, sales, now: live.shop.now });
   shop.copyFrom(live.shop);
-  shop.take({ documents });
-  kept.set(catalog, { edition, version: live.shop.version, shop });
+  shop.take({ documents, now: moment });
+  kept.set(catalog, { key, version: live.shop.version, shop });
   return shop;
 }

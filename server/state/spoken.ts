@@ -10,7 +10,7 @@ export interface Spoken {
   locale: string | undefined;
 }
 
-const PREVIEW = '(?:/preview(?:/on/[^/?]+)?)?';
+const PREVIEW = '(?:/preview(?:/edition/[^/?]+)?(?:/on/[^/?]+)?)?';
 const ADDRESS = new RegExp(`^(${PREVIEW})/([a-z]{2,3}(?:-[a-z0-9]{2,8})*)(?=[/?]|$)`);
 /** Of sellers and programs, who are answered in English. */
 const FOR_SELLERS = /^\/(?:api|desk|preview)(?:\/|$)/;

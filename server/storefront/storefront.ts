@@ -30,8 +30,13 @@ export interface StorefrontParts {
   originNow: () => string;
 }
 
-/** Where the working copy is shown, where it is shown as it will be at a moment to come, and where another edition is. */
-const PREVIEWS = ['/preview', '/preview/on/:moment', '/preview/edition/:edition'];
+/** Where the working copy is shown, where it is shown as it will be at a moment to come, and where another edition is, or was then. */
+const PREVIEWS = [
+  '/preview',
+  '/preview/on/:moment',
+  '/preview/edition/:edition',
+  '/preview/edition/:edition/on/:moment',
+];
 
 /** What an address of the preview may say beside the page. */
 interface Looked {
@@ -41,8 +46,8 @@ interface Looked {
 }
 
 const rootOf = ({ moment, edition }: Looked): string => {
-  if (edition !== undefined) return `/preview/edition/${edition}`;
-  return moment === undefined ? '/preview' : `/preview/on/${moment}`;
+  const shown = edition === undefined ? '/preview' : `/preview/edition/${edition}`;
+  return moment === undefined ? shown : `${shown}/on/${moment}`;
 };
 
 /** Which shop a request sees, and whether it is the working copy. */
@@ -55,12 +60,13 @@ interface Seen {
 function previewed(catalog: Catalog, { moment, edition }: Looked, response: Response): Seen {
   const { working } = catalog;
   const { locale } = spokenIn(response);
-  if (edition !== undefined)
-    return { shop: shopOfEdition(catalog, edition).main.inLanguage(locale, true), isPreview: true };
-  if (moment === undefined) return { shop: working.shop.inLanguage(locale, true), isPreview: true };
-  const at = Date.parse(moment);
+  const at = moment === undefined ? undefined : Math.floor(Date.parse(moment) / 1_000);
   if (Number.isNaN(at)) throw notFound(refusals.nothingHere);
-  return { shop: working.later(Math.floor(at / 1_000)).inLanguage(locale, true), isPreview: true };
+  const shop = () => {
+    if (edition !== undefined) return shopOfEdition(catalog, edition, at).main;
+    return at === undefined ? working.shop : working.later(at);
+  };
+  return { shop: shop().inLanguage(locale, true), isPreview: true };
 }
 
 function wantsJson(request: Pick<Request, 'accepts'>): boolean {
@@ -154,7 +160,8 @@ function noteLookedFor(
 
 const pageSources = (catalog: Catalog, shop: Shop, isPreview: boolean) => ({
   shop,
-  now: Math.max(catalog.now, shop.now),
+  // A preview may be of a day that has passed.
+  now: isPreview ? shop.now : Math.max(catalog.now, shop.now),
   publishedAt: (kind: AddressedKind, slug: string) => publishedAt(catalog.db, kind, slug),
   showsDrafts: isPreview,
 });

@@ -74,7 +74,15 @@ export function Ribbon() {
     const next = { moment: wanted > 0 ? new Date(at).toISOString() : null, edition: then ? String(then.number) : null };
     setSet({ days: wanted, ...next });
     setMoment(next.moment);
-    setEdition(then ? { id: String(then.number), words: `The shop on ${dayOf(at)}, edition ${then.number}` } : null);
+    setEdition(
+      then
+        ? {
+            id: String(then.number),
+            words: `The shop on ${dayOf(at)}, edition ${then.number}`,
+            moment: new Date(at).toISOString(),
+          }
+        : null,
+    );
   };
   const follow = (event: PointerEvent) => {
     const box = track.current!.getBoundingClientRect();

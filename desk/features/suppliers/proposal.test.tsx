@@ -125,7 +125,7 @@ test('what is gone cannot be taken; what was answered is told with the word; not
     ),
   );
   const first = draw(<ProposalsPage />);
-  expect(((await screen.findByRole('button', { name: 'Take it' })) as HTMLButtonElement).disabled).toBe(true);
+  expect((await screen.findByRole<HTMLButtonElement>('button', { name: 'Take it' })).disabled).toBe(true);
   expect(screen.getByText(/deleted since/)).toBeTruthy();
   expect(screen.getByText(/“Not now\.”/)).toBeTruthy();
   first.unmount();

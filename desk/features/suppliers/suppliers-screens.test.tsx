@@ -90,7 +90,7 @@ test('what is missing to the smallest order is told; the order is printed as it 
   await userEvent.click(screen.getByRole('button', { name: 'Print' }));
   await waitFor(() => expect(printed).toMatch(/Order to Rod Works.*LL-9.*Heron8€25\.00€200\.00/));
   await userEvent.clear(pieces);
-  expect((screen.getByRole('button', { name: 'Order as CSV' }) as HTMLButtonElement).disabled).toBe(true);
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Order as CSV' }).disabled).toBe(true);
 });
 
 test('deleting asks first, with how many goods it touches', async () => {
