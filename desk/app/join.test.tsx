@@ -56,3 +56,29 @@ test('a link that was used says so, and leads to the sign-in', async () => {
   expect(await screen.findByRole('heading', { name: 'This link does not work' })).toBeTruthy();
   expect(screen.getByRole('link', { name: 'Sign in instead' })).toBeTruthy();
 });
+
+test('who is here already is asked for a new password only, and keeps their name', async () => {
+  const asked = serveWith({
+    'GET /api/invited': () => ({ body: { email: 'robin@line.example', shopName: 'Lark & Line', isHere: true } }),
+    'POST /api/invited': () => ({
+      body: {
+        user: {
+          id: 'u_1',
+          name: 'Robin',
+          email: 'robin@line.example',
+          role: 'helper',
+          languages: null,
+          suppliers: null,
+        },
+        token: 't',
+        needsSetup: false,
+        needsCode: false,
+      },
+    }),
+  });
+  draw(<Join code="abc" />);
+  expect(await screen.findByRole('heading', { name: 'Choose a new password' })).toBeTruthy();
+  expect(screen.queryByLabelText('Your name')).toBeNull();
+  await userEvent.type(screen.getByLabelText('Your new password'), 'kites over the dyke{Enter}');
+  await waitFor(() => expect(asked.at(-1)?.body).toEqual({ code: 'abc', name: '', password: 'kites over the dyke' }));
+});

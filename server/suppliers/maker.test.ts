@@ -320,4 +320,97 @@ test('who becomes a maker loses the desk at once, and gets it back', async () =>
   expect(owner.status).toBe(422);
 });
 
+test('somebody of two suppliers sees the goods of both, and says of which a new one is', async () => {
+  const [tern, wren] = server.ids as [string, string];
+  const mara = await joined([tern]);
+  const { id: loft } = (await server.call<{ id: string }>('POST', '/api/suppliers', { name: 'Loft & Sons' })).body;
+  await server.call('POST', `/api/suppliers/${loft}/goods`, { productIds: [wren], main: true });
+  const { people } = (await server.call<{ people: { id: string; name: string }[] }>('GET', '/api/people')).body;
+  const { id } = people.find(({ name }) => name === 'Mara')!;
+  await server.call('PATCH', `/api/people/${id}`, { role: 'helper', suppliers: [mara.supplier, loft] });
+  const overview = await mara.call<{ goods: { title: string; supplier: string }[] }>('GET', '/api/maker');
+  expect(overview.body.goods.map(({ title, supplier }) => [title, supplier])).toEqual([
+    ['Tern', 'Windwerk'],
+    ['Wren', 'Loft & Sons'],
+  ]);
+  const heron = { product: { title: 'Heron' }, variants: { new: { price: 5_900 } } };
+  const { id: made } = (await propose({ ...mara, supplier: loft }, null, heron)).body;
+  expect(await product((await take(made)).body.productId)).toMatchObject({ supplier: 'Loft & Sons' });
+  const foreign = (await server.call<{ id: string }>('POST', '/api/suppliers', { name: 'Others' })).body.id;
+  const refused = await propose({ ...mara, supplier: foreign }, null, heron);
+  expect([refused.status, problem(refused).errors?.[0]?.path]).toEqual([422, ['supplierId']]);
+});
+
+test('a product that is deleted meanwhile cannot be taken to, until that is undone', async () => {
+  const [tern] = server.ids as [string];
+  const mara = await joined([tern]);
+  const { id } = (await propose(mara, tern, { product: { title: 'Tern II' } })).body;
+  await server.call('DELETE', `/api/products/${tern}`);
+  expect((await waiting())[0]).toMatchObject({ isGone: true, productId: null, title: 'Tern II' });
+  expect((await take(id)).status).toBe(404);
+  await server.call('POST', '/api/undo');
+  expect((await take(id)).status).toBe(200);
+  expect((await product(tern)).title).toBe('Tern II');
+});
+
+test('what names nothing of theirs, or nothing at all, is refused or left out', async () => {
+  const [tern, wren] = server.ids as [string, string];
+  const mara = await joined([tern]);
+  const foreign = (await product(wren)).variants[0]!.id;
+  const refused = await propose(mara, tern, { variants: { [foreign]: { price: 1 } } });
+  expect([refused.status, problem(refused).errors?.[0]?.path]).toEqual([422, ['variants', foreign]]);
+  const unknown = { media: 'f'.repeat(32), width: 1, height: 1, background: '#ffffff' };
+  const pictures = await propose(mara, tern, { pictures: [unknown] });
+  expect(problem(pictures).errors?.[0]?.message).toBe('Nothing of this is other than it is already.');
+  const odd = await mara.call('POST', '/api/maker/proposals', {
+    productId: tern,
+    supplierId: mara.supplier,
+    product: { status: 'live', slug: 'mine' },
+  });
+  expect(odd.status).toBe(422);
+  const salePrice = await propose(mara, tern, {
+    variants: { [(await product(tern)).variants[0]!.id]: { salePrice: 1 } as object },
+  });
+  expect(salePrice.status).toBe(422);
+});
+
+test('a file that cannot be read is told so; one of another form is read as well', async () => {
+  const [tern] = server.ids as [string];
+  const mara = await joined([tern]);
+  const bring = (name: string, content: string) => {
+    const form = new FormData();
+    form.append('files', new Blob([content]), name);
+    return mara.call<{ changed: number; refused: { message: string }[] }>('POST', '/api/maker/import', form);
+  };
+  const broken = await bring('goods.csv', 'Title;Price\n"Tern;1');
+  expect([broken.status, problem(broken).errors?.[0]?.message]).toEqual([
+    422,
+    expect.stringContaining('quotation mark'),
+  ]);
+  const none = await mara.call('POST', '/api/maker/import', new FormData());
+  expect(none.status).toBe(422);
+  const json = await bring('goods.json', JSON.stringify([{ title: 'Tern', price: 'dear' }]));
+  expect(json.body).toMatchObject({ changed: 0, refused: [{ message: expect.stringContaining('dear') }] });
+  const again = await bring('goods.json', JSON.stringify([{ title: 'Tern', price: '41.50' }]));
+  expect(again.body).toMatchObject({ changed: 1, refused: [] });
+});
+
+test('without the token of the session nothing is written', async () => {
+  const [tern] = server.ids as [string];
+  const mara = await joined([tern]);
+  const session = await server.raw('/api/session', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ email: 'mara@windwerk.example', password: 'a gust at dawn' }),
+  });
+  const cookie = session.headers.get('set-cookie')!.split(';')[0]!;
+  const { status } = await server.raw('/api/maker/proposals', {
+    method: 'POST',
+    headers: { Cookie: cookie, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ productId: tern, supplierId: mara.supplier, product: { title: 'X' } }),
+  });
+  expect(status).toBe(403);
+  expect(await waiting()).toEqual([]);
+});
+
 const PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGP4z8CAB+GTG8HSALfKY52fTcuYAAAAAElFTkSuQmCC';

@@ -1,6 +1,8 @@
 import type { ProductAnswer } from '../../contract/product';
 import type { ReorderLine, SupplyAnswer } from '../../contract/suppliers';
+import type { OrderBody } from '../../core/model/shop-order';
 import type { Supplier } from '../../core/model/supplier';
+import { insertOrder } from '../store/shop-orders';
 import { startShop, problem, type Harness } from '../testing/harness';
 
 let server: Harness & { ids: string[] };
@@ -168,4 +170,47 @@ test('what is due is told first, with pieces; the order goes out as CSV in which
     lines: [{ variantId: 'v_none', pieces: 1 }],
   });
   expect(foreign.status).toBe(422);
+});
+
+test('what left the shelf in orders, alone and in bundles, tells how much to order; what was called off does not', async () => {
+  const [tern, wren] = server.ids as [string, string];
+  const windwerk = await add('Windwerk');
+  await give(windwerk, [tern, wren]);
+  await change(windwerk, { deliveryDays: 10 });
+  const ternVariant = await setVariant(tern, { stock: 12 });
+  const wrenVariant = await setVariant(wren, { stock: 12 });
+  server.catalog.journal.change({ did: 'settingsChanged' }, server.catalog.actor(null), () =>
+    server.catalog.db.prepare(`UPDATE product SET created = '2026-01-01T00:00:00.000Z'`).run(),
+  );
+  const takes = (variantId: string, quantity: number, each = 1) => ({
+    quantity,
+    takes: [{ productId: tern, variantId, quantity: each }],
+  });
+  const order = (ago: number, lines: object[], status: 'new' | 'cancelled' = 'new') =>
+    insertOrder(server.catalog.db, {
+      id: `r_${ago}${status}`,
+      number: 1_001 + ago * 2 + Number(status === 'cancelled'),
+      token: `t${ago}${status}`,
+      attempt: `a${ago}${status}`,
+      at: new Date(now.getTime() - ago * 86_400_000).toISOString(),
+      shopper: 'ada@example.com',
+      name: 'Ada',
+      status,
+      total: 0,
+      body: { lines } as unknown as OrderBody,
+    });
+  // One a day alone, and one each second day as one of a pair in a bundle; of Wren only what was called off.
+  for (let ago = 1; ago <= 60; ago++) {
+    order(ago, ago % 2 ? [takes(ternVariant, 1)] : [takes(ternVariant, 1), takes(ternVariant, 1, 2)]);
+    order(ago, [takes(wrenVariant, 5)], 'cancelled');
+  }
+  const told = async (days: number) =>
+    (await server.call<{ lines: ReorderLine[] }>('GET', `/api/suppliers/${windwerk}/reorder?days=${days}`)).body.lines;
+  const [first, second] = (await told(30)) as [ReorderLine, ReorderLine];
+  expect([first.title, first.isDue, second.title, second.isDue]).toEqual(['Tern', true, 'Wren', false]);
+  // Two a day: forty days are eighty pieces, of which twelve are there, and some for bad luck.
+  expect(first.pieces).toBeGreaterThan(55);
+  expect(first.pieces).toBeLessThan(110);
+  expect(second).toMatchObject({ pieces: 0, likely: null, weekly: 0 });
+  expect((await told(90))[0]!.pieces).toBeGreaterThan(first.pieces);
 });

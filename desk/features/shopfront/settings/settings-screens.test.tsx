@@ -81,3 +81,41 @@ test('whoever is here already is not invited, and is told at the field', async (
   await userEvent.type(await screen.findByLabelText('Their mail address'), 'kim@example.com{Enter}');
   expect((await screen.findByRole('alert')).textContent).toBe('This person can sign in already.');
 });
+
+test('a maker is invited for a supplier; their rights and a link for a new password are one click away', async () => {
+  const { id } = (await server().call<{ id: string }>('POST', '/api/suppliers', { name: 'Windwerk' })).body;
+  open('people');
+  await userEvent.type(await screen.findByLabelText('Their mail address'), 'mara@windwerk.example');
+  await userEvent.click(await screen.findByRole('button', { name: 'As: helper' }));
+  await userEvent.click(await screen.findByRole('option', { name: 'maker' }));
+  expect((await screen.findByRole<HTMLInputElement>('checkbox', { name: 'Windwerk' })).disabled).toBe(true);
+  await userEvent.click(screen.getByRole('button', { name: 'Make a link' }));
+  const link = (await screen.findByText(/\/join#/)).textContent;
+  expect(await screen.findByText(/as maker, by Kim/)).toBeTruthy();
+  const { user } = (
+    await server().call<{ user: { id: string } }>('POST', '/api/invited', {
+      code: link.split('#')[1],
+      name: 'Mara',
+      password: 'a gust at dawn',
+    })
+  ).body;
+  const rights = async () =>
+    (
+      await server().call<{ people: { id: string; suppliers: string[] | null }[] }>('GET', '/api/people')
+    ).body.people.find((person) => person.id === user.id)!;
+  expect((await rights()).suppliers).toEqual([id]);
+  await server().call('PATCH', `/api/people/${user.id}`, { role: 'helper' });
+  expect((await rights()).suppliers).toBeNull();
+});
+
+test('a link with which somebody chooses a new password is shown once, beside their name', async () => {
+  open('people');
+  await userEvent.click(await screen.findByRole('button', { name: 'Let Mara choose a new password' }));
+  const code = (await screen.findByText(/\/join#/)).textContent.split('#')[1]!;
+  const { isHere, email } = (
+    await server().call<{ isHere: boolean; email: string }>('GET', `/api/invited?code=${code}`)
+  ).body;
+  expect([isHere, email]).toEqual([true, 'mara@windwerk.example']);
+  await userEvent.click(screen.getByRole('button', { name: 'Where you are signed in' }));
+  expect(await screen.findByText('(here)')).toBeTruthy();
+});
