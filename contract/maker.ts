@@ -17,7 +17,6 @@ const ownGoodSchema = z.object({
   /** a proposal of it waits for an answer */
   isWaiting: z.boolean(),
 });
-export type OwnGood = z.infer<typeof ownGoodSchema>;
 
 const proposal = proposedSchema.partial().extend({
   /** null for a new product */

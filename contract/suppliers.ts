@@ -45,7 +45,7 @@ const reorderLineSchema = z.object({
 });
 export type ReorderLine = z.infer<typeof reorderLineSchema>;
 
-export const proposalRowSchema = z.object({
+const proposalRowSchema = z.object({
   key: z.string(),
   of: z.enum(['product', 'variant', 'text']),
   field: z.string(),

@@ -28,6 +28,8 @@ export interface LooseScene {
   seen: (productId: string) => number;
   /** ids of the products that a rule takes in */
   matching: (node: RuleNode) => string[];
+  /** hashes of pictures in which hardly anything stands out */
+  pale: ReadonlySet<string>;
   /** ISO */
   now: string;
   /** when the last backup was made (ISO); null when there is none */

@@ -5,7 +5,7 @@ import { oldBackup, plannedTouched } from './checks/keeping';
 import { languageGaps } from './checks/languages';
 import { giveAway } from './checks/offers';
 import { optionAlike } from './checks/options';
-import { noAlt, smallPicture } from './checks/pictures';
+import { noAlt, palePicture, smallPicture } from './checks/pictures';
 import { oddSection, shelfSize, soldOutInFront, unreachable } from './checks/places';
 import { productChecks } from './checks/product-rules';
 import { taxUnlike } from './checks/taxes';
@@ -27,6 +27,7 @@ export const checks: readonly Check[] = [
   optionAlike,
   noBarcode,
   smallPicture,
+  palePicture,
   noAlt,
   addressUnlike,
   longMeta,

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { idSchema } from '../shared/identity';
 import { proposedShape } from './fields';
 import { productSchema, variantSchema } from './product';
 import { productFields } from './product-fields';
@@ -44,5 +43,3 @@ export type ProposalBody = z.infer<typeof proposalBodySchema>;
 
 export const proposalStates = ['waiting', 'taken', 'refused', 'withdrawn'] as const;
 export type ProposalState = (typeof proposalStates)[number];
-
-export const proposalIdSchema = idSchema;

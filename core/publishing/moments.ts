@@ -2,8 +2,7 @@ import type { ProductDocument } from '../model/document';
 import type { Page } from '../model/page';
 
 /** What begins or ends by the clock. */
-export const momentKinds = ['saleBegins', 'saleEnds', 'comes', 'goes', 'sectionComes', 'sectionGoes'] as const;
-export type MomentKind = (typeof momentKinds)[number];
+type MomentKind = 'saleBegins' | 'saleEnds' | 'comes' | 'goes' | 'sectionComes' | 'sectionGoes';
 
 /** Something that happens by itself at one moment, to one thing or to several. */
 export interface ShopMoment {

@@ -1,7 +1,7 @@
 import { enoughFor, runOut, type RunOut } from '../forecast/run-out';
 
 /** How often what is ordered is enough until the next order comes. */
-export const SURE = 0.9;
+const SURE = 0.9;
 
 export interface ReorderSource {
   /** pieces that are left */

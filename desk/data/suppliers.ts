@@ -4,9 +4,7 @@ import { supplierRoutes as routes } from '../../contract/suppliers';
 import { call } from './api';
 
 export type { ProposalAnswer, ReorderLine, SupplyAnswer } from '../../contract/suppliers';
-export type SupplierAnswer = AnswerOf<typeof routes.get>;
 export type SuppliersAnswer = AnswerOf<typeof routes.suppliers>;
-export type ReorderAnswer = AnswerOf<typeof routes.reorder>;
 export type TakeBody = BodyInput<typeof routes.take>;
 
 const KEY = 'suppliers';

@@ -123,6 +123,7 @@ const examples: Record<string, () => Promise<string | void>> = {
     await addProduct(server, 'Tern');
     await call('POST', '/api/feeds', { name: 'Market', channel: 'pier-market' });
   },
+  palePicture: async () => void (await picture((await addProduct(server, 'Gull')).product.id, 900, 900)),
   smallPicture: async () => {
     const made = await addProduct(server, 'Tern');
     await picture(made.product.id, 640, 480);
@@ -206,4 +207,20 @@ test('what weighs more stands first; what is put aside is counted apart until it
   await call('PUT', '/api/loose-ends/aside', { ...place, reason: 'For good', until: null });
   await call('POST', '/api/loose-ends/take-up', place);
   expect(await told('noPrice')).toMatchObject({ count: 1, aside: 0 });
+});
+
+test('a picture in which something stands out is not pale, whatever its colours; a drawing on a clear ground neither', async () => {
+  const add = async (title: string, svg: string) => {
+    const { product } = await addProduct(server, title);
+    const form = new FormData();
+    form.append('files', new Blob([svg], { type: 'image/svg+xml' }), 'kite.svg');
+    expect((await server.call('POST', `/api/products/${product.id}/pictures`, form)).status).toBe(200);
+  };
+  const kite = (ground: string, cloth: string) =>
+    `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900">${ground}<path d="M450 100 800 700 100 700z" fill="${cloth}"/></svg>`;
+  const white = '<rect width="900" height="900" fill="#fff"/>';
+  await add('Dark on white', kite(white, '#1d4f91'));
+  await add('Clear', kite('', '#7a2e2e'));
+  await add('White on white', kite(white, '#fdfdfb'));
+  expect((await told('palePicture'))!.ends.map(({ title }) => title)).toEqual(['White on white']);
 });

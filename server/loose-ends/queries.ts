@@ -1,10 +1,12 @@
 import { weightOf, type LooseEnd, type LooseScene } from '../../core/loose-ends/check';
 import { checks } from '../../core/loose-ends/checks';
+import { PALE } from '../../core/loose-ends/checks/pictures';
 import type { Rule } from '../../core/model/rule';
 import { membersOf } from '../../core/rules/members';
 import { faceUrl } from '../../core/storefront/card';
 import type { LooseCheck, looseEndRoutes } from '../../contract/loose-ends';
 import type { AnswerOf } from '../../contract/route';
+import { palePictures } from '../media/known-pictures';
 import { plannedEditions } from '../publishing/queries';
 import type { Catalog } from '../state/catalog';
 import { exposure } from '../state/exposure';
@@ -30,6 +32,7 @@ function sceneOf(catalog: Catalog, lastBackup: string | null): LooseScene {
         .toArray()
         .map((slot) => shop.index.id(slot));
     },
+    pale: palePictures(catalog.db, PALE),
     now: catalog.clock().toISOString(),
     lastBackup,
     planned: plannedEditions(catalog).map(({ touched, ...planned }) => ({

@@ -71,6 +71,12 @@ export async function writeWhole(path: string, content: Buffer): Promise<void> {
   await rename(passing, path);
 }
 
+/** How much light and dark differ: the standard deviation of the luminance, 0 to 127. What is transparent counts as white. */
+async function contrastOf(picture: Sharp): Promise<number> {
+  const { channels } = await picture.flatten({ background: '#ffffff' }).greyscale().stats();
+  return channels[0]!.stdev;
+}
+
 /** The middle colour, channel by channel, of the outermost pixels; what is transparent counts as white. */
 function edgeColour(pixels: Buffer, { width, height, channels }: OutputInfo): string {
   const colours: number[][] = [[], [], []];
@@ -192,6 +198,7 @@ export async function storePicture(
   const [width, height] = isTurned ? [metadata.height, metadata.width] : [metadata.width, metadata.height];
   await mkdir(join(folder, media.slice(0, 2), media), { recursive: true });
   let background: string;
+  let contrast: number;
   try {
     const pixels = metadata.format === 'svg' ? await drawSvg(content, LARGEST, MAX_PIXELS) : content;
     if (!pixels) throw new RefusedPictureError('This SVG takes too long to draw. Save it as PNG instead.');
@@ -201,6 +208,7 @@ export async function storePicture(
       .raw()
       .toBuffer({ resolveWithObject: true });
     background = edgeColour(upright.data, upright.info);
+    contrast = await contrastOf(sharp(upright.data, { raw: upright.info }));
     for (const size of storedSizes) {
       const path = mediaPath(folder, media, size);
       if (await exists(path)) continue;
@@ -211,7 +219,8 @@ export async function storePicture(
     throw new RefusedPictureError('This picture is damaged and cannot be read to its end.');
   }
   db.prepare(
-    `INSERT INTO media (hash, width, height, bytes, added, background) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
-  ).run(media, width, height, content.length, at, background);
+    `INSERT INTO media (hash, width, height, bytes, added, background, contrast) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO NOTHING`,
+  ).run(media, width, height, content.length, at, background, contrast);
   return { media, width, height, background };
 }

@@ -24,7 +24,7 @@ export const shopDay = ({ working, clock }: Catalog): string =>
   localOfMoment(clock().toISOString(), working.shop.settings.timeZone).slice(0, 10);
 
 /** Products by the supplier that they are ordered from as a rule: by the identity of its name. O(products). */
-export function goodsBySupplier({ working }: Catalog): Map<string, Product[]> {
+function goodsBySupplier({ working }: Catalog): Map<string, Product[]> {
   const goods = new Map<string, Product[]>();
   for (const product of working.products.values()) {
     if (product.supplier === '') continue;

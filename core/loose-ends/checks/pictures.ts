@@ -16,6 +16,21 @@ export const smallPicture: Check = {
     }),
 };
 
+/** Light and dark that differ by less than this (standard deviation of the luminance, 0 to 127) make a picture pale. */
+export const PALE = 12;
+
+export const palePicture: Check = {
+  key: 'palePicture',
+  label: 'Picture without contrast',
+  about: 'Hardly anything stands out in the face of the product. Take it before a darker or a lighter ground.',
+  harm: 3,
+  find: (scene) =>
+    liveProducts(scene).flatMap((product) => {
+      const [face] = product.pictures;
+      return face && scene.pale.has(face.media) ? [onProduct(scene, product)] : [];
+    }),
+};
+
 export const noAlt: Check = {
   key: 'noAlt',
   label: 'Picture without alt text',

@@ -25,7 +25,7 @@ export const news: readonly News[] = [
   { day: '2026-11-29', words: 'This help, with a search and a tour. The key ? opens it on every desk.', to: '/goods' },
   { day: '2026-11-28', words: 'Today is the first page: what sells, what runs out, what is unfinished.', to: '/today' },
   { day: '2026-11-28', words: 'Changes can be held back, and editions planned and compared.', to: '/review' },
-  { day: '2026-11-28', words: 'Loose ends: 28 checks of what is unfinished or odd.', to: '/loose-ends' },
+  { day: '2026-11-28', words: 'Loose ends: 29 checks of what is unfinished or odd.', to: '/loose-ends' },
   { day: '2026-11-27', words: 'The shop speaks several languages; Words shows what is missing.', to: '/words' },
 ];
 
