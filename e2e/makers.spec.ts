@@ -173,6 +173,7 @@ test('two people see where the other is and what they have not saved; a place is
   await robin.getByLabel('Your name').fill('Robin Reed');
   await robin.getByLabel('A password').fill('kites over the dyke');
   await robin.getByRole('button', { name: 'Come in' }).click();
+  await expect(robin.getByRole('navigation', { name: 'Desks' })).toBeVisible();
   await robin.goto(`${shop.url}/desk/goods/${tern}`);
   await expect(robin.getByLabel('Title', { exact: true })).toHaveValue('Tern');
 
