@@ -190,7 +190,7 @@ test('two people see where the other is and what they have not saved; a place is
   await noSeriousFault(page, 'two people on one product');
   await robin.unroute('**/api/products/*');
   await expect(page.getByText('Robin Reed is here too.')).toBeVisible({ timeout: 15_000 });
-  await robin.close();
+  await robin.goto('about:blank');
   await expect(page.getByText('Robin Reed is here too.')).toBeHidden();
 
   const other = await browser.newContext();
