@@ -160,7 +160,7 @@ export function proposalRows(
       label: capital(words[place.field]!) + name + language,
       nowWords: valueWords(field, place.now, currency),
       willWords: valueWords(field, place.will, currency),
-      isOutdated: !isOver && product !== undefined && !isSame(proposal.was[place.key], place.now),
+      isOutdated: product !== undefined && !isSame(proposal.was[place.key], place.now),
     };
   });
 }
