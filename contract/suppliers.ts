@@ -7,8 +7,8 @@ import { wasOf } from './was';
 const whole = z.number().int();
 const ok = z.object({ ok: z.literal(true) });
 
-/** What a supplier has of a variant of the shop. */
-const supplyRowSchema = z.object({
+/** A variant of the shop, as a supplier knows it. */
+const ofVariant = {
   productId: z.string(),
   title: z.string(),
   thumbnail: z.string().nullable(),
@@ -16,9 +16,14 @@ const supplyRowSchema = z.object({
   /** '' where the product has but one */
   variant: z.string(),
   sku: z.string(),
+  number: z.string(),
+};
+
+/** What a supplier has of a variant of the shop. */
+const supplyRowSchema = z.object({
+  ...ofVariant,
   /** as a rule it is ordered here */
   isMain: z.boolean(),
-  number: z.string(),
   /** what a piece costs here today; null where it is not known */
   cost: whole.nullable(),
   costs: z.array(z.object({ from: z.string(), cost: whole })),
@@ -27,13 +32,7 @@ const supplyRowSchema = z.object({
 export type SupplyAnswer = z.infer<typeof supplyRowSchema>;
 
 const reorderLineSchema = z.object({
-  productId: z.string(),
-  title: z.string(),
-  thumbnail: z.string().nullable(),
-  variantId: z.string(),
-  variant: z.string(),
-  sku: z.string(),
-  number: z.string(),
+  ...ofVariant,
   stock: whole,
   /** pieces sold a week, over the days that are looked at */
   weekly: z.number(),

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { incompleteBeta } from './incomplete-beta';
+import { poisson } from '../testing/seeded';
 import { HORIZON, LOOKED_AT, runOut } from './run-out';
 
 /** A random number generator that gives the same each time. */
@@ -12,17 +13,6 @@ function seeded(seed: number): () => number {
     mixed ^= mixed >>> 12;
     return (mixed >>> 0) / 2 ** 32;
   };
-}
-
-function poisson(random: () => number, mean: number): number {
-  const limit = Math.exp(-mean);
-  let product = random();
-  let count = 0;
-  while (product > limit) {
-    product *= random();
-    count++;
-  }
-  return count;
 }
 
 /** How often the day on which it was really sold out lay where it was said to lie, of many histories. */

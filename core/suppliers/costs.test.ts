@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { CostFrom } from '../model/supplier';
-import { costComing, costOn } from './costs';
+import { costComing, costOn, handOver } from './costs';
 
 const costs: CostFrom[] = [
   { from: '2027-03-01', cost: 1_000 },
@@ -37,4 +37,24 @@ test('law: looking every day or seldom leads to the same cost', () => {
       expect(cost).toBe(costOn(list, since));
     }),
   );
+});
+
+test('who is left keeps number and cost of the day, who comes brings theirs; what neither told stays', () => {
+  const day = '2027-03-10';
+  const former = { number: 'old', costs: [{ from: '2027-04-01', cost: 1_200 }] };
+  const next = { number: 'N-1', costs: [{ from: '2027-03-01', cost: 900 }] };
+  expect(handOver({ supplierNumber: 'W-7', cost: 1_000 }, { former, next, day })).toEqual({
+    kept: {
+      number: 'W-7',
+      costs: [
+        { from: day, cost: 1_000 },
+        { from: '2027-04-01', cost: 1_200 },
+      ],
+    },
+    fields: { supplierNumber: 'N-1', cost: 900 },
+  });
+  expect(handOver({ supplierNumber: '', cost: null }, { former: undefined, next: undefined, day })).toEqual({
+    kept: undefined,
+    fields: { supplierNumber: '' },
+  });
 });

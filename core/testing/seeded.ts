@@ -8,3 +8,15 @@ export function seeded(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
   };
 }
+
+/** A count of what comes at a steady rate, so many on average. */
+export function poisson(random: () => number, mean: number): number {
+  const limit = Math.exp(-mean);
+  let product = random();
+  let count = 0;
+  while (product > limit) {
+    product *= random();
+    count++;
+  }
+  return count;
+}

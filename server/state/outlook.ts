@@ -16,7 +16,7 @@ export interface Outlook {
 }
 
 /** Pieces of a product that are counted and left; null where none of its variants is counted. */
-function stockOf({ working }: Catalog, { variants }: Product): number | null {
+export function stockOf({ working }: Catalog, { variants }: Pick<Product, 'variants'>): number | null {
   const counted = variants.flatMap(({ id }) => working.stock.get(id) ?? []);
   return counted.length === 0 ? null : counted.reduce((sum, pieces) => sum + Math.max(0, pieces), 0);
 }

@@ -1,7 +1,7 @@
 import type { Product, Variant } from '../../core/model/product';
 import { newSupplier, supplierSchema, supplierWords, type Supplier, type Supply } from '../../core/model/supplier';
 import { nameIdentity, isSameName } from '../../core/shared/same-name';
-import { costComing, costOn } from '../../core/suppliers/costs';
+import { costComing, costOn, handOver } from '../../core/suppliers/costs';
 import type { BodyOf } from '../../contract/route';
 import type { supplierRoutes } from '../../contract/suppliers';
 import { parse } from '../http/answer';
@@ -76,27 +76,26 @@ function putVariants({ db }: Catalog, product: Product, fields: ReadonlyMap<stri
   setVariants(db, product.id, next, new Set(fields.keys()));
 }
 
-/** Orders goods here from now on: what the supplier of before had of them is kept there. */
-function makeMain(catalog: Catalog, supplier: Supplier, product: Product): void {
+/** Orders goods here from now on: what the suppliers of before had of them is kept there. */
+function makeMain(catalog: Catalog, supplier: Supplier, products: readonly Product[]): void {
   const { db } = catalog;
-  const today = shopDay(catalog);
-  const former = readSuppliers(db).find(({ name }) => isSameName(name, product.supplier));
-  const own = new Map(readSupplies(db, supplier.id).map((supply) => [supply.variantId, supply]));
-  const kept = former && new Map(readSupplies(db, former.id).map((supply) => [supply.variantId, supply]));
-  const fields = new Map<string, Partial<Variant>>();
-  for (const { id, supplierNumber, cost } of product.variants) {
-    if (former && (supplierNumber !== '' || cost !== null)) {
-      const costs = (kept!.get(id)?.costs ?? []).filter(({ from }) => from !== today);
-      const now = cost === null ? [] : [{ from: today, cost }];
-      const all = [...costs, ...now].sort((a, b) => (a.from < b.from ? -1 : 1));
-      putSupply(db, { supplierId: former.id, variantId: id, number: supplierNumber, costs: all });
+  const day = shopDay(catalog);
+  const suppliers = new Map(readSuppliers(db).map(({ id, name }) => [nameIdentity(name), id]));
+  const keyOf = (supplierId: string | undefined, variantId: string) => `${supplierId} ${variantId}`;
+  const supplies = new Map(readSupplies(db).map((each) => [keyOf(each.supplierId, each.variantId), each]));
+  for (const product of products) {
+    const former = suppliers.get(nameIdentity(product.supplier));
+    const fields = new Map<string, Partial<Variant>>();
+    for (const variant of product.variants) {
+      const { id } = variant;
+      const [had, next] = [supplies.get(keyOf(former, id)), supplies.get(keyOf(supplier.id, id))];
+      const handed = handOver(variant, { former: had, next, day });
+      if (former && handed.kept) putSupply(db, { ...handed.kept, supplierId: former, variantId: id });
+      fields.set(id, handed.fields);
     }
-    const supply = own.get(id);
-    const agreed = supply && costOn(supply.costs, today);
-    fields.set(id, { supplierNumber: supply?.number ?? '', ...(agreed === undefined ? {} : { cost: agreed }) });
+    putVariants(catalog, product, fields);
+    updateProduct(db, product.id, { supplier: supplier.name });
   }
-  putVariants(catalog, product, fields);
-  updateProduct(db, product.id, { supplier: supplier.name });
 }
 
 /** Goods can be ordered from a supplier: as a rule (`main`), or too. Answers of how many that is new. */
@@ -115,13 +114,11 @@ export function addGoods(
   );
   const count = fresh.reduce((sum, { variants }) => sum + variants.length, 0);
   catalog.journal.change({ did: 'supplyChanged', name: supplier.name, count }, catalog.actor(user), () => {
-    for (const product of fresh) {
-      if (main) makeMain(catalog, supplier, product);
-      else
-        for (const variant of product.variants)
-          if (!known.has(variant.id))
-            putSupply(catalog.db, { supplierId: id, variantId: variant.id, number: '', costs: [] });
-    }
+    if (main) return makeMain(catalog, supplier, fresh);
+    for (const { variants } of fresh)
+      for (const variant of variants)
+        if (!known.has(variant.id))
+          putSupply(catalog.db, { supplierId: id, variantId: variant.id, number: '', costs: [] });
   });
   return fresh.length;
 }
@@ -198,9 +195,10 @@ export function followAgreedCosts(catalog: Catalog): () => void {
   return () => {
     const today = shopDay(catalog);
     if (looked === today) return;
-    looked = today;
     const since = readCostsDay(catalog.db);
     if (since === undefined) writeCostsDay(catalog.db, today);
     else if (since < today) takeAgreedCosts(catalog, since, today);
+    // What could not be written, as on a full disk, is tried again.
+    looked = today;
   };
 }

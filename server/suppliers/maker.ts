@@ -14,6 +14,7 @@ import type { AnswerOf } from '../../contract/route';
 import { notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';
+import { stockOf } from '../state/outlook';
 import type { SessionRow } from '../store/people';
 import { readProposalsOf, readWaiting, type ProposalRecord } from '../store/proposals';
 import { readSuppliers } from '../store/suppliers';
@@ -65,11 +66,6 @@ export function languagesOf({ working }: Catalog, { languages }: SessionRow): st
 
 export const pick = (thing: object, names: readonly string[]): Record<string, unknown> =>
   Object.fromEntries(names.map((name) => [name, thing[name as keyof typeof thing]]));
-
-function stockOf({ working }: Catalog, { variants }: Product): number | null {
-  const counted = variants.flatMap(({ id }) => working.stock.get(id) ?? []);
-  return counted.length === 0 ? null : counted.reduce((sum, pieces) => sum + Math.max(0, pieces), 0);
-}
 
 export const waitingOf = ({ db }: Catalog, maker: SessionRow): ProposalRecord[] =>
   readWaiting(db).filter(({ userId }) => userId === maker.userId);
