@@ -17,6 +17,8 @@ test('one sees others and not oneself, in whatever tab; who says nothing for lon
   const presence = new Presence();
   presence.tell('a', at('/goods'), 0);
   presence.tell('b', at('/groups'), 60_000);
+  // Who is still there has not moved.
+  presence.tell('a', at('/goods'), 1_000);
   expect(presence.others('u_1', 60_000)).toEqual([]);
   expect(presence.others('u_2', 60_000).map(({ path }) => path)).toEqual(['/groups', '/goods']);
   expect(presence.others('u_2', 80_000).map(({ path }) => path)).toEqual(['/groups']);

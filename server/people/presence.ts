@@ -22,15 +22,16 @@ export class Presence {
   /** Notes where a tab is; answers whether that is news to others. */
   tell(tab: string, where: AtWork, now: number): boolean {
     const before = this.#tabs.get(tab);
+    const isSame =
+      before?.path === where.path && before.title === where.title && before.unsaved.join() === where.unsaved.join();
+    if (before && isSame) {
+      before.at = now;
+      return false;
+    }
     this.#tabs.delete(tab);
     this.#tabs.set(tab, { ...where, at: now });
     if (this.#tabs.size > MOST_TABS) this.#tabs.delete(this.#tabs.keys().next().value!);
-    return (
-      before === undefined ||
-      before.path !== where.path ||
-      before.title !== where.title ||
-      `${before.unsaved}` !== `${where.unsaved}`
-    );
+    return true;
   }
 
   /** A tab is closed; answers whether it was there. */
