@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { bringShopBack } from '../data/backups';
-import { CallError, wordsOf } from '../data/api';
 import { Button } from '../shared/ui/button';
 import { TextField } from '../shared/ui/field';
+import { refusalOf } from '../data/tell-refused';
 
 /** The other way to begin: with the shop of a backup. */
 export function BringBack({ needsCode }: { needsCode: boolean }) {
@@ -20,7 +20,7 @@ export function BringBack({ needsCode }: { needsCode: boolean }) {
       await bringShopBack(file, code, setSent);
       await client.invalidateQueries({ queryKey: ['session'] });
     } catch (error) {
-      setProblem(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error));
+      setProblem(refusalOf(error));
       setSent(undefined);
     }
   };

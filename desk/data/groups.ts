@@ -2,9 +2,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
 import type { AnswerOf, BodyInput } from '../../contract/route';
-import { call, CallError, wordsOf } from './api';
+import { call } from './api';
 import type { Shelf } from '../../contract/groups';
 import { rowsAfter, type Destination } from '../../core/groups/tree-moves';
+import { refusalOf, tellRefused } from './tell-refused';
 
 export type GroupKind = 'category' | 'collection' | 'brand' | 'tag';
 export type NamedKind = 'brand' | 'tag';
@@ -44,10 +45,6 @@ export function useOverlap() {
   return useQuery({ queryKey: ['groups', 'overlap'], queryFn: () => call(routes.groups.overlap) });
 }
 
-/** What to say about a refused write: the reason at its field says more than the title. */
-const refusalOf = (error: unknown) =>
-  error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error);
-
 /** How each write of this desk ends: it refreshes the groups, and says so when it is refused. */
 function useWrites() {
   const client = useQueryClient();
@@ -58,7 +55,7 @@ function useWrites() {
     told: <T, A>(mutationFn: (parts: T) => Promise<A>) => ({
       mutationFn,
       onSuccess,
-      onError: (error: unknown) => void toast.error(refusalOf(error)),
+      onError: tellRefused,
     }),
     /**
      * a write whose refusal is told at its field. `show` puts what was saved into what is shown, before a read that is still

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
 import { routes } from '../../contract';
 import type { AnswerOf } from '../../contract/route';
-import { call, wordsOf } from './api';
+import { call } from './api';
+import { tellRefused } from './tell-refused';
 
 export type Letters = AnswerOf<typeof routes.letters.letters>;
 
@@ -21,7 +21,7 @@ export function useLetterWrites() {
   const client = useQueryClient();
   const options = {
     onSuccess: () => client.invalidateQueries({ queryKey: ['letters'] }),
-    onError: (error: unknown) => void toast.error(wordsOf(error)),
+    onError: tellRefused,
   };
   return {
     answer: useMutation({

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
 import { publishingRoutes as routes } from '../../contract/publishing';
 import type { AnswerOf, BodyInput } from '../../contract/route';
-import { call, wordsOf } from './api';
+import { call } from './api';
+import { tellRefused } from './tell-refused';
 
 export type { Edition, Held, PlannedEdition } from '../../contract/publishing';
 export type Review = AnswerOf<typeof routes.review>;
@@ -34,7 +34,7 @@ export function useEditionWrites() {
   const client = useQueryClient();
   const options = {
     onSuccess: () => client.invalidateQueries(),
-    onError: (error: unknown) => void toast.error(wordsOf(error)),
+    onError: tellRefused,
   };
   const numbered = (number: number) => ({ params: { number: String(number) } });
   return {

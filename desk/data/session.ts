@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { routes } from '../../contract';
 import { call, CallError, setToken, wordsOf } from './api';
+import { tellRefused } from './tell-refused';
 
 export function useSession() {
   return useQuery({
@@ -92,7 +93,7 @@ export function useTakeBack() {
   const { mutate } = useMutation({
     mutationFn: (id: number) => call(routes.history.reverse, { params: { id: String(id) } }),
     onSuccess: ({ label }) => void toast(`Undone: ${label}`),
-    onError: (error) => void toast.error(wordsOf(error)),
+    onError: tellRefused,
   });
   return {
     offer: (words: string) => {

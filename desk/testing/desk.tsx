@@ -1,5 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 
@@ -48,4 +49,24 @@ export function draw(what: ReactNode, at = '/') {
       </QueryClientProvider>,
     ),
   };
+}
+
+const startsWith = (words: string) => new RegExp(`^${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`);
+
+/** Opens the list of choices with this label and takes one of them, by how it begins. */
+export async function choose(label: string, choice: string): Promise<void> {
+  await userEvent.click(await screen.findByRole('button', { name: startsWith(`${label}: `) }));
+  await userEvent.click(await screen.findByRole('option', { name: startsWith(choice) }));
+}
+
+/** Types into a field that completes what is typed, and takes what it offers, by how that begins. */
+export async function complete(label: string, typed: string, choice = typed): Promise<void> {
+  await userEvent.type(await screen.findByRole('combobox', { name: label }), typed);
+  await userEvent.click(await screen.findByRole('option', { name: startsWith(choice) }));
+}
+
+/** Types something into a field in place of what stands there. */
+export async function retype(field: HTMLElement, text: string): Promise<void> {
+  await userEvent.clear(field);
+  await userEvent.type(field, text);
 }

@@ -33,6 +33,18 @@ async function partsOf(form: FormData): Promise<Buffer> {
   return Buffer.concat([...parts, Buffer.from(`--${BOUNDARY}--\r\n`)]);
 }
 
+let held: Promise<void> | undefined;
+
+/** Keeps back every answer of the server, as a slow network does, until what it returns is called. */
+export function holdAnswers(): () => void {
+  let release: () => void;
+  held = new Promise((resolve) => (release = resolve));
+  return () => {
+    held = undefined;
+    release();
+  };
+}
+
 /**
  * The `fetch` of a browser in front of a real server, for desks drawn without a browser. Addresses without a host go to the
  * server of `session`; before there is one, only whole addresses work.
@@ -55,7 +67,7 @@ function browseWith(session: () => Session | undefined): void {
         (response) => {
           const chunks: Buffer[] = [];
           response.on('data', (chunk: Buffer) => chunks.push(chunk));
-          response.on('end', () => {
+          const told = () => {
             const text = Buffer.concat(chunks).toString();
             const header = (name: string) => response.headers[name.toLowerCase()];
             resolve({
@@ -65,7 +77,8 @@ function browseWith(session: () => Session | undefined): void {
               text: () => Promise.resolve(text),
               json: () => Promise.resolve(JSON.parse(text) as unknown),
             });
-          });
+          };
+          response.on('end', () => void Promise.resolve(held).then(told));
         },
       );
       sent.on('error', reject);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import { call, wordsOf } from '../../data/api';
+import { call } from '../../data/api';
 import type { WhichInput } from '../../data/bulk';
 import { useGroups } from '../../data/groups';
 import { useNotMet } from '../../data/shopfront';
@@ -9,6 +9,7 @@ import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { fold } from '../../../core/shared/identity';
+import { tellRefused } from '../../data/tell-refused';
 
 interface Props {
   which: WhichInput;
@@ -37,7 +38,7 @@ export function AddToGroup({ which, total, isOpen, close }: Props) {
         toast(`${added} put into “${name}”${already > 0 ? `; ${already} were in it already` : ''}`);
         close();
       })
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+      .catch(tellRefused);
   };
   const make = () => {
     wanted()
@@ -49,7 +50,7 @@ export function AddToGroup({ which, total, isOpen, close }: Props) {
         setTyped('');
         close();
       })
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+      .catch(tellRefused);
   };
   const rows = [
     ...(data?.shelves ?? [])

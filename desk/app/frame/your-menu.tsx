@@ -7,6 +7,7 @@ import { letterKeys } from '../../shared/keyboard';
 import { useLooseCount } from '../../data/loose-ends';
 import { useProposalCount } from '../../data/suppliers';
 import { useEnter, useSession } from '../../data/session';
+import { tellRefused } from '../../data/tell-refused';
 
 const ChangePassword = lazy(async () => ({
   default: (await import('../../shared/people/change-password')).ChangePassword,
@@ -76,7 +77,9 @@ export default function YourMenu({ onPhone, showHelp }: Props) {
           <MenuSeparator className="my-1 h-px bg-hair" />
           {entry('Where you are signed in', () => setPlaces(true))}
           {entry('Change your password', () => setChanging(true))}
-          {entry(session?.user ? `Sign out ${session.user.name}` : 'Sign out', () => signOut.mutate())}
+          {entry(session?.user ? `Sign out ${session.user.name}` : 'Sign out', () =>
+            signOut.mutate(undefined, { onError: tellRefused }),
+          )}
         </MenuItems>
       </Menu>
       <Suspense>

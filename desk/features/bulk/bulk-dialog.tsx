@@ -2,13 +2,13 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import clsx from 'clsx';
 import { useDeferredValue, useState } from 'react';
 import { bulkActions, type BulkKey } from '../../../core/bulk/bulk-actions';
-import { CallError, wordsOf } from '../../data/api';
 import { useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
 import { count, products } from '../../shared/ui/count';
 import { Thumb } from '../../shared/ui/thumb';
 import { bulkForms } from './forms/forms';
 import { usePreview, useRunBulk, type PreviewFilter, type RequestInput, type WhichInput } from '../../data/bulk';
+import { refusalOf } from '../../data/tell-refused';
 
 interface Props {
   action: BulkKey;
@@ -132,7 +132,7 @@ export function BulkDialog({ action, which, close, done }: Props) {
           <div className="flex items-center gap-3 border-t border-line bg-paper px-5 py-3">
             {error && (
               <p role="alert" className="text-rose-ink">
-                {error instanceof CallError ? (error.errors[0]?.message ?? error.message) : wordsOf(error)}
+                {refusalOf(error)}
               </p>
             )}
             <span className="ml-auto flex gap-2">

@@ -1,14 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import { call, wordsOf } from '../../data/api';
+import { call } from '../../data/api';
 import { Dialog } from '../../shared/ui/dialog';
 import { SortableRows } from '../../shared/ui/sortable-rows';
 import { Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
-
-const tell = (error: unknown) => void toast.error(wordsOf(error));
+import { tellRefused } from '../../data/tell-refused';
 
 /** Featured goods in the order in which shoppers meet them, wherever featured ones come first. */
 export function FeaturedOrder({ close }: { close: () => void }) {
@@ -29,7 +27,7 @@ export function FeaturedOrder({ close }: { close: () => void }) {
           items={rows}
           keyOf={({ id }) => id}
           reorder={(next) => {
-            call(routes.goods.orderFeatured, { body: { ids: next.map(({ id }) => id) } }).catch(tell);
+            call(routes.goods.orderFeatured, { body: { ids: next.map(({ id }) => id) } }).catch(tellRefused);
           }}
           className="max-h-[50vh] overflow-y-auto"
           draw={(row, grip, i) => (
@@ -42,7 +40,7 @@ export function FeaturedOrder({ close }: { close: () => void }) {
                 type="button"
                 aria-label={`Feature ${row.title} no longer`}
                 onClick={() => {
-                  call(routes.goods.feature, { body: { ids: [row.id], featured: false } }).catch(tell);
+                  call(routes.goods.feature, { body: { ids: [row.id], featured: false } }).catch(tellRefused);
                 }}
                 className="rounded p-1 text-ink-2 hover:text-rose"
               >

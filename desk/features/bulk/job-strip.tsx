@@ -1,15 +1,14 @@
-import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import { call, wordsOf } from '../../data/api';
+import { call } from '../../data/api';
 import { count } from '../../shared/ui/count';
 import { useJobs } from '../../data/bulk';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Long work that is under way: how far it is, and a way to stop it. It goes on while one works elsewhere. */
 export function JobStrip() {
   const { data } = useJobs();
   const running = (data?.jobs ?? []).filter(({ state }) => state === 'running' || state === 'waiting');
-  const stop = (id: string) =>
-    call(routes.bulk.cancel, { params: { id } }).catch((error: unknown) => toast.error(wordsOf(error)));
+  const stop = (id: string) => call(routes.bulk.cancel, { params: { id } }).catch(tellRefused);
   return (
     <>
       {running.map(({ id, label, done, total, state }) => (

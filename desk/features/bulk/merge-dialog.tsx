@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import { call, CallError, wordsOf } from '../../data/api';
+import { call } from '../../data/api';
 import { tray } from '../../shared/tray-store';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
@@ -11,6 +11,7 @@ import { SortableRows } from '../../shared/ui/sortable-rows';
 import { Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 import { useWhich, type WhichInput } from '../../data/bulk';
+import { refusalOf } from '../../data/tell-refused';
 
 const MOST = 100;
 
@@ -48,9 +49,7 @@ export function MergeDialog({ which, close }: { which: WhichInput; close: () => 
         close();
         void navigate(`/goods/${id}`);
       })
-      .catch((problem: unknown) =>
-        setError(problem instanceof CallError ? (problem.errors[0]?.message ?? problem.message) : wordsOf(problem)),
-      );
+      .catch((problem: unknown) => setError(refusalOf(problem)));
   return (
     <Dialog title={`Merge ${rows.length} products into one`} isOpen close={close} width="max-w-xl">
       <p className="mb-3 text-ink-2">

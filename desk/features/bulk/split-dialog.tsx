@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { routes } from '../../../contract';
-import { call, wordsOf } from '../../data/api';
+import { call } from '../../data/api';
 import { tray } from '../../shared/tray-store';
 import { useProduct } from '../../data/goods';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { Loading } from '../../shared/ui/states';
+import { tellRefused } from '../../data/tell-refused';
 
 /** One product becomes several, one for each value of an option. */
 export function SplitDialog({ id, close }: { id: string; close: () => void }) {
@@ -22,7 +23,7 @@ export function SplitDialog({ id, close }: { id: string; close: () => void }) {
         toast(`“${title}” is ${ids.length} products now`, { description: 'Ctrl + Z takes it back.' });
         close();
       })
-      .catch((problem: unknown) => toast.error(wordsOf(problem)));
+      .catch(tellRefused);
   return (
     <Dialog title={`Split “${title}”`} isOpen close={close}>
       {options.length === 0 ? (

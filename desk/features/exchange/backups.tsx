@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { useJobs } from '../../data/bulk';
 import { useBackups, useBackupWrites, type BackupPlan } from '../../data/backups';
-import { CallError, wordsOf } from '../../data/api';
+import { CallError } from '../../data/api';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
 import { useConfirm } from '../../shared/ui/confirm';
@@ -10,7 +10,7 @@ import { Select } from '../../shared/ui/select';
 import { Failed, Loading } from '../../shared/ui/states';
 import { SwingTag } from '../../shared/ui/swing-tag';
 import { Tick } from '../../shared/ui/tick';
-import { toast } from 'sonner';
+import { tellRefused } from '../../data/tell-refused';
 
 const dayAndTime = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 const hours = Array.from({ length: 24 }, (_, hour) => ({
@@ -68,7 +68,6 @@ export function Backups() {
     );
   if (error) return <Failed error={error} />;
   if (!data) return <Loading rows={3} />;
-  const failed = (problem: unknown) => toast.error(wordsOf(problem));
   return (
     <div className="grid max-w-5xl items-start gap-5 lg:grid-cols-[1fr_20rem]">
       <section aria-label="Backups" className="min-w-0">
@@ -76,7 +75,7 @@ export function Backups() {
           <Button
             look="main"
             disabled={making > 0 || make.isPending}
-            onClick={() => make.mutate(undefined, { onError: failed })}
+            onClick={() => make.mutate(undefined, { onError: tellRefused })}
           >
             {making > 0 ? 'Making a backup …' : 'Make a backup now'}
           </Button>
@@ -111,7 +110,7 @@ export function Backups() {
                       title: 'Delete this backup?',
                       detail: `The shop as it was on ${dayAndTime.format(new Date(at))} can no longer be brought back from it.`,
                       doIt: 'Delete it',
-                      run: () => drop.mutate(name, { onError: failed }),
+                      run: () => drop.mutate(name, { onError: tellRefused }),
                     })
                   }
                 >
@@ -123,7 +122,7 @@ export function Backups() {
         )}
       </section>
       <div className="grid gap-5">
-        <Plan plan={data.plan} change={(next) => plan.mutate(next, { onError: failed })} />
+        <Plan plan={data.plan} change={(next) => plan.mutate(next, { onError: tellRefused })} />
         <section aria-label="Bringing a shop back" className="sheet p-5">
           <h2 className="font-display text-lg font-bold">Bringing a shop back</h2>
           <p className="mt-1">

@@ -1,12 +1,11 @@
 import { Plus } from 'lucide-react';
 import { useSearchParams } from 'react-router';
-import { toast } from 'sonner';
-import { wordsOf } from '../../data/api';
 import { useFeeds, useFeedWrites } from '../../data/elsewhere';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
 import { Failed, Loading } from '../../shared/ui/states';
 import { FeedSheet } from './feed-sheet';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Feeds of the shop's goods, and the channels that fetch them. */
 export function Channels() {
@@ -17,10 +16,7 @@ export function Channels() {
   if (!data) return <Loading rows={5} />;
   const open = (feed: string | null) => setParams(feed === null ? { part: 'channels' } : { part: 'channels', feed });
   const make = (name: string, channel: string | null) =>
-    add.mutate(
-      { name, channel },
-      { onSuccess: ({ id }) => open(id), onError: (problem) => void toast.error(wordsOf(problem)) },
-    );
+    add.mutate({ name, channel }, { onSuccess: ({ id }) => open(id), onError: tellRefused });
   const makers = (
     <>
       <Button disabled={add.isPending} onClick={() => make('Feed of all goods', null)}>

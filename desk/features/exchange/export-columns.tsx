@@ -1,9 +1,8 @@
-import { toast } from 'sonner';
-import { wordsOf } from '../../data/api';
 import { useColumnSets } from '../../data/exchange';
 import { Select } from '../../shared/ui/select';
 import { TickedOrder } from '../../shared/ui/ticked-order';
 import { KeepAs } from './keep-as';
+import { tellRefused } from '../../data/tell-refused';
 
 interface Props {
   fields: readonly { key: string; label: string; explains: string }[];
@@ -19,7 +18,6 @@ export function ExportColumns({ fields, sets, usual, columns, change }: Props) {
   const { keep, drop } = useColumnSets();
   const labels = new Map(fields.map(({ key, label }) => [key, label]));
   const current = sets.find((set) => set.columns.join() === columns.join());
-  const failed = (error: unknown) => void toast.error(wordsOf(error));
   return (
     <fieldset className="mt-5">
       <legend className="sr-only">Columns</legend>
@@ -53,7 +51,7 @@ export function ExportColumns({ fields, sets, usual, columns, change }: Props) {
           <button
             type="button"
             className="text-rose-ink hover:underline"
-            onClick={() => drop.mutate(current.id, { onError: failed })}
+            onClick={() => drop.mutate(current.id, { onError: tellRefused })}
           >
             forget “{current.name}”
           </button>
@@ -73,7 +71,9 @@ export function ExportColumns({ fields, sets, usual, columns, change }: Props) {
             label="Name for these columns"
             placeholder="Keep these columns as …"
             isBusy={keep.isPending}
-            keep={(name, done) => keep.mutate({ name, columns: [...columns] }, { onSuccess: done, onError: failed })}
+            keep={(name, done) =>
+              keep.mutate({ name, columns: [...columns] }, { onSuccess: done, onError: tellRefused })
+            }
           />
         </div>
       )}

@@ -1,5 +1,4 @@
 import { useCallback, useDeferredValue } from 'react';
-import { toast } from 'sonner';
 import { elsewhereRoutes } from '../../../contract/elsewhere';
 import { feedFormats, type Feed, type FeedFormat } from '../../../core/model/feed';
 import { plainAmount } from '../../../core/shared/money';
@@ -22,6 +21,7 @@ import { SwingTag } from '../../shared/ui/swing-tag';
 import { Tick } from '../../shared/ui/tick';
 import { FeedFields } from './feed-fields';
 import { FeedVerdicts } from './feed-verdicts';
+import { tellRefused } from '../../data/tell-refused';
 
 const formats = (Object.keys(feedFormats) as FeedFormat[]).map((value) => ({ value, label: feedFormats[value].name }));
 /** Their fields are what a standard says they are. */
@@ -67,7 +67,6 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
     locale: locale.value,
   });
   const { data: preview, error } = useFeedPreview(feed.id, draft);
-  const failed = (problem: unknown) => void toast.error(wordsOf(problem));
   const read = channels.find(({ key }) => key === channel.value);
   return (
     <div className="grid items-start gap-4 xl:grid-cols-2">
@@ -153,7 +152,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
             onClick={() =>
               add.mutate(
                 { name: `${feed.name}, copy`, like: feed.id },
-                { onSuccess: ({ id }) => open(id), onError: failed },
+                { onSuccess: ({ id }) => open(id), onError: tellRefused },
               )
             }
           >
@@ -167,7 +166,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
                 title: `Delete the feed “${feed.name}”?`,
                 detail: 'With the next edition, whoever fetches it finds nothing. It can be undone.',
                 doIt: 'Delete it',
-                run: () => remove.mutate(feed.id, { onSuccess: () => open(null), onError: failed }),
+                run: () => remove.mutate(feed.id, { onSuccess: () => open(null), onError: tellRefused }),
               })
             }
           >
@@ -193,7 +192,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
                   detail:
                     'Whoever fetches it now finds nothing at once, until you tell them the new one. This cannot be undone.',
                   doIt: 'Another address',
-                  run: () => newAddress.mutate(feed.id, { onError: failed }),
+                  run: () => newAddress.mutate(feed.id, { onError: tellRefused }),
                 })
               }
             >

@@ -9,7 +9,6 @@ import {
   type ImportChanges,
   type PlannedState,
 } from '../../data/exchange';
-import { wordsOf } from '../../data/api';
 import { useUnsaved } from '../../shared/autosave/unsaved';
 import { Button } from '../../shared/ui/button';
 import { useConfirm } from '../../shared/ui/confirm';
@@ -21,6 +20,7 @@ import { HowItIsRead } from './how-it-is-read';
 import { MappingField } from './mapping-field';
 import { PlannedProducts } from './planned-products';
 import { stateWords } from './state-words';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Products that are listed on one page. */
 const ON_PAGE = 50;
@@ -41,8 +41,7 @@ export function ImportPage({ id }: { id: string }) {
   useTitle(data ? `${data.name} · Exchange` : 'Exchange');
   if (error) return <Failed error={error} />;
   if (!data) return <Loading rows={8} />;
-  const set = (changes: ImportChanges) =>
-    change.mutate(changes, { onError: (failure) => void toast.error(wordsOf(failure)) });
+  const set = (changes: ImportChanges) => change.mutate(changes, { onError: tellRefused });
   const { counts, missing = 0, made = [], warnings = [] } = preview.data ?? {};
   const total = preview.data?.total ?? 0;
   // What is mended or left out makes the list shorter.
@@ -55,7 +54,7 @@ export function ImportPage({ id }: { id: string }) {
         if (state === 'done') toast.success(outcome);
         void navigate('/exchange');
       },
-      onError: (failure) => void toast.error(wordsOf(failure)),
+      onError: tellRefused,
     });
   const deletes = counts?.deleted ?? 0;
   const begin = () =>
@@ -82,7 +81,9 @@ export function ImportPage({ id }: { id: string }) {
         </span>
         <span className="ml-auto flex gap-2">
           <Button
-            onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate('/exchange') })}
+            onClick={() =>
+              drop.mutate(undefined, { onSuccess: () => void navigate('/exchange'), onError: tellRefused })
+            }
             disabled={drop.isPending}
           >
             Forget this file

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button } from '../../shared/ui/button';
+import { emptied } from '../../shared/ui/emptied';
 
 interface Props {
   label: string;
@@ -17,7 +18,7 @@ export function KeepAs({ label, placeholder, isBusy, keep }: Props) {
       className="flex items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (name.trim() !== '') keep(name, () => setName(''));
+        if (name.trim() !== '') keep(name, () => setName(emptied(name)));
       }}
     >
       <input

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { keyScopes, type KeyScope } from '../../../contract/route';
 import { CallError, wordsOf } from '../../data/api';
 import { useKeys, useKeyWrites } from '../../data/elsewhere';
@@ -9,6 +8,8 @@ import { CopiedText } from '../../shared/ui/copied-text';
 import { TextField } from '../../shared/ui/field';
 import { Failed, Loading } from '../../shared/ui/states';
 import { Tick } from '../../shared/ui/tick';
+import { tellRefused } from '../../data/tell-refused';
+import { emptied } from '../../shared/ui/emptied';
 
 const scopeWords: Record<KeyScope, string> = {
   goods: 'goods, with costs',
@@ -37,7 +38,7 @@ export function Keys() {
       {
         onSuccess: ({ key }) => {
           setMade(key);
-          setName('');
+          setName(emptied(name));
           setProblems({});
         },
         onError: (failure) =>
@@ -81,7 +82,7 @@ export function Keys() {
                       title: `Take back the key of “${key.name}”?`,
                       detail: 'The program that has it reads nothing from now on. This cannot be undone.',
                       doIt: 'Take it back',
-                      run: () => drop.mutate(key.id, { onError: (failure) => void toast.error(wordsOf(failure)) }),
+                      run: () => drop.mutate(key.id, { onError: tellRefused }),
                     })
                   }
                 >

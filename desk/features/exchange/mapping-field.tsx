@@ -1,16 +1,14 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
-import { wordsOf } from '../../data/api';
 import type { ImportAnswer } from '../../data/exchange';
 import { useMappings } from '../../data/exchange';
 import { Select } from '../../shared/ui/select';
 import { KeepAs } from './keep-as';
+import { tellRefused } from '../../data/tell-refused';
 
 /** How columns are taken, kept under a name for the next file of the same sort, or taken from one that was kept. */
 export function MappingField({ file: { id, mappings } }: { file: ImportAnswer }) {
   const { keep, take, drop } = useMappings(id);
   const [taken, setTaken] = useState('');
-  const failed = (error: unknown) => void toast.error(wordsOf(error));
   const current = mappings.find((each) => each.id === taken);
   return (
     <div className="mt-3 flex max-w-5xl flex-wrap items-center gap-2">
@@ -23,7 +21,7 @@ export function MappingField({ file: { id, mappings } }: { file: ImportAnswer })
             ...mappings.map((each) => ({ value: each.id, label: each.name })),
           ]}
           choose={(mapping) => {
-            if (mapping !== '') take.mutate(mapping, { onSuccess: () => setTaken(mapping), onError: failed });
+            if (mapping !== '') take.mutate(mapping, { onSuccess: () => setTaken(mapping), onError: tellRefused });
           }}
         />
       )}
@@ -31,7 +29,7 @@ export function MappingField({ file: { id, mappings } }: { file: ImportAnswer })
         <button
           type="button"
           className="text-rose-ink hover:underline"
-          onClick={() => drop.mutate(current.id, { onError: failed })}
+          onClick={() => drop.mutate(current.id, { onError: tellRefused })}
         >
           forget it
         </button>
@@ -46,7 +44,7 @@ export function MappingField({ file: { id, mappings } }: { file: ImportAnswer })
               setTaken(made);
               done();
             },
-            onError: failed,
+            onError: tellRefused,
           })
         }
       />

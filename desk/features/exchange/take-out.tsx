@@ -6,7 +6,6 @@ import { EMPTY_RULE } from '../../../core/model/rule';
 import { useJobs } from '../../data/bulk';
 import { useViews } from '../../data/goods';
 import { useExports, useMakeFile } from '../../data/exchange';
-import { wordsOf } from '../../data/api';
 import { RuleField } from '../../shared/rules/rule-field';
 import { useTrayWhich } from '../../shared/tray-store';
 import { Button } from '../../shared/ui/button';
@@ -16,6 +15,7 @@ import { ExportColumns } from './export-columns';
 import { Select } from '../../shared/ui/select';
 import { Failed, Loading } from '../../shared/ui/states';
 import { useRemembered } from '../../shared/ui/use-remembered';
+import { tellRefused } from '../../data/tell-refused';
 
 const formatWords: Record<FileFormat, string> = { csv: 'CSV', xlsx: 'Workbook (XLSX)', json: 'JSON' };
 /** Columns that a file has until others are chosen. */
@@ -84,7 +84,7 @@ export function TakeOut() {
           link.download = file.name;
           link.click();
         },
-        onError: (failure) => void toast.error(wordsOf(failure)),
+        onError: tellRefused,
       },
     );
   return (

@@ -2,7 +2,6 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { OptionList } from '../../../core/model/option-list';
-import { CallError, wordsOf } from '../../data/api';
 import { newId } from '../../shared/new-id';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
@@ -10,6 +9,7 @@ import { TextField } from '../../shared/ui/field';
 import { SortableRows } from '../../shared/ui/sortable-rows';
 import { PLAIN_SWATCH } from './product/option-drafts';
 import { useRemoveOptionList, useSaveOptionList } from '../../data/goods';
+import { refusalOf, tellRefused } from '../../data/tell-refused';
 
 /** The name that a value had when editing began; '' for a new one. */
 type Row = OptionList['choices'][number] & { key: string; was: string };
@@ -24,7 +24,7 @@ export function OptionListEditor({ list, close }: { list: OptionList; close: () 
   );
   const save = useSaveOptionList();
   const remove = useRemoveOptionList();
-  const error = save.error instanceof CallError ? (save.error.errors[0]?.message ?? wordsOf(save.error)) : undefined;
+  const error = save.error ? refusalOf(save.error) : undefined;
   const hasSwatches = rows.some(({ swatch }) => swatch !== null);
   const set = (key: string, part: Partial<Row>) =>
     setRows(rows.map((row) => (row.key === key ? { ...row, ...part } : row)));
@@ -102,7 +102,11 @@ export function OptionListEditor({ list, close }: { list: OptionList; close: () 
         </p>
       )}
       <div className="mt-4 flex gap-2">
-        <Button look="bare" className="!text-rose" onClick={() => remove.mutate(list.id, { onSuccess: close })}>
+        <Button
+          look="bare"
+          className="!text-rose"
+          onClick={() => remove.mutate(list.id, { onSuccess: close, onError: tellRefused })}
+        >
           Delete the list
         </Button>
         <Button className="ml-auto" onClick={close}>

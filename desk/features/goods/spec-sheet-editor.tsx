@@ -12,6 +12,7 @@ import { Select } from '../../shared/ui/select';
 import { SortableRows } from '../../shared/ui/sortable-rows';
 import { Tick } from '../../shared/ui/tick';
 import { useRemoveSpecSheet, useSaveSpecSheet, useSpecSheets } from '../../data/goods';
+import { tellRefused } from '../../data/tell-refused';
 
 const typeWords: Record<AttributeType, string> = {
   text: 'Words',
@@ -178,7 +179,7 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
         toast(`Deleted the spec sheet “${sheet.name}”. Undo brings it back.`);
         close();
       },
-      onError: (error) => toast.error(wordsOf(error)),
+      onError: tellRefused,
     });
   return (
     <Dialog title="Spec sheet" isOpen close={close} width="max-w-3xl">

@@ -12,6 +12,7 @@ import { Thumb } from '../../shared/ui/thumb';
 import { useTitle } from '../../shared/ui/use-title';
 import { useShopWindow } from '../../shared/window-state';
 import { PutAside } from './put-aside';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Where something is mended that is no thing of the catalog. */
 const beside: Partial<Record<LooseEndRow['kind'], (key: string) => string>> = {
@@ -77,7 +78,7 @@ function Row({ check, end, put }: { check: string; end: LooseEndRow; put: () => 
           <Button
             look="bare"
             aria-label={`Take up ${end.title} again`}
-            onClick={() => takeUp.mutate({ check, kind: end.kind, key: end.key })}
+            onClick={() => takeUp.mutate({ check, kind: end.kind, key: end.key }, { onError: tellRefused })}
           >
             Take up again
           </Button>

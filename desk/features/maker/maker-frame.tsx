@@ -3,6 +3,7 @@ import { Link, Outlet } from 'react-router';
 import { useMakerOverview } from '../../data/maker';
 import { useEnter, useSession } from '../../data/session';
 import { Button } from '../../shared/ui/button';
+import { tellRefused } from '../../data/tell-refused';
 
 const YourPlaces = lazy(async () => ({ default: (await import('../../shared/people/your-places')).YourPlaces }));
 const ChangePassword = lazy(async () => ({
@@ -30,7 +31,7 @@ export function MakerFrame() {
           <Button look="bare" onClick={() => setOpened('password')}>
             Change your password
           </Button>
-          <Button look="bare" onClick={() => signOut.mutate()}>
+          <Button look="bare" onClick={() => signOut.mutate(undefined, { onError: tellRefused })}>
             Sign out {session?.user?.name}
           </Button>
         </span>

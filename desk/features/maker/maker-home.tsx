@@ -1,13 +1,12 @@
 import { format } from 'date-fns';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
-import { CallError, wordsOf } from '../../data/api';
 import { useMakerOverview, useMakerWrites, type BroughtGoods, type MakerOverview } from '../../data/maker';
 import { Button } from '../../shared/ui/button';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 import { useTitle } from '../../shared/ui/use-title';
+import { refusalOf, tellRefused } from '../../data/tell-refused';
 
 const stateWords = {
   waiting: 'waits for an answer',
@@ -54,7 +53,7 @@ function Proposals({ proposals }: { proposals: MakerOverview['proposals'] }) {
               <Button
                 look="bare"
                 aria-label={`Withdraw ${title}`}
-                onClick={() => withdraw.mutate(id, { onError: (error) => void toast.error(wordsOf(error)) })}
+                onClick={() => withdraw.mutate(id, { onError: tellRefused })}
               >
                 Withdraw
               </Button>
@@ -106,10 +105,7 @@ export function MakerHome() {
   if (error && !data) return <Failed error={error} retry={() => void refetch()} />;
   if (!data) return <Loading rows={6} />;
   const { goods, proposals, suppliers } = data;
-  const problem =
-    bring.error instanceof CallError
-      ? (bring.error.errors[0]?.message ?? wordsOf(bring.error))
-      : bring.error && wordsOf(bring.error);
+  const problem = bring.error && refusalOf(bring.error);
   return (
     <div className="mx-auto flex max-w-4xl flex-col gap-5 p-4">
       <div className="flex flex-wrap items-center gap-2">

@@ -1,11 +1,11 @@
 import { useRef } from 'react';
 import { toast } from 'sonner';
 import { mediaUrl } from '../../../core/storefront/picture-sizes';
-import { CallError, wordsOf } from '../../data/api';
 import { useMakerWrites } from '../../data/maker';
 import { Button } from '../../shared/ui/button';
 import { Thumb } from '../../shared/ui/thumb';
 import type { PartProps } from './numbers';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Pictures that are there, and those that are proposed beside them. */
 export function Pictures({ good, draft, change }: PartProps) {
@@ -20,8 +20,7 @@ export function Pictures({ good, draft, change }: PartProps) {
         });
         for (const { file: name, message } of refused) toast.error(`${name}: ${message}`);
       },
-      onError: (error) =>
-        void toast.error(error instanceof CallError ? (error.errors[0]?.message ?? wordsOf(error)) : wordsOf(error)),
+      onError: tellRefused,
     });
   return (
     <div className="flex flex-wrap items-center gap-2">

@@ -1,14 +1,13 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { costOfPieces } from '../../../core/orders/order-state';
 import { formatMoney, plainAmount } from '../../../core/shared/money';
-import { CallError, wordsOf } from '../../data/api';
 import { useOrderSteps, type OrderAnswer } from '../../data/orders';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { readAmount } from '../../shared/ui/readings';
 import { Tick } from '../../shared/ui/tick';
+import { refusalOf, tellRefused } from '../../data/tell-refused';
 
 interface FormProps {
   order: OrderAnswer;
@@ -78,7 +77,7 @@ function Parcel({ order, close }: FormProps) {
       className="flex flex-col gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        sent.mutate({ lines, tracking }, { onSuccess: close, onError: (error) => void toast.error(wordsOf(error)) });
+        sent.mutate({ lines, tracking }, { onSuccess: close, onError: tellRefused });
       }}
     >
       {fields(order)}
@@ -114,8 +113,7 @@ function Refund({ order, close }: FormProps) {
           { lines, amount: read.value, restocked, reason },
           {
             onSuccess: close,
-            onError: (error) =>
-              setProblem(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error)),
+            onError: (error) => setProblem(refusalOf(error)),
           },
         );
       }}
@@ -158,7 +156,7 @@ function Cancel({ order, close }: FormProps) {
       className="flex flex-col gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        cancel.mutate(reason, { onSuccess: close, onError: (error) => void toast.error(wordsOf(error)) });
+        cancel.mutate(reason, { onSuccess: close, onError: tellRefused });
       }}
     >
       <p className="text-ink-2">
@@ -191,11 +189,7 @@ export function OrderActs({ order }: { order: OrderAnswer }) {
   return (
     <div className="flex flex-wrap gap-2">
       {!order.isPaid && !isOver && (
-        <Button
-          look="main"
-          disabled={paid.isPending}
-          onClick={() => paid.mutate(undefined, { onError: (error) => void toast.error(wordsOf(error)) })}
-        >
+        <Button look="main" disabled={paid.isPending} onClick={() => paid.mutate(undefined, { onError: tellRefused })}>
           It is paid
         </Button>
       )}

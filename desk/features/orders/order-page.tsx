@@ -13,6 +13,8 @@ import { useTitle } from '../../shared/ui/use-title';
 import { dayWords } from './day-words';
 import { OrderActs } from './order-acts';
 import { OrderTag } from './status-tag';
+import { tellRefused } from '../../data/tell-refused';
+import { emptied } from '../../shared/ui/emptied';
 
 function eventWords(event: OrderEvent, { body }: OrderAnswer): string {
   const money = (amount: number) => formatMoney(amount, body.currency);
@@ -54,7 +56,7 @@ function Note({ id }: { id: string }) {
       className="mt-2 flex items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        note.mutate(text, { onSuccess: () => setText('') });
+        note.mutate(text, { onSuccess: () => setText(emptied(text)), onError: tellRefused });
       }}
     >
       <div className="min-w-0 flex-1">

@@ -7,7 +7,7 @@ import { placeOrder } from '../../../server/orders/checkout';
 import { startShop } from '../../../server/testing/harness';
 import { emptyBasket, entryKey } from '../../../core/model/basket';
 import { draw } from '../../testing/desk';
-import { onServer } from '../../testing/real-fetch';
+import { holdAnswers, onServer } from '../../testing/real-fetch';
 import { OrdersPage } from './orders-page';
 
 const server = onServer(async () => {
@@ -94,6 +94,22 @@ test('an order is paid, sent in parcels and paid back in part; what cannot be is
   await userEvent.type(within(back).getByLabelText('Paid back'), '5.50');
   await userEvent.click(within(back).getByRole('button', { name: 'Pay it back' }));
   expect(await screen.findByText('€5.50 paid back')).toBeTruthy();
+});
+
+test('what is typed while a note is on its way stays in its field', async () => {
+  const { id } = order('Cleo');
+  const { OrderPage } = await import('./order-page');
+  draw(<OrderPage id={id} />);
+  const note = await screen.findByLabelText<HTMLInputElement>('A note for yourself');
+  await userEvent.type(note, 'Wants it wrapped');
+  const release = holdAnswers();
+  await userEvent.click(screen.getByRole('button', { name: 'Note it' }));
+  await userEvent.type(note, ' in blue');
+  release();
+  expect(await screen.findByText('Wants it wrapped')).toBeTruthy();
+  expect(note.value).toBe('Wants it wrapped in blue');
+  await userEvent.click(screen.getByRole('button', { name: 'Note it' }));
+  await waitFor(() => expect(note.value).toBe(''));
 });
 
 test('a way of delivery and a way to pay are changed, and what cannot be stays with its reason', async () => {

@@ -6,6 +6,8 @@ import { useCodes, useOfferWrites } from '../../data/offers';
 import { Button } from '../../shared/ui/button';
 import { TextField } from '../../shared/ui/field';
 import { saveFile } from '../../shared/ui/save-file';
+import { tellRefused } from '../../data/tell-refused';
+import { emptied } from '../../shared/ui/emptied';
 
 const shown = (code: string) => (isMadeCode(code) ? groupedCode(code) : code);
 
@@ -49,7 +51,7 @@ export function OfferCodes({ id, name }: { id: string; name: string }) {
           className="flex items-start gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void make({ code: own }, () => setOwn(''));
+            void make({ code: own }, () => setOwn(emptied(own)));
           }}
         >
           <div className="min-w-0 flex-1">
@@ -69,7 +71,7 @@ export function OfferCodes({ id, name }: { id: string; name: string }) {
           className="flex items-start gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void make({ count: Number(count) }, () => setCount(''));
+            void make({ count: Number(count) }, () => setCount(emptied(count)));
           }}
         >
           <div className="min-w-0 flex-1">
@@ -109,7 +111,7 @@ export function OfferCodes({ id, name }: { id: string; name: string }) {
                 <Button
                   look="bare"
                   aria-label={`Delete the code ${code}`}
-                  onClick={() => dropCodes.mutate({ id, codes: [code] })}
+                  onClick={() => dropCodes.mutate({ id, codes: [code] }, { onError: tellRefused })}
                 >
                   ×
                 </Button>

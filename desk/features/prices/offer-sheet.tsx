@@ -18,6 +18,7 @@ import { GoodsChip } from '../../shared/goods-chip';
 import { OfferCodes } from './offer-codes';
 import { OfferEffects } from './offer-effects';
 import { OfferPast } from './offer-past';
+import { tellRefused } from '../../data/tell-refused';
 
 const statuses: Record<OfferRow['status'], { look: 'petrol' | 'sky' | 'outline'; words: string }> = {
   running: { look: 'petrol', words: 'running' },
@@ -136,7 +137,10 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
             <Button
               look="bare"
               onClick={() =>
-                void add.mutateAsync({ name: `${draft.name}, copy`, like: offer.id }).then(({ id }) => copied(id))
+                add.mutate(
+                  { name: `${draft.name}, copy`, like: offer.id },
+                  { onSuccess: ({ id }) => copied(id), onError: tellRefused },
+                )
               }
             >
               Copy
@@ -148,7 +152,7 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
                   title: `Delete “${draft.name}”?`,
                   detail: `${row.codes > 0 ? `Its ${row.codes} codes go too. ` : ''}You can undo this.`,
                   doIt: 'Delete the offer',
-                  run: () => void remove.mutateAsync(offer.id).then(gone),
+                  run: () => remove.mutate(offer.id, { onSuccess: gone, onError: tellRefused }),
                 })
               }
             >

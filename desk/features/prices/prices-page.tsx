@@ -1,7 +1,5 @@
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
-import { wordsOf } from '../../data/api';
 import { useOffers, useOfferWrites } from '../../data/offers';
 import { useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
@@ -11,6 +9,7 @@ import { OfferSheet } from './offer-sheet';
 import { TaxPage } from './tax-page';
 import { Timeline } from './timeline';
 import { WhyThisPrice, type Asked } from './why-this-price';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Offers along time, one of them as a sentence with what it does, and how any price comes about. */
 export function PricesPage() {
@@ -38,7 +37,7 @@ export function PricesPage() {
     void add
       .mutateAsync({ name: 'New offer' })
       .then((made) => open(made.id))
-      .catch((failure: unknown) => toast.error(wordsOf(failure)));
+      .catch(tellRefused);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-wrap items-center gap-2 px-4 py-2">
@@ -72,10 +71,7 @@ export function PricesPage() {
               current={row?.offer.id}
               open={open}
               move={(offerId, span) =>
-                change.mutate(
-                  { id: offerId, fields: span, was: daysOf(offerId) },
-                  { onError: (failure) => void toast.error(wordsOf(failure)) },
-                )
+                change.mutate({ id: offerId, fields: span, was: daysOf(offerId) }, { onError: tellRefused })
               }
             />
           )}

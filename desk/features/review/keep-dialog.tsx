@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { CallError, wordsOf } from '../../data/api';
 import { useEditionWrites, type KeepRule } from '../../data/review';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { OneOf } from '../../shared/ui/one-of';
+import { refusalOf } from '../../data/tell-refused';
 
 /** Which old editions are kept, in words. */
 export const keepWords = (keep: KeepRule | null): string =>
@@ -17,7 +17,7 @@ export function KeepDialog({ keep, close }: { keep: KeepRule | null; close: () =
   const [days, setDays] = useState(String(keep?.days ?? 90));
   const [then, setThen] = useState<string>(keep?.then ?? 'all');
   const { error } = keepEditions;
-  const problem = error instanceof CallError ? (error.errors[0]?.message ?? wordsOf(error)) : error && wordsOf(error);
+  const problem = error && refusalOf(error);
   return (
     <Dialog title="Old editions" isOpen close={close}>
       <form

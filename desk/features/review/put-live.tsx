@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { CallError, wordsOf } from '../../data/api';
 import { useEditionWrites, type Review } from '../../data/review';
 import { useStatus } from '../../data/session';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { MomentField } from '../../shared/ui/moment-field';
+import { refusalOf } from '../../data/tell-refused';
+import { emptied } from '../../shared/ui/emptied';
 
 const changesOf = (count: number) => `${count} ${count === 1 ? 'change' : 'changes'}`;
 
@@ -30,10 +31,7 @@ function PlanDialog({
   const { timeZone = 'UTC' } = useStatus().data ?? {};
   const { plan } = useEditionWrites();
   const [at, setAt] = useState<string | null>(tomorrow);
-  const problem =
-    plan.error instanceof CallError
-      ? (plan.error.problem.errors?.[0]?.message ?? wordsOf(plan.error))
-      : plan.error && wordsOf(plan.error);
+  const problem = plan.error && refusalOf(plan.error);
   return (
     <Dialog title="Put live later" isOpen close={close}>
       <form
@@ -88,8 +86,8 @@ export function PutLive({ review }: { review: Review }) {
       { label, note },
       {
         onSuccess: (edition) => {
-          setLabel('');
-          setNote('');
+          setLabel(emptied(label));
+          setNote(emptied(note));
           toast(`Edition ${edition.number} is live`);
         },
       },

@@ -1,12 +1,11 @@
 import { Check } from 'lucide-react';
-import { toast } from 'sonner';
 import { Link, useOutletContext } from 'react-router';
 import type { SetUpKey } from '../../../core/loose-ends/set-up-steps';
-import { wordsOf } from '../../data/api';
 import { isSetUp, useSetUp, useSetUpWrites, type SetUpList } from '../../data/set-up';
 import { Button } from '../../shared/ui/button';
 import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
+import { tellRefused } from '../../data/tell-refused';
 
 /** Where each step is done. */
 const places: Readonly<Record<SetUpKey, string>> = {
@@ -42,8 +41,7 @@ interface LineProps {
 function StepLine({ step, number, isNext, to }: LineProps) {
   const { skip } = useSetUpWrites();
   const { key, title, why, canSkip, state } = step;
-  const leave = (isSkipped: boolean) =>
-    skip.mutate({ step: key, isSkipped }, { onError: (error) => toast.error(wordsOf(error)) });
+  const leave = (isSkipped: boolean) => skip.mutate({ step: key, isSkipped }, { onError: tellRefused });
   return (
     <li className="flex items-start gap-3 border-b border-hair py-3 last:border-0">
       {state === 'done' ? (
@@ -97,10 +95,7 @@ function Examples({ count }: { count: number }) {
             ? `${count === 1 ? 'One example product is' : `${count} example products are`} in the shop. Remove ${count === 1 ? 'it' : 'them'} before you open.`
             : 'A few kites with pictures, to try pages and looks on. They go again in one step.'}
         </p>
-        <Button
-          disabled={isPending}
-          onClick={() => mutate(undefined, { onError: (error) => toast.error(wordsOf(error)) })}
-        >
+        <Button disabled={isPending} onClick={() => mutate(undefined, { onError: tellRefused })}>
           {count > 0 ? 'Remove them' : 'Load examples'}
         </Button>
       </div>

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { supplySchema, type Supplier } from '../../../core/model/supplier';
 import { plainAmount } from '../../../core/shared/money';
-import { CallError, wordsOf } from '../../data/api';
 import { useSupplierWrites, type SupplyAnswer } from '../../data/suppliers';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { readAmount } from '../../shared/ui/readings';
+import { refusalOf } from '../../data/tell-refused';
 
 interface Line {
   from: string;
@@ -49,10 +49,7 @@ export function Costs({ supplier, supply, currency, close }: Props) {
       { onSuccess: close },
     );
   };
-  const refused =
-    setSupply.error instanceof CallError
-      ? (setSupply.error.errors[0]?.message ?? wordsOf(setSupply.error))
-      : setSupply.error && wordsOf(setSupply.error);
+  const refused = setSupply.error && refusalOf(setSupply.error);
   return (
     <Dialog title={`Costs of ${name} at ${supplier.name}`} isOpen close={close}>
       <form

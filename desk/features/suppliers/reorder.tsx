@@ -2,9 +2,7 @@ import clsx from 'clsx';
 import { useEffect, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import type { Supplier } from '../../../core/model/supplier';
-import { wordsOf } from '../../data/api';
 import { useReorder, useSupplierWrites, type ReorderLine } from '../../data/suppliers';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
@@ -12,6 +10,7 @@ import { Pressed } from '../../shared/ui/pressed';
 import { saveFile } from '../../shared/ui/save-file';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
+import { tellRefused } from '../../data/tell-refused';
 
 const COVER = [14, 30, 60, 90];
 /** So many lines are drawn at first, what is due before the others; more at a click. */
@@ -113,7 +112,7 @@ export function Reorder({ supplier, money }: { supplier: Supplier; money: (minor
       { id: supplier.id, lines: ordered.map(({ line, pieces }) => ({ variantId: line.variantId, pieces })) },
       {
         onSuccess: ({ name, csv }) => saveFile(name, 'text/csv;charset=utf-8', csv),
-        onError: (failure) => void toast.error(wordsOf(failure)),
+        onError: tellRefused,
       },
     );
   return (

@@ -1,9 +1,7 @@
 import { useCallback } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
 import { supplierSchema, type Supplier } from '../../../core/model/supplier';
 import { formatMoney, plainAmount } from '../../../core/shared/money';
-import { wordsOf } from '../../data/api';
 import { useTakeBack } from '../../data/session';
 import { saveSupplier, useSupplier, useSupplierWrites } from '../../data/suppliers';
 import { useAutosave, useField, useText } from '../../shared/autosave/use-autosave';
@@ -18,6 +16,7 @@ import { SaveStateWords } from '../../shared/ui/save-state';
 import { Failed, Loading } from '../../shared/ui/states';
 import { Reorder } from './reorder';
 import { Supplies } from './supplies';
+import { tellRefused } from '../../data/tell-refused';
 
 const parts = [
   { part: 'details', words: 'Details' },
@@ -94,14 +93,13 @@ export function SupplierSheet({ id, makers, goodsCount, gone }: Props) {
   if (!data) return <Loading rows={6} />;
   const { supplier, currency, goods } = data;
   const shown = parts.find(({ part }) => part === params.get('part'))?.part ?? 'details';
-  const failed = (failure: unknown) => void toast.error(wordsOf(failure));
   const drop = () =>
     remove.mutate(id, {
       onSuccess: () => {
         takeBack.offer(`“${supplier.name}” is deleted`);
         gone();
       },
-      onError: failed,
+      onError: tellRefused,
     });
   const askFirst = () =>
     ask({
@@ -119,7 +117,7 @@ export function SupplierSheet({ id, makers, goodsCount, gone }: Props) {
         <NameField
           aria-label="Name of the supplier"
           value={supplier.name}
-          keep={(name) => rename.mutate({ id, name, was: supplier.name }, { onError: failed })}
+          keep={(name) => rename.mutate({ id, name, was: supplier.name }, { onError: tellRefused })}
           className="min-w-0 flex-1 rounded-lg border border-transparent bg-transparent px-1 font-display text-xl font-bold hover:border-line"
         />
         <div role="tablist" aria-label="Parts" className="flex flex-wrap gap-1">

@@ -1,8 +1,6 @@
 import clsx from 'clsx';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
-import { CallError, wordsOf } from '../../data/api';
 import { useProposalCount, useSuppliers, useSupplierWrites, type SuppliersAnswer } from '../../data/suppliers';
 import { Button } from '../../shared/ui/button';
 import { TextField } from '../../shared/ui/field';
@@ -10,6 +8,8 @@ import { Empty, Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { useShopWindow } from '../../shared/window-state';
 import { SupplierSheet } from './supplier-sheet';
+import { refusalOf, tellRefused } from '../../data/tell-refused';
+import { emptied } from '../../shared/ui/emptied';
 
 const goodsWords = (goods: number) =>
   goods === 0 ? 'no goods yet' : `${goods} ${goods === 1 ? 'product' : 'products'}`;
@@ -35,7 +35,7 @@ function OnlyNamed({ named, open }: { named: SuppliersAnswer['onlyNamed']; open:
               onClick={() =>
                 add.mutate(name, {
                   onSuccess: ({ id }) => open(id),
-                  onError: (error) => void toast.error(wordsOf(error)),
+                  onError: tellRefused,
                 })
               }
             >
@@ -51,7 +51,7 @@ function OnlyNamed({ named, open }: { named: SuppliersAnswer['onlyNamed']; open:
 function NewSupplier({ open }: { open: (id: string) => void }) {
   const { add } = useSupplierWrites();
   const [name, setName] = useState('');
-  const problem = add.error instanceof CallError ? (add.error.errors[0]?.message ?? wordsOf(add.error)) : undefined;
+  const problem = add.error ? refusalOf(add.error) : undefined;
   return (
     <form
       className="mt-3 flex items-start gap-2"
@@ -60,7 +60,7 @@ function NewSupplier({ open }: { open: (id: string) => void }) {
         if (add.isPending) return;
         add.mutate(name, {
           onSuccess: ({ id }) => {
-            setName('');
+            setName(emptied(name));
             open(id);
           },
         });

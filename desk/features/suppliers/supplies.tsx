@@ -5,7 +5,6 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { CostFrom, Supplier } from '../../../core/model/supplier';
 import { formatMoney } from '../../../core/shared/money';
-import { wordsOf } from '../../data/api';
 import { useSupplierWrites, type SupplyAnswer } from '../../data/suppliers';
 import { AddProduct } from '../../shared/pickers/add-product';
 import { useTray } from '../../shared/tray-store';
@@ -15,11 +14,10 @@ import { Pressed } from '../../shared/ui/pressed';
 import { Empty } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 import { Costs } from './costs';
+import { tellRefused } from '../../data/tell-refused';
 
 /** So many are drawn at first; more at a click. */
 const DRAWN = 200;
-
-const failed = (error: unknown) => void toast.error(wordsOf(error));
 
 /** Puts goods here: those in the tray, or one by one. */
 function AddGoods({ supplier, taken }: { supplier: Supplier; taken: readonly string[] }) {
@@ -32,7 +30,7 @@ function AddGoods({ supplier, taken }: { supplier: Supplier; taken: readonly str
       {
         onSuccess: ({ count }) =>
           void toast(count === 0 ? 'They were here already' : `${count} ${count === 1 ? 'product' : 'products'} added`),
-        onError: failed,
+        onError: tellRefused,
       },
     );
   const fresh = ids.filter((id) => !taken.includes(id));
@@ -131,7 +129,7 @@ export function Supplies({
                         keep={(number) =>
                           setSupply.mutate(
                             { id: supplier.id, variant: supply.variantId, number, costs: supply.costs },
-                            { onError: failed },
+                            { onError: tellRefused },
                           )
                         }
                         className="w-28 rounded-md border border-transparent bg-transparent px-1.5 py-1 hover:border-line"
@@ -155,7 +153,7 @@ export function Supplies({
                           look="bare"
                           aria-label={`Not from here: ${name}`}
                           onClick={() =>
-                            dropSupply.mutate({ id: supplier.id, variant: supply.variantId }, { onError: failed })
+                            dropSupply.mutate({ id: supplier.id, variant: supply.variantId }, { onError: tellRefused })
                           }
                         >
                           Not from here

@@ -15,6 +15,7 @@ import { Failed, Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 import { useTitle } from '../../shared/ui/use-title';
 import { useShopWindow } from '../../shared/window-state';
+import { tellRefused } from '../../data/tell-refused';
 
 const DaysChart = lazy(() => import('./days-chart'));
 
@@ -103,7 +104,11 @@ function Changed({ changed }: { changed: Today['changed'] }) {
       <div className="mb-1.5 flex items-baseline gap-2">
         <h2 className="flex-1 font-display text-[15px] font-bold">Since you looked last</h2>
         {changed.length > 0 && (
-          <Button look="bare" className="!px-1 !py-0 text-xs" onClick={() => looked.mutate()}>
+          <Button
+            look="bare"
+            className="!px-1 !py-0 text-xs"
+            onClick={() => looked.mutate(undefined, { onError: tellRefused })}
+          >
             I have seen it
           </Button>
         )}

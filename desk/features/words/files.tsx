@@ -1,12 +1,12 @@
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { CallError, wordsOf } from '../../data/api';
 import { fileAddress, useLanguageWrites, type BroughtText } from '../../data/languages';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
 import { Dialog } from '../../shared/ui/dialog';
 import { OneOf } from '../../shared/ui/one-of';
 import { openStates } from './states';
+import { tellRefused } from '../../data/tell-refused';
 
 interface Brought {
   token: string;
@@ -120,8 +120,7 @@ export function Files({ locale, name }: { locale: string; name: string }) {
           setOpen(false);
           setBrought({ token, texts, file: file.name });
         },
-        onError: (error) =>
-          void toast.error(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error)),
+        onError: tellRefused,
       },
     );
   };
@@ -182,7 +181,7 @@ export function Files({ locale, name }: { locale: string; name: string }) {
                   setBrought(null);
                   toast(`Took ${count(kept)} texts. One undo takes them back.`);
                 },
-                onError: (error) => void toast.error(wordsOf(error)),
+                onError: tellRefused,
               },
             )
           }

@@ -2,19 +2,16 @@ import { ArrowRight, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { Link } from '../../../core/model/target';
-import { CallError, wordsOf } from '../../data/api';
 import { useForwards, useForwardWrites, useMissed, type BroughtForward } from '../../data/searched';
 import { LinkField } from '../../shared/pickers/link-field';
 import { Button } from '../../shared/ui/button';
 import { count } from '../../shared/ui/count';
 import { Dialog } from '../../shared/ui/dialog';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
+import { refusalOf, tellRefused } from '../../data/tell-refused';
 
 const PAGE = 100;
 const byWords = { hand: 'by hand', import: 'by import', renamed: 'renamed' } as const;
-const messageOf = (error: Error) =>
-  error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error);
-const fail = (error: Error) => void toast.error(messageOf(error));
 
 /** A new forward, or one for a path that was missed. */
 function NewForward({ from, close }: { from: string; close: () => void }) {
@@ -30,7 +27,7 @@ function NewForward({ from, close }: { from: string; close: () => void }) {
           event.preventDefault();
           set.mutate(
             { path, to: isGone ? null : to },
-            { onSuccess: close, onError: (problem) => setError(messageOf(problem)) },
+            { onSuccess: close, onError: (problem) => setError(refusalOf(problem)) },
           );
         }}
       >
@@ -111,7 +108,7 @@ function Brought({ forwards, close }: { forwards: readonly BroughtForward[]; clo
                   close();
                   toast(`Took ${count(taken)} forwards. One undo takes them back.`);
                 },
-                onError: fail,
+                onError: tellRefused,
               },
             )
           }
@@ -138,17 +135,17 @@ function Missed({ forward }: { forward: (path: string) => void }) {
             <span className="min-w-0 flex-1 break-all">{path}</span>
             <span className="text-xs tabular-nums text-ink-2">{count(times)} times</span>
             {nearest && (
-              <Button onClick={() => set.mutate({ path, to: nearest.to }, { onError: fail })}>
+              <Button onClick={() => set.mutate({ path, to: nearest.to }, { onError: tellRefused })}>
                 Forward to {nearest.label}
               </Button>
             )}
             <Button look="bare" onClick={() => forward(path)}>
               Forward elsewhere
             </Button>
-            <Button look="bare" onClick={() => set.mutate({ path, to: null }, { onError: fail })}>
+            <Button look="bare" onClick={() => set.mutate({ path, to: null }, { onError: tellRefused })}>
               Gone for good
             </Button>
-            <Button look="bare" onClick={() => forget.mutate(path, { onError: fail })}>
+            <Button look="bare" onClick={() => forget.mutate(path, { onError: tellRefused })}>
               Leave it
             </Button>
           </li>
@@ -199,7 +196,7 @@ export function Forwards() {
                 void file
                   .text()
                   .then((text) =>
-                    bring.mutate(text, { onSuccess: ({ forwards }) => setBrought(forwards), onError: fail }),
+                    bring.mutate(text, { onSuccess: ({ forwards }) => setBrought(forwards), onError: tellRefused }),
                   );
             }}
           />
@@ -242,7 +239,7 @@ export function Forwards() {
                     <Button
                       look="bare"
                       aria-label={`Delete the forward of ${path}`}
-                      onClick={() => drop.mutate(path, { onError: fail })}
+                      onClick={() => drop.mutate(path, { onError: tellRefused })}
                     >
                       <Trash2 size={14} aria-hidden="true" />
                     </Button>

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { wordedKinds, type WordedKind } from '../../../core/model/wording';
-import { CallError, wordsOf } from '../../data/api';
 import { useLanguages, useLanguageWrites, type LanguageRow, type StateCounts } from '../../data/languages';
 import { Button } from '../../shared/ui/button';
 import { useConfirm } from '../../shared/ui/confirm';
@@ -13,6 +12,8 @@ import { Tick } from '../../shared/ui/tick';
 import { Files } from './files';
 import { kindNames } from './kind-names';
 import { allOf, openOf, openStates, openWords, shareDone, stateLooks, sumOf } from './states';
+import { refusalOf, tellRefused } from '../../data/tell-refused';
+import { emptied } from '../../shared/ui/emptied';
 
 /** Languages that many shops speak; any other can be typed. */
 const common = ['de', 'fr', 'nl', 'es', 'it', 'da', 'sv', 'pl', 'pt', 'cs', 'en'];
@@ -60,7 +61,6 @@ function Head({ language }: { language: LanguageRow }) {
   // What was just ticked is seen before the server has answered.
   const { locale, name, isOn, untranslated } = { ...language, ...(change.isPending && change.variables) };
   const sum = sumOf(Object.values(language.counts));
-  const fail = (error: Error) => void toast.error(wordsOf(error));
   return (
     <th scope="col" className="min-w-56 px-3 py-2 text-left align-top font-normal">
       {dialog}
@@ -79,7 +79,7 @@ function Head({ language }: { language: LanguageRow }) {
             {
               onSuccess: () =>
                 void toast(on ? `${name} is on the shop with the next edition` : `${name} goes with the next edition`),
-              onError: fail,
+              onError: tellRefused,
             },
           )
         }
@@ -87,7 +87,7 @@ function Head({ language }: { language: LanguageRow }) {
       <Tick
         label="Hide what is not translated"
         checked={untranslated === 'hide'}
-        change={(hide) => change.mutate({ locale, untranslated: hide ? 'hide' : 'show' }, { onError: fail })}
+        change={(hide) => change.mutate({ locale, untranslated: hide ? 'hide' : 'show' }, { onError: tellRefused })}
       />
       <span className="mt-1 flex flex-wrap gap-1">
         <Button
@@ -100,7 +100,7 @@ function Head({ language }: { language: LanguageRow }) {
               {
                 onSuccess: ({ drafted }) =>
                   void toast(`Drafted ${count(drafted)} texts (simulated). Look at each before it is done.`),
-                onError: fail,
+                onError: tellRefused,
               },
             )
           }
@@ -108,7 +108,7 @@ function Head({ language }: { language: LanguageRow }) {
           Draft for me (simulated)
         </Button>
         {sum.draft > 0 && (
-          <Button look="bare" onClick={() => dropDrafts.mutate(locale, { onError: fail })}>
+          <Button look="bare" onClick={() => dropDrafts.mutate(locale, { onError: tellRefused })}>
             Drop {count(sum.draft)} drafts
           </Button>
         )}
@@ -120,7 +120,7 @@ function Head({ language }: { language: LanguageRow }) {
               title: `Take ${name} away?`,
               detail: `${count(sum.done + sum.changed + sum.draft)} translated texts go with it. Undo brings all of it back.`,
               doIt: `Take ${name} away`,
-              run: () => remove.mutate(locale, { onError: fail }),
+              run: () => remove.mutate(locale, { onError: tellRefused }),
             })
           }
         >
@@ -135,14 +135,13 @@ function AddLanguage({ has }: { has: readonly string[] }) {
   const [typed, setTyped] = useState('');
   const [error, setError] = useState('');
   const { add } = useLanguageWrites();
-  const put = (locale: string) =>
+  const put = (locale: string, sent = '') =>
     add.mutate(locale, {
       onSuccess: () => {
-        setTyped('');
+        setTyped(emptied(sent));
         setError('');
       },
-      onError: (problem) =>
-        setError(problem instanceof CallError && problem.errors[0] ? problem.errors[0].message : wordsOf(problem)),
+      onError: (problem) => setError(refusalOf(problem)),
     });
   return (
     <section aria-label="Add a language" className="sheet mt-4 max-w-3xl p-4">
@@ -159,7 +158,7 @@ function AddLanguage({ has }: { has: readonly string[] }) {
           className="flex items-center gap-1.5"
           onSubmit={(event) => {
             event.preventDefault();
-            if (typed.trim()) put(typed.trim());
+            if (typed.trim()) put(typed.trim(), typed);
           }}
         >
           <input

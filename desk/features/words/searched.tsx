@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link as To, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { languageName } from '../../../core/model/languages';
-import { CallError, wordsOf } from '../../data/api';
 import { useCreateProduct } from '../../data/goods';
 import { useCollectionWrites } from '../../data/groups';
 import { useSearched, useSearchedWrites, type SearchedRow } from '../../data/searched';
@@ -12,9 +11,8 @@ import { count } from '../../shared/ui/count';
 import { Dialog } from '../../shared/ui/dialog';
 import { OneOf } from '../../shared/ui/one-of';
 import { Empty, Failed, Loading } from '../../shared/ui/states';
+import { tellRefused } from '../../data/tell-refused';
 
-const fail = (error: unknown) =>
-  void toast.error(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error));
 const asTitle = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What can be done about a search, each at one click. */
@@ -33,7 +31,7 @@ function Mends({ row }: { row: SearchedRow }) {
         Means the same as
       </Button>
       {row.leads ? (
-        <Button look="bare" onClick={() => lead.mutate({ locale, words, to: null }, { onError: fail })}>
+        <Button look="bare" onClick={() => lead.mutate({ locale, words, to: null }, { onError: tellRefused })}>
           Search it again
         </Button>
       ) : (
@@ -52,7 +50,7 @@ function Mends({ row }: { row: SearchedRow }) {
               source: 'rule',
               rule: { match: 'all', of: [{ field: 'title', is: 'contains', value: words }] },
             },
-            { onSuccess: ({ id }) => void navigate(`/groups/${id}`), onError: fail },
+            { onSuccess: ({ id }) => void navigate(`/groups/${id}`), onError: tellRefused },
           )
         }
       >
@@ -69,7 +67,7 @@ function Mends({ row }: { row: SearchedRow }) {
               {
                 onSuccess: ({ product }) =>
                   void toast(<To to={`/goods/${product.id}`}>Made a draft of “{product.title}”. Open it</To>),
-                onError: fail,
+                onError: tellRefused,
               },
             )
           }
@@ -81,7 +79,7 @@ function Mends({ row }: { row: SearchedRow }) {
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            same.mutate({ locale, words, as }, { onSuccess: close, onError: fail });
+            same.mutate({ locale, words, as }, { onSuccess: close, onError: tellRefused });
           }}
         >
           <input
@@ -105,7 +103,7 @@ function Mends({ row }: { row: SearchedRow }) {
         <LinkField
           label="Leads to"
           link={null}
-          change={(to) => to && lead.mutate({ locale, words, to }, { onSuccess: close, onError: fail })}
+          change={(to) => to && lead.mutate({ locale, words, to }, { onSuccess: close, onError: tellRefused })}
         />
       </Dialog>
     </span>

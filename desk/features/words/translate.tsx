@@ -3,7 +3,6 @@ import { useCallback } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { wordedKinds, type WordedKind } from '../../../core/model/wording';
-import { wordsOf } from '../../data/api';
 import { nextText, useLanguages, useTexts, type TextPlace, type TextState } from '../../data/languages';
 import { useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
@@ -18,6 +17,7 @@ import { openStates, openWords, shareDone, sumOf } from './states';
 import { TextRow } from './text-row';
 import { Things } from './things';
 import { useTranslationSave } from './translation-save';
+import { tellRefused } from '../../data/tell-refused';
 
 const asKind = (typed: string | null): WordedKind | undefined => wordedKinds.find((kind) => kind === typed);
 
@@ -52,7 +52,7 @@ function Texts({
           if (next) go(next);
           else toast('Nothing is left to do here.');
         })
-        .catch((problem: unknown) => void toast.error(wordsOf(problem)));
+        .catch(tellRefused);
     },
     [locale, kind, id, params, go],
   );
@@ -121,7 +121,7 @@ export function Translate({ locale }: { locale: string }) {
   const start = () =>
     void nextText(locale, {}, openStates, of)
       .then((next) => next && go(next))
-      .catch((problem: unknown) => void toast.error(wordsOf(problem)));
+      .catch(tellRefused);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-2">

@@ -6,7 +6,6 @@ import { startShop } from '../../../server/testing/harness';
 import { noteMissed, noteSearched } from '../../../server/store/shopper-counts';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
-import { pixelWidth, shownText, SHOWN_PIXELS } from './engines/pixel-width';
 import { WordsPage } from './words-page';
 
 const server = onServer(() => startShop({ Harrier: 2_000, 'Heron delta': 1_000 }));
@@ -135,12 +134,3 @@ test('what does not go together is mended at one click', async () => {
   await waitFor(() => expect(server().catalog.working.shop.categories.get(id)!.noindex).toBe(false));
   await waitFor(() => expect(screen.queryByText('Kept away, yet in a menu')).toBeNull());
 }, 40_000);
-
-test('a text is cut where there is no room for it', () => {
-  expect(shownText('Kites', 'title')).toBe('Kites');
-  const long = 'A kite for every wind that blows over the harbour, the meadow, the beach and the car park';
-  expect(pixelWidth(long, 'title')).toBeGreaterThan(SHOWN_PIXELS.title);
-  const shown = shownText(long, 'title');
-  expect(shown.endsWith('…')).toBe(true);
-  expect(pixelWidth(shown, 'title')).toBeLessThanOrEqual(SHOWN_PIXELS.title);
-});

@@ -1,10 +1,10 @@
 import { formatDistanceToNow } from 'date-fns';
 import { toast } from 'sonner';
-import { wordsOf } from '../../data/api';
 import { usePlaces, usePlaceWrites } from '../../data/people';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Failed, Loading } from '../ui/states';
+import { tellRefused } from '../../data/tell-refused';
 
 const ago = (moment: string) => `${formatDistanceToNow(new Date(moment))} ago`;
 
@@ -12,7 +12,6 @@ const ago = (moment: string) => `${formatDistanceToNow(new Date(moment))} ago`;
 export function YourPlaces({ close }: { close: () => void }) {
   const { data, error } = usePlaces();
   const { end, endOthers } = usePlaceWrites();
-  const failed = (failure: unknown) => void toast.error(wordsOf(failure));
   return (
     <Dialog title="Where you are signed in" isOpen close={close}>
       {error && !data && <Failed error={error} />}
@@ -30,7 +29,7 @@ export function YourPlaces({ close }: { close: () => void }) {
               <Button
                 look="bare"
                 aria-label={`Sign out of ${device}, used ${ago(used)}`}
-                onClick={() => end.mutate(id, { onError: failed })}
+                onClick={() => end.mutate(id, { onError: tellRefused })}
               >
                 Sign out there
               </Button>
@@ -44,7 +43,7 @@ export function YourPlaces({ close }: { close: () => void }) {
             onClick={() =>
               endOthers.mutate(undefined, {
                 onSuccess: () => void toast('Signed out everywhere else'),
-                onError: failed,
+                onError: tellRefused,
               })
             }
           >

@@ -1,10 +1,10 @@
 import { X } from 'lucide-react';
-import { useState } from 'react';
 import type { RuleField } from '../../../contract/rule-field';
 import { plainAmount } from '../../../core/shared/money';
 import type { Condition, Operator } from '../../../core/model/rule';
 import { Choose } from '../ui/choose';
 import { count } from '../ui/count';
+import { MeasureField } from '../ui/measure-field';
 import { readNumber } from './read-number';
 
 /** A number of the rule as it is typed: money in major units, days as a date. */
@@ -27,22 +27,17 @@ function NumberValue({
     : isDate
       ? new Date(value * 1000).toISOString().slice(0, 10)
       : String(value / parts);
-  const [typed, setTyped] = useState<string | null>(null);
   return (
-    <input
+    <MeasureField
+      key={is}
+      label={`Value of ${field.label}`}
+      hideLabel
       type={isDate ? 'date' : 'text'}
-      inputMode="decimal"
-      aria-label={`Value of ${field.label}`}
-      value={typed ?? shown}
-      size={6}
-      onChange={(event) => {
-        const text = event.target.value;
-        setTyped(text);
-        const read = readNumber(text, is === 'inLast' ? 'number' : field.type, parts);
-        if (read !== undefined) change(read);
-      }}
-      onBlur={() => setTyped(null)}
-      className="rounded-lg border border-line bg-sheet px-2 py-1"
+      selects={!isDate}
+      shown={shown}
+      read={(typed) => readNumber(typed, is === 'inLast' ? 'number' : field.type, parts)}
+      change={(next) => change(next as number)}
+      className={`!px-2 !py-1 ${isDate ? '!w-36' : '!w-20'}`}
     />
   );
 }

@@ -1,8 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { CallError, wordsOf } from '../../data/api';
+import { CallError } from '../../data/api';
 import { Button } from './button';
 import { Dialog } from './dialog';
+import { refusalOf } from '../../data/tell-refused';
 
 export interface Question {
   title: string;
@@ -49,7 +50,7 @@ export function useConfirmedWrite(): [
     write(confirmed).catch((error: unknown) => {
       if (error instanceof CallError && error.is('confirm'))
         ask({ title: error.message, detail: error.problem.detail, doIt, run: () => run(write, doIt, true) });
-      else toast.error(error instanceof CallError && error.errors[0] ? error.errors[0].message : wordsOf(error));
+      else toast.error(refusalOf(error));
     });
   };
   return [(write, doIt) => run(write, doIt), dialog];

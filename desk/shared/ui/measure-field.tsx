@@ -9,6 +9,7 @@ interface Props {
   unsaved?: boolean;
   hideLabel?: boolean;
   placeholder?: string;
+  type?: 'text' | 'date';
   className?: string;
   /** coming into it selects what is there, so that it is typed over */
   selects?: boolean;

@@ -1,11 +1,10 @@
 import clsx from 'clsx';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { RuleField } from '../../../../contract/rule-field';
 import { formatPriceRange } from '../../../../core/shared/money';
-import { call, wordsOf } from '../../../data/api';
+import { call } from '../../../data/api';
 import { dragsGoods } from '../../../shared/ui/goods-drag';
 import { FeaturedTag } from '../../../shared/ui/featured-tag';
 import { StatusTag } from '../../../shared/ui/swing-tag';
@@ -17,6 +16,7 @@ import { Marked } from './marked';
 import { PickBox } from './pick-box';
 import type { QuickField } from './quick-edit';
 import { WhyListed } from './why-listed';
+import { tellRefused } from '../../../data/tell-refused';
 
 const FULL_BAR = 60;
 
@@ -37,10 +37,7 @@ function Stock({ stock }: { stock: number | null }) {
 
 /** Featured is written at once: it is one click, and the next takes it back. */
 function Feature({ row }: { row: ListedRow }) {
-  const set = () =>
-    call(routes.goods.feature, { body: { ids: [row.id], featured: !row.featured } }).catch((error: unknown) =>
-      toast.error(wordsOf(error)),
-    );
+  const set = () => call(routes.goods.feature, { body: { ids: [row.id], featured: !row.featured } }).catch(tellRefused);
   return (
     <button
       type="button"

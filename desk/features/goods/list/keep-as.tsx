@@ -6,12 +6,13 @@ import { routes } from '../../../../contract';
 import { addNode } from '../../../../core/rules/narrow';
 import type { Rule } from '../../../../core/model/rule';
 import { asksWhereGoodsStand } from '../../../../core/rules/placed-fields';
-import { call, CallError, wordsOf } from '../../../data/api';
+import { call } from '../../../data/api';
 import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';
 import { TextField } from '../../../shared/ui/field';
 import { useViewWrites } from '../../../data/goods';
 import type { Narrowing } from './use-narrowing';
+import { refusalOf } from '../../../data/tell-refused';
 
 type Kind = 'view' | 'collection';
 
@@ -53,9 +54,7 @@ function Name({
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          keep().catch((problem: unknown) =>
-            setError(problem instanceof CallError ? (problem.errors[0]?.message ?? problem.message) : wordsOf(problem)),
-          );
+          keep().catch((problem: unknown) => setError(refusalOf(problem)));
         }}
       >
         <TextField

@@ -1,10 +1,10 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
-import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { Rule } from '../../../../core/model/rule';
-import { call, wordsOf } from '../../../data/api';
+import { call } from '../../../data/api';
 import { tray } from '../../../shared/tray-store';
 import { count } from '../../../shared/ui/count';
+import { tellRefused } from '../../../data/tell-refused';
 
 interface Props {
   asked: { text: string; rule: Rule };
@@ -18,7 +18,7 @@ export function PickAll({ asked, total, sentence }: Props) {
   const freeze = () =>
     call(routes.goods.matching, { body: asked })
       .then(({ ids }) => tray.add(ids))
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+      .catch(tellRefused);
   const words = [asked.text && `found by “${asked.text}”`, sentence.replace('every product where ', '')];
   const item = 'block w-full rounded-md px-2.5 py-1.5 text-left data-focus:bg-marigold-soft';
   return (

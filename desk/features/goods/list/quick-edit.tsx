@@ -1,6 +1,5 @@
 import { Dialog, DialogPanel } from '@headlessui/react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/product';
 import { parseMoney, plainAmount } from '../../../../core/shared/money';
@@ -8,10 +7,11 @@ import { shopLocale } from '../../../data/shop-locale';
 import { type Variant } from '../../../../core/model/product';
 import { statuses, type Status } from '../../../../core/model/product-values';
 import { variantName } from '../../../../core/products/variants';
-import { call, CallError, wordsOf } from '../../../data/api';
+import { call, CallError } from '../../../data/api';
 import { Button } from '../../../shared/ui/button';
 import { Loading } from '../../../shared/ui/states';
 import { useKeepProduct, useProduct } from '../../../data/goods';
+import { tellRefused } from '../../../data/tell-refused';
 
 export type QuickField = 'title' | 'price' | 'stock' | 'status';
 
@@ -182,7 +182,7 @@ export function QuickEdit({ id, field, at, currency, close }: Props) {
         keepProduct(answer);
         close();
       })
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+      .catch(tellRefused);
   };
   const setStatus = (status: Status) =>
     save(() => call(routes.goods.update, { params: { id }, body: { seen: data!.revision, fields: { status } } }));

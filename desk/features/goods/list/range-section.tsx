@@ -3,6 +3,8 @@ import { useState, type PointerEvent } from 'react';
 import type { GoodsSection } from '../../../../contract/goods';
 import { plainAmount } from '../../../../core/shared/money';
 import { readNumber } from '../../../shared/rules/read-number';
+import { TextField } from '../../../shared/ui/field';
+import type { Reading } from '../../../shared/ui/readings';
 
 type Range = Exclude<GoodsSection, { type: 'choice' }>;
 interface Span {
@@ -29,7 +31,6 @@ function End({
   value: number;
   change: (value: number | undefined) => void;
 }) {
-  const [typed, setTyped] = useState<string>();
   const isDate = section.type === 'date';
   const shown = !Number.isFinite(value)
     ? ''
@@ -38,23 +39,33 @@ function End({
       : section.type === 'money'
         ? plainAmount(value)
         : String(value / (section.unit?.parts ?? 1));
+  const [typed, setTyped] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  // The list follows once a number is whole, not with each of its digits.
   const keep = () => {
     if (typed === undefined) return;
-    const read = typed.trim() === '' ? undefined : readNumber(typed, section.type, section.unit?.parts);
-    if (typed.trim() === '' || read !== undefined) change(read);
+    const read: Reading<number | undefined> =
+      typed.trim() === '' ? { value: undefined } : readNumber(typed, section.type, section.unit?.parts);
+    if ('problem' in read) return setProblem(read.problem);
+    change(read.value);
     setTyped(undefined);
   };
   return (
-    <input
+    <TextField
+      label={`${section.label} ${label}`}
+      hideLabel
+      placeholder={label}
       type={isDate ? 'date' : 'text'}
       inputMode="decimal"
-      aria-label={`${section.label} ${label}`}
-      placeholder={label}
       value={typed ?? shown}
-      onChange={(event) => setTyped(event.target.value)}
+      error={problem}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        setProblem(undefined);
+      }}
       onBlur={keep}
       onKeyDown={(event) => event.key === 'Enter' && keep()}
-      className="w-full min-w-0 rounded-md border border-line bg-sheet px-1.5 py-0.5 text-xs hover:border-ink-3"
+      className="!rounded-md !px-1.5 !py-0.5 !text-xs"
     />
   );
 }
@@ -117,7 +128,7 @@ export function RangeSection({ section, span, change }: Props) {
         <span>{words(bounds[0]!)}</span>
         <span>{words(bounds.at(-1)!)}+</span>
       </div>
-      <div className="flex items-center gap-1.5 text-ink-2">
+      <div className="flex items-start gap-1.5 text-ink-2">
         <End
           label="from"
           section={section}

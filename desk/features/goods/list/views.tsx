@@ -2,6 +2,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { Bookmark, X } from 'lucide-react';
 import { useViews, useViewWrites } from '../../../data/goods';
 import type { Narrowing } from './use-narrowing';
+import { tellRefused } from '../../../data/tell-refused';
 
 /** Views that were kept: a click shows their goods. */
 export function Views({ narrowing }: { narrowing: Narrowing }) {
@@ -37,7 +38,7 @@ export function Views({ narrowing }: { narrowing: Narrowing }) {
                 <button
                   type="button"
                   aria-label={`Delete the view ${view.name}`}
-                  onClick={() => remove.mutate(view.id)}
+                  onClick={() => remove.mutate(view.id, { onError: tellRefused })}
                   className="px-2 text-ink-2 hover:text-rose"
                 >
                   <X size={13} aria-hidden="true" />

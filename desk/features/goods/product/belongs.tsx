@@ -1,13 +1,10 @@
 import { X } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import { routes } from '../../../../contract';
 import { isSameName } from '../../../../core/shared/same-name';
 import { MAX_CATEGORY_DEPTH } from '../../../../core/groups/category-tree';
-import { call, wordsOf } from '../../../data/api';
 import { categoryChoices } from '../../../shared/pickers/category-choices';
-import { useCategoryWrites, useGroups } from '../../../data/groups';
+import { useCategoryWrites, useGroups, useNamedWrites } from '../../../data/groups';
 import { useSuppliers } from '../../../data/suppliers';
 import { useNotMet } from '../../../data/shopfront';
 import { useUnsaved } from '../../../shared/autosave/unsaved';
@@ -16,6 +13,7 @@ import { Button } from '../../../shared/ui/button';
 import { Choose } from '../../../shared/ui/choose';
 import { TextField } from '../../../shared/ui/field';
 import { Select } from '../../../shared/ui/select';
+import { useEvent } from '../../../shared/ui/use-event';
 import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 import { WhyCollections } from './why-collections';
@@ -103,13 +101,18 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
       ...(data?.brands ?? []),
     ].map((each) => [each.id, each.name]),
   );
-  const make = (route: typeof routes.groups.createTag, name: string, take: (id: string) => void) => {
-    call(route, { body: { name } })
-      .then(({ id }) => take(id))
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+  const { create: createTag } = useNamedWrites('tag');
+  const { create: createBrand } = useNamedWrites('brand');
+  // One that is made arrives later, and others may have been added meanwhile.
+  const addTag = useEvent((id: string) => save.change({ tagIds: [...tagIds, id] }));
+  const addCategory = useEvent((id: string) => save.change({ categoryIds: [...categoryIds, id] }));
+  const make = (create: typeof createTag, name: string, take: (id: string) => void) => {
+    create.mutateAsync(name).then(
+      ({ id }) => take(id),
+      // The write itself tells that it was refused.
+      () => undefined,
+    );
   };
-  const addTag = (id: string) => save.change({ tagIds: [...tagIds, id] });
-  const addCategory = (id: string) => save.change({ categoryIds: [...categoryIds, id] });
   const setBrand = (id: string | null) => save.change({ brandId: id });
   const [newCategory, setNewCategory] = useState<string | null>(null);
   const row = 'flex flex-wrap items-center gap-2';
@@ -172,7 +175,7 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
               .filter(({ id }) => !tagIds.includes(id))
               .map(({ id, name, count }) => ({ value: id, label: name, note: String(count) }))}
             choose={addTag}
-            make={(name) => make(routes.groups.createTag, name, addTag)}
+            make={(name) => make(createTag, name, addTag)}
             makeWords="New tag"
           />
         </div>
@@ -185,7 +188,7 @@ export function Belongs({ productId, save }: { productId: string; save: Autosave
               label="Choose a brand"
               choices={(data?.brands ?? []).map(({ id, name }) => ({ value: id, label: name }))}
               choose={setBrand}
-              make={(name) => make(routes.groups.createBrand, name, setBrand)}
+              make={(name) => make(createBrand, name, setBrand)}
               makeWords="New brand"
             />
           )}

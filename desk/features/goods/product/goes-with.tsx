@@ -3,13 +3,14 @@ import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/product';
 import { relationKinds, type Relation, type RelationKind } from '../../../../core/model/product-values';
 import { EMPTY_RULE } from '../../../../core/model/rule';
-import { call, wordsOf } from '../../../data/api';
+import { call } from '../../../data/api';
 import { RuleField } from '../../../shared/rules/rule-field';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { Select } from '../../../shared/ui/select';
 import { PickedProducts } from '../picked-products';
 import { useProductField } from './use-product-autosave';
 import { Part } from './part';
+import { tellRefused } from '../../../data/tell-refused';
 
 const kindWords: Record<RelationKind, { title: string; hint: string }> = {
   goesWith: { title: 'Goes with', hint: 'what one needs or likes beside it' },
@@ -36,7 +37,7 @@ function RelationRow({ kind, answer, save }: RowProps) {
   const bothWays = (id: string, title: string) => {
     call(routes.goods.relateBack, { params: { id: product.id }, body: { kind, to: id } })
       .then(() => toast(`${title} now leads back here.`))
-      .catch((failed: unknown) => toast.error(wordsOf(failed)));
+      .catch(tellRefused);
   };
   const choose = (how: Relation['how']) => {
     if (how === 'picked') change({ how, ids: [] });

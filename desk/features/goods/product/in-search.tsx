@@ -1,36 +1,14 @@
-import { useState } from 'react';
 import type { ProductAnswer } from '../../../../contract/product';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { TextArea, TextField } from '../../../shared/ui/field';
+import { pixelWidth, SHOWN_PIXELS } from '../../../shared/ui/pixel-width';
+import { ResultPreview } from '../../../shared/ui/result-preview';
 import { Tick } from '../../../shared/ui/tick';
 import { useProductField } from './use-product-autosave';
 import { Part } from './part';
 
-/** Widths that result pages commonly give a title and two lines of description, CSS pixels. */
-const TITLE_WIDTH = 580;
-const DESCRIPTION_WIDTH = 1_160;
-const TITLE_FONT = '20px Arial, "Liberation Sans", sans-serif';
-const DESCRIPTION_FONT = '14px Arial, "Liberation Sans", sans-serif';
-
-let context: CanvasRenderingContext2D | null | undefined;
-
-function widthOf(text: string, font: string): number {
-  context ??= document.createElement('canvas').getContext('2d');
-  if (!context) return text.length * 9;
-  context.font = font;
-  return context.measureText(text).width;
-}
-
-/** As much of a text as fits a width, with an ellipsis where it was cut. */
-function fitted(text: string, font: string, width: number): string {
-  if (widthOf(text, font) <= width) return text;
-  let length = text.length;
-  while (length > 0 && widthOf(`${text.slice(0, length)} …`, font) > width) length -= 1;
-  return `${text.slice(0, length).trimEnd()} …`;
-}
-
-function Room({ text, font, width }: { text: string; font: string; width: number }) {
-  const share = widthOf(text, font) / width;
+function Room({ text, as }: { text: string; as: keyof typeof SHOWN_PIXELS }) {
+  const share = pixelWidth(text, as) / SHOWN_PIXELS[as];
   return (
     <span className={share > 1 ? 'font-semibold text-rose-ink' : ''}>
       {share > 1 ? 'too wide: the end is cut off' : `${Math.round(share * 100)} % of the width`}
@@ -44,7 +22,6 @@ export function InSearch({ answer, save }: { answer: ProductAnswer; save: Autosa
   const description = useProductField(save, 'metaDescription');
   const slug = useProductField(save, 'slug');
   const noindex = useProductField(save, 'noindex');
-  const [usual] = useState(() => window.location.host);
   const shownTitle = title.value || meta.title;
   const shownDescription = description.value || meta.description;
   return (
@@ -61,7 +38,7 @@ export function InSearch({ answer, save }: { answer: ProductAnswer; save: Autosa
             hint={
               <>
                 {title.value === '' && 'made from the title · '}
-                <Room text={shownTitle} font={TITLE_FONT} width={TITLE_WIDTH} />
+                <Room text={shownTitle} as="title" />
               </>
             }
           />
@@ -76,7 +53,7 @@ export function InSearch({ answer, save }: { answer: ProductAnswer; save: Autosa
             hint={
               <>
                 {description.value === '' && 'made from the summary · '}
-                <Room text={shownDescription} font={DESCRIPTION_FONT} width={DESCRIPTION_WIDTH} />
+                <Room text={shownDescription} as="description" />
               </>
             }
           />
@@ -92,17 +69,13 @@ export function InSearch({ answer, save }: { answer: ProductAnswer; save: Autosa
         </div>
         <div>
           <span className="mb-1 block font-semibold">About as it will look</span>
-          <div
-            className={`rounded-lg border border-line p-4 ${noindex.value ? 'opacity-40' : ''}`}
-            style={{ fontFamily: 'Arial, "Liberation Sans", sans-serif' }}
-          >
-            <p className="truncate text-xs text-ink-2">
-              {usual}/p/{slug.value}
-            </p>
-            <p className="mt-1 text-[17px] leading-snug text-sky-ink">{fitted(shownTitle, TITLE_FONT, TITLE_WIDTH)}</p>
-            <p className="mt-1 text-[13px] leading-snug text-ink-2">
-              {fitted(shownDescription, DESCRIPTION_FONT, DESCRIPTION_WIDTH) || 'No description.'}
-            </p>
+          <div className={`rounded-lg border border-line p-4 ${noindex.value ? 'opacity-40' : ''}`}>
+            <ResultPreview
+              origin={window.location.origin}
+              url={`/p/${slug.value}`}
+              title={shownTitle}
+              description={shownDescription}
+            />
           </div>
           {noindex.value && <p className="mt-1 text-rose-ink">Search engines are told to leave this page out.</p>}
         </div>

@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { fold } from '../../../../core/shared/identity';
 import type { OptionList } from '../../../../core/model/option-list';
-import { wordsOf } from '../../../data/api';
 import { newId } from '../../../shared/new-id';
 import { Button } from '../../../shared/ui/button';
 import { OptionListEditor } from '../option-list-editor';
 import { useCreateOptionList, useOptionLists } from '../../../data/goods';
 import type { OptionDraft } from './option-drafts';
+import { tellRefused } from '../../../data/tell-refused';
 
 const isSame = (a: string, b: string) => fold(a).trim() === fold(b).trim();
 
@@ -34,7 +34,7 @@ export function OptionLists({ row, change }: { row: OptionDraft; change: (row: O
           change({ ...row, listId: id });
           toast(`“${row.name}” is a list now: other products can take its values.`);
         },
-        onError: (error) => toast.error(wordsOf(error)),
+        onError: tellRefused,
       },
     );
   return (

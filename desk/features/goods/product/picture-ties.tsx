@@ -1,8 +1,8 @@
-import { toast } from 'sonner';
 import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/product';
-import { call, wordsOf } from '../../../data/api';
+import { call } from '../../../data/api';
 import { useKeepProduct } from '../../../data/goods';
+import { tellRefused } from '../../../data/tell-refused';
 
 /** Which option values a picture shows: their variants then show it first. */
 export function PictureTies({ answer, pictureId }: { answer: ProductAnswer; pictureId: string }) {
@@ -18,7 +18,7 @@ export function PictureTies({ answer, pictureId }: { answer: ProductAnswer; pict
     const changes = variantsWith(valueId).map(({ id }) => ({ id, fields }));
     call(routes.goods.setVariants, { params: { id: product.id }, body: { seen: revision, changes } })
       .then(keep)
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+      .catch(tellRefused);
   };
   if (product.options.length === 0) return null;
   return (

@@ -6,7 +6,7 @@ import { routes } from '../../../../contract';
 import type { ProductAnswer } from '../../../../contract/product';
 import { momentWords } from '../../../../core/shared/moment';
 import { kindParts } from '../../../../core/products/kinds';
-import { call, CallError, wordsOf } from '../../../data/api';
+import { call, CallError } from '../../../data/api';
 import type { Typed } from '../../../../contract/shop-window';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { useDrawnDrafts } from '../../../shared/autosave/use-drawn-drafts';
@@ -42,6 +42,7 @@ import { VariantTable } from './variant-table';
 import { Where } from './where';
 import { When } from './when';
 import { Words } from './words';
+import { tellRefused } from '../../../data/tell-refused';
 
 const relatedCount = ({ relations }: ProductAnswer['product']) =>
   Object.values(relations).reduce((sum, relation) => sum + (relation.how === 'picked' ? relation.ids.length : 0), 0);
@@ -161,7 +162,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
         takeBack.offer(`Deleted “${product.title}”`);
         return navigate(asItWas('/goods'));
       })
-      .catch((error: unknown) => toast.error(wordsOf(error)));
+      .catch(tellRefused);
   };
   const kind = kindParts[product.kind];
   const specs = specCount(product, useSpecSheets().data?.sheets ?? []);
@@ -228,7 +229,7 @@ function Editor({ answer }: { answer: ProductAnswer }) {
               onClick={() =>
                 copy.mutate(product.id, {
                   onSuccess: (made) => void navigate(`/goods/${made.product.id}`, { state: { isCopy: true } }),
-                  onError: (error) => toast.error(wordsOf(error)),
+                  onError: tellRefused,
                 })
               }
             >

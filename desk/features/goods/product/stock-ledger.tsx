@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { formatDistanceToNow } from 'date-fns';
 import { useState } from 'react';
 import { routes } from '../../../../contract';
@@ -12,6 +12,7 @@ import { TextField } from '../../../shared/ui/field';
 import { Select } from '../../../shared/ui/select';
 import { Failed, Loading } from '../../../shared/ui/states';
 import { useKeepProduct } from '../../../data/goods';
+import { emptied } from '../../../shared/ui/emptied';
 
 const reasonWords: Record<StockReason, string> = {
   delivered: 'Delivered: how many more',
@@ -21,11 +22,13 @@ const reasonWords: Record<StockReason, string> = {
   other: 'Other: how many more (use a minus for fewer)',
 };
 
+const ledgerKey = (id: string) => ['product', id, 'stock'];
+
 const stockWords = (count: number | null) => (count === null ? 'not counted' : String(count));
 
 function Ledger({ answer: { product } }: { answer: ProductAnswer }) {
   const { data, error } = useQuery({
-    queryKey: ['product', product.id, 'stock'],
+    queryKey: ledgerKey(product.id),
     queryFn: () => call(routes.stock.ledger, { params: { id: product.id } }),
   });
   if (error && !data) return <Failed error={error} />;
@@ -51,36 +54,43 @@ function Ledger({ answer: { product } }: { answer: ProductAnswer }) {
   );
 }
 
+const entriesOf = (typed: Readonly<Record<string, string>>) =>
+  Object.entries(typed).filter(([, text]) => text.trim() !== '');
+
 /** Moves stock with a reason, and shows all that moved so far. */
 export function StockDialog({ answer, close }: { answer: ProductAnswer; close: () => void }) {
   const { product } = answer;
   const keep = useKeepProduct();
+  const client = useQueryClient();
   const [reason, setReason] = useState<StockReason>('delivered');
   const [note, setNote] = useState('');
   const [typed, setTyped] = useState<Record<string, string>>({});
-  const entries = Object.entries(typed).filter(([, text]) => text.trim() !== '');
+  const entries = entriesOf(typed);
   const move = useMutation({
-    mutationFn: () =>
+    mutationFn: (sent: { reason: StockReason; typed: typeof typed; note: string }) =>
       call(routes.stock.move, {
         params: { id: product.id },
         body: {
-          reason,
-          note,
-          moves: entries.map(([id, text]) => ({
+          reason: sent.reason,
+          note: sent.note,
+          moves: entriesOf(sent.typed).map(([id, text]) => ({
             id,
-            pieces: reason === 'damaged' ? -Math.abs(Number(text)) : Number(text),
+            pieces: sent.reason === 'damaged' ? -Math.abs(Number(text)) : Number(text),
           })),
         },
       }),
-    onSuccess: (saved) => {
+    onSuccess: (saved, sent) => {
       keep(saved);
-      setTyped({});
-      setNote('');
+      void client.invalidateQueries({ queryKey: ledgerKey(product.id) });
+      setTyped((now) =>
+        Object.fromEntries(Object.entries(now).map(([id, text]) => [id, emptied(sent.typed[id] ?? '')(text)])),
+      );
+      setNote(emptied(sent.note));
     },
   });
   const errors = move.error instanceof CallError ? move.error.errors : [];
   const errorOf = (id: string) => {
-    const at = entries.findIndex(([each]) => each === id);
+    const at = entriesOf(move.variables?.typed ?? {}).findIndex(([each]) => each === id);
     return errors.find(({ path }) => path[0] === 'moves' && path[1] === at)?.message;
   };
   return (
@@ -88,7 +98,7 @@ export function StockDialog({ answer, close }: { answer: ProductAnswer; close: (
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          if (entries.length > 0) move.mutate();
+          if (entries.length > 0) move.mutate({ reason, typed, note });
         }}
       >
         <div className="flex items-end gap-3">

@@ -4,7 +4,6 @@ import { toast } from 'sonner';
 import type { BuildingEvent } from '../../../../contract/shop-window';
 import { lookFields } from '../../../../core/model/sections/frame';
 import { sectionTypes, type SectionKind } from '../../../../core/model/sections/sections';
-import { wordsOf } from '../../../data/api';
 import {
   useShopfrontWrites,
   type PageDraft,
@@ -26,6 +25,7 @@ import { SectionPanel } from './section-panel';
 import { withWords } from './typed-words';
 import { useDrawnPage } from './use-drawn-page';
 import { usePageSections } from './use-page-sections';
+import { tellRefused } from '../../../data/tell-refused';
 
 type Page = PagesAnswer['pages'][number];
 
@@ -96,7 +96,7 @@ export function PageBuilder({ page, pages, ways, open }: Props) {
       { id: pageId, sections: [...other.sections, { ...copied, id: newId('s') }], was: { sections: other.sections } },
       {
         onSuccess: () => void toast.success(`Copied to “${other.title}”.`),
-        onError: (error) => void toast.error(wordsOf(error)),
+        onError: tellRefused,
       },
     );
   };

@@ -1,7 +1,5 @@
 import { Copy, Trash2 } from 'lucide-react';
-import { toast } from 'sonner';
 import { isPageOpen, type Page } from '../../../../core/model/page';
-import { wordsOf } from '../../../data/api';
 import { useSettings, useShopfrontWrites } from '../../../data/shopfront';
 import type { Autosave } from '../../../shared/autosave/autosave';
 import { useField, useText } from '../../../shared/autosave/use-autosave';
@@ -13,6 +11,7 @@ import { Tick } from '../../../shared/ui/tick';
 import { WhatBreaks } from '../../../shared/what-breaks';
 import { ChooseTarget } from '../../../shared/pickers/choose-target';
 import { TargetName } from '../../../shared/pickers/target-words';
+import { tellRefused } from '../../../data/tell-refused';
 
 interface Props {
   page: Page;
@@ -38,7 +37,6 @@ export function PagePanel({ page, ways, save, open }: Props) {
   const until = useField<string | null>(save, 'until');
   const standsOn = useField<Page['standsOn']>(save, 'standsOn');
   const isOnGroups = standsOn.value.length > 0;
-  const fail = (error: unknown) => void toast.error(wordsOf(error));
   return (
     <section aria-label="The page" className="flex flex-col gap-3">
       <h2 className="font-display text-[15px] font-bold">The page</h2>
@@ -105,7 +103,7 @@ export function PagePanel({ page, ways, save, open }: Props) {
       <div className="flex flex-wrap gap-1">
         <Button
           look="bare"
-          onClick={() => copyPage.mutate(page.id, { onSuccess: (copy) => open(copy.id), onError: fail })}
+          onClick={() => copyPage.mutate(page.id, { onSuccess: (copy) => open(copy.id), onError: tellRefused })}
         >
           <Copy size={13} aria-hidden="true" /> Copy the page
         </Button>
@@ -123,7 +121,7 @@ export function PagePanel({ page, ways, save, open }: Props) {
                   </>
                 ),
                 doIt: 'Delete the page',
-                run: () => deletePage.mutate(page.id, { onSuccess: () => open(null), onError: fail }),
+                run: () => deletePage.mutate(page.id, { onSuccess: () => open(null), onError: tellRefused }),
               })
             }
           >

@@ -1,12 +1,11 @@
 import { Plus } from 'lucide-react';
 import { useSearchParams } from 'react-router';
-import { toast } from 'sonner';
-import { wordsOf } from '../../../data/api';
 import { useEmbeds, useEmbedWrites } from '../../../data/elsewhere';
 import { useTray } from '../../../shared/tray-store';
 import { Button } from '../../../shared/ui/button';
 import { Failed, Loading } from '../../../shared/ui/states';
 import { EmbedSheet } from './embed-sheet';
+import { tellRefused } from '../../../data/tell-refused';
 
 /** Goods of the shop that stand in pages of other sites. */
 export function ElsewherePage() {
@@ -20,7 +19,7 @@ export function ElsewherePage() {
   const make = (ids?: string[]) =>
     add.mutate(
       { name: ids ? `${ids.length} goods of the tray` : 'Goods for another site', ids },
-      { onSuccess: ({ id }) => open(id), onError: (problem) => void toast.error(wordsOf(problem)) },
+      { onSuccess: ({ id }) => open(id), onError: tellRefused },
     );
   const current = data.embeds.find(({ embed }) => embed.id === params.get('embed')) ?? data.embeds[0];
   const makers = (

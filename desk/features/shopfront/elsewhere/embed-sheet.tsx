@@ -17,6 +17,7 @@ import { Tick } from '../../../shared/ui/tick';
 import { StripFields } from '../sections/strip-fields';
 import { EmbedFrame } from './embed-frame';
 import { LookFields } from './look-fields';
+import { tellRefused } from '../../../data/tell-refused';
 
 type Part = 'strip' | 'look';
 
@@ -113,7 +114,10 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
         <div className="mt-2 flex flex-wrap gap-2">
           <Button
             onClick={() =>
-              add.mutate({ name: `${embed.name}, copy`, like: embed.id }, { onSuccess: ({ id }) => copied(id) })
+              add.mutate(
+                { name: `${embed.name}, copy`, like: embed.id },
+                { onSuccess: ({ id }) => copied(id), onError: tellRefused },
+              )
             }
           >
             Copy it
@@ -127,7 +131,7 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
                 detail:
                   'With the next edition, pages that have its lines show nothing in their place. It can be undone.',
                 doIt: 'Take it off',
-                run: () => remove.mutate(embed.id, { onSuccess: gone }),
+                run: () => remove.mutate(embed.id, { onSuccess: gone, onError: tellRefused }),
               })
             }
           >

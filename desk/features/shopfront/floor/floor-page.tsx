@@ -4,7 +4,6 @@ import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { EMPTY_RULE, ruleSchema, type Rule } from '../../../../core/model/rule';
 import type { Target } from '../../../../core/model/target';
-import { wordsOf } from '../../../data/api';
 import { useExposure } from '../../../data/exposure';
 import { useFloor, usePages, useShopfrontWrites, type FloorAsked, type WantedSection } from '../../../data/shopfront';
 import { RuleField } from '../../../shared/rules/rule-field';
@@ -20,6 +19,7 @@ import { targetOf } from '../../../shared/pickers/targets';
 import { FloorCard, type FloorPlace, type Warmth } from './floor-card';
 import { LitPanel } from './lit-panel';
 import { usePanZoom } from './use-pan-zoom';
+import { tellRefused } from '../../../data/tell-refused';
 
 const COLUMN = 206;
 
@@ -111,7 +111,7 @@ export function FloorPage() {
         { id: pageId, sections: page.sections.map(change), was: { sections: page.sections } },
         {
           onSuccess: () => void toast.success(`Changed “${page.title}”.`),
-          onError: (refused) => void toast.error(wordsOf(refused)),
+          onError: tellRefused,
         },
       );
     },

@@ -2,11 +2,11 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { allItems, type Menu, type MenuItem, type MenuName } from '../../../../core/model/menu';
 import type { Target } from '../../../../core/model/target';
-import { CallError, wordsOf } from '../../../data/api';
 import { useGroups } from '../../../data/groups';
 import { usePages, useShopfrontWrites } from '../../../data/shopfront';
 import { Button } from '../../../shared/ui/button';
 import { freshItem, MenuList } from './menu-list';
+import { refusalOf } from '../../../data/tell-refused';
 
 const SHOWN = 24;
 const keyOf = ({ kind, id }: Target) => `${kind}:${id}`;
@@ -59,12 +59,7 @@ export function MenusPage({ menu }: { menu: Menu }) {
     );
   };
   const { error, variables } = setMenu;
-  const errorOf = (name: MenuName) =>
-    error && variables && name in variables
-      ? error instanceof CallError
-        ? (error.errors[0]?.message ?? error.message)
-        : wordsOf(error)
-      : undefined;
+  const errorOf = (name: MenuName) => (error && variables && name in variables ? refusalOf(error) : undefined);
   return (
     <div className="flex flex-wrap items-start gap-4">
       <MenuList

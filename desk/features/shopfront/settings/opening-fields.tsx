@@ -10,6 +10,7 @@ import { Button } from '../../../shared/ui/button';
 import { TextArea, TextField } from '../../../shared/ui/field';
 import { SaveStateWords } from '../../../shared/ui/save-state';
 import { Failed, Loading } from '../../../shared/ui/states';
+import { emptied } from '../../../shared/ui/emptied';
 
 const KEY = ['opening'];
 
@@ -84,7 +85,7 @@ function Fields({ opening }: { opening: Opening }) {
         <Button
           className="mb-5"
           disabled={password === ''}
-          onClick={() => mutate({ password }, { onSuccess: () => setPassword('') })}
+          onClick={() => mutate({ password }, { onSuccess: () => setPassword(emptied(password)) })}
         >
           Set password
         </Button>

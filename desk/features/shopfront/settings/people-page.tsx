@@ -14,6 +14,8 @@ import { YourPlaces } from '../../../shared/people/your-places';
 import { TextField } from '../../../shared/ui/field';
 import { Select } from '../../../shared/ui/select';
 import { Failed, Loading } from '../../../shared/ui/states';
+import { tellRefused } from '../../../data/tell-refused';
+import { emptied } from '../../../shared/ui/emptied';
 
 const inEnglish = (locales: readonly string[]) => locales.map((locale) => languageName(locale, 'en')).join(', ');
 
@@ -111,8 +113,6 @@ function RightsField({
   );
 }
 
-const failed = (error: unknown) => toast.error(wordsOf(error));
-
 const linkOf = (code: string) => `${window.location.origin}${BASE}/join#${code}`;
 
 /** A link that is shown once, to be handed to somebody. */
@@ -145,7 +145,7 @@ function InviteForm() {
         className="flex flex-wrap items-start gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          invite.mutate({ email, ...rights }, { onSuccess: () => setEmail('') });
+          invite.mutate({ email, ...rights }, { onSuccess: () => setEmail(emptied(email)) });
         }}
       >
         <div className="w-72">
@@ -200,7 +200,7 @@ function PersonLine({ person, isMe, isOwner, showPlaces }: LineProps) {
         <RightsField
           label={`Role of ${name}`}
           rights={{ role, languages, suppliers }}
-          change={(rights) => setRole.mutate({ id, ...rights }, { onError: failed })}
+          change={(rights) => setRole.mutate({ id, ...rights }, { onError: tellRefused })}
         />
       ) : (
         <span className="text-ink-2">{rightsWords({ role, languages, suppliers })}</span>
@@ -211,7 +211,7 @@ function PersonLine({ person, isMe, isOwner, showPlaces }: LineProps) {
           look="bare"
           aria-label={`Let ${name} choose a new password`}
           disabled={letChoosePassword.isPending}
-          onClick={() => letChoosePassword.mutate(id, { onError: failed })}
+          onClick={() => letChoosePassword.mutate(id, { onError: tellRefused })}
         >
           New password
         </Button>
@@ -220,7 +220,7 @@ function PersonLine({ person, isMe, isOwner, showPlaces }: LineProps) {
         <Button
           look="bare"
           onClick={() =>
-            remove.mutate(id, { onSuccess: () => toast(`${name} cannot sign in any more`), onError: failed })
+            remove.mutate(id, { onSuccess: () => toast(`${name} cannot sign in any more`), onError: tellRefused })
           }
         >
           Remove
@@ -283,7 +283,7 @@ export function PeoplePage() {
                     </span>
                   </span>
                   {isOwner && (
-                    <Button look="bare" onClick={() => takeBackInvite.mutate(id, { onError: failed })}>
+                    <Button look="bare" onClick={() => takeBackInvite.mutate(id, { onError: tellRefused })}>
                       Take back
                     </Button>
                   )}

@@ -7,7 +7,7 @@ import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';
 import { Pressed } from '../../../shared/ui/pressed';
 import { Loading } from '../../../shared/ui/states';
-import { fail } from './fail';
+import { tellRefused } from '../../../data/tell-refused';
 
 /** Chooses a narrowed listing: a group, then values of its filters. */
 export function ChooseListing({ close }: { close: () => void }) {
@@ -64,7 +64,7 @@ export function ChooseListing({ close }: { close: () => void }) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          choose.mutate({ at, choices, title }, { onSuccess: close, onError: fail });
+          choose.mutate({ at, choices, title }, { onSuccess: close, onError: tellRefused });
         }}
       >
         <label className="mt-3 block">

@@ -10,8 +10,8 @@ import { Button } from '../../../shared/ui/button';
 import { Clashes } from '../../../shared/ui/clashes';
 import { count } from '../../../shared/ui/count';
 import { SaveStateWords } from '../../../shared/ui/save-state';
-import { fail } from './fail';
-import { ResultPreview } from './result-preview';
+import { ResultPreview } from '../../../shared/ui/result-preview';
+import { tellRefused } from '../../../data/tell-refused';
 
 function Text({ save, name, label, rows = 1 }: { save: Autosave; name: string; label: string; rows?: number }) {
   const { value, error, unsaved, onChange } = useText(save, name);
@@ -57,7 +57,7 @@ function Picture({ save, picture }: { save: Autosave; picture: ChosenListing['pi
             if (file)
               send.mutate([file], {
                 onSuccess: ({ media, width, height }) => change({ media, width, height, alt: picture?.alt ?? '' }),
-                onError: fail,
+                onError: tellRefused,
               });
           }}
         />
@@ -113,7 +113,7 @@ export function Chosen({
         <Button
           look="bare"
           aria-label={`No longer choose ${chosen.title}`}
-          onClick={() => drop.mutate(chosen.id, { onError: fail })}
+          onClick={() => drop.mutate(chosen.id, { onError: tellRefused })}
         >
           <Trash2 size={14} aria-hidden="true" />
         </Button>

@@ -5,7 +5,7 @@ import { useForwardWrites } from '../../../data/searched';
 import { addressOf } from '../../../shared/thing-addresses';
 import { Button } from '../../../shared/ui/button';
 import { count } from '../../../shared/ui/count';
-import { fail } from './fail';
+import { tellRefused } from '../../../data/tell-refused';
 
 const conflictWords: Readonly<Record<SearchConflict['sort'], string>> = {
   redirected: 'Shown, yet forwarded',
@@ -25,17 +25,21 @@ function Mend({ conflict: { sort, kind, id, mend, url } }: { conflict: SearchCon
   return (
     <span className="flex shrink-0 gap-1">
       {mend === 'index' && isThing && (
-        <Button onClick={() => noindex.mutate({ kind, id, noindex: false }, { onError: fail })}>Let it be shown</Button>
+        <Button onClick={() => noindex.mutate({ kind, id, noindex: false }, { onError: tellRefused })}>
+          Let it be shown
+        </Button>
       )}
       {mend === 'noindex' && isThing && (
-        <Button look="bare" onClick={() => noindex.mutate({ kind, id, noindex: true }, { onError: fail })}>
+        <Button look="bare" onClick={() => noindex.mutate({ kind, id, noindex: true }, { onError: tellRefused })}>
           Keep it away
         </Button>
       )}
       {mend === 'dropForward' && (
-        <Button onClick={() => forwards.drop.mutate(id, { onError: fail })}>Delete the forward</Button>
+        <Button onClick={() => forwards.drop.mutate(id, { onError: tellRefused })}>Delete the forward</Button>
       )}
-      {mend === 'dropChosen' && <Button onClick={() => drop.mutate(id, { onError: fail })}>No longer choose it</Button>}
+      {mend === 'dropChosen' && (
+        <Button onClick={() => drop.mutate(id, { onError: tellRefused })}>No longer choose it</Button>
+      )}
       {sort === 'untold' ? (
         <To
           to={`/words/${url.split('/')[1]!}?at=${kind}/${id}`}

@@ -4,7 +4,7 @@ import type { ShownPage } from '../../../data/engines';
 import { addressOf } from '../../../shared/thing-addresses';
 import { count } from '../../../shared/ui/count';
 import { Pressed } from '../../../shared/ui/pressed';
-import { ResultPreview } from './result-preview';
+import { ResultPreview } from '../../../shared/ui/result-preview';
 
 const kindWords: Readonly<Record<ShownPage['kind'], string>> = {
   page: 'Pages',
