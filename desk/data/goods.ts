@@ -166,14 +166,21 @@ export const useSaveOptionList = () =>
 export const useRemoveOptionList = () =>
   useListWrite((id: string) => call(routes.optionLists.remove, { params: { id } }));
 
+const viewsKey = ['goods', 'views'];
+
 export function useViews() {
-  return useQuery({ queryKey: ['goods', 'views'], queryFn: () => call(routes.views.all) });
+  return useQuery({ queryKey: viewsKey, queryFn: () => call(routes.views.all) });
 }
 
 export function useViewWrites() {
+  const client = useQueryClient();
+  const onSuccess = () => client.invalidateQueries({ queryKey: viewsKey });
   return {
-    add: useMutation({ mutationFn: (body: BodyInput<typeof routes.views.add>) => call(routes.views.add, { body }) }),
-    remove: useMutation({ mutationFn: (id: string) => call(routes.views.remove, { params: { id } }) }),
+    add: useMutation({
+      mutationFn: (body: BodyInput<typeof routes.views.add>) => call(routes.views.add, { body }),
+      onSuccess,
+    }),
+    remove: useMutation({ mutationFn: (id: string) => call(routes.views.remove, { params: { id } }), onSuccess }),
   };
 }
 

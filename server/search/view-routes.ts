@@ -1,11 +1,12 @@
 import { Router } from 'express';
 import { refusals } from '../shared/refusals';
+import { isSameName } from '../../core/shared/same-name';
 import { viewRoutes } from '../../contract/views';
 import type { Catalog } from '../state/catalog';
 import { countMatching } from './queries';
 import { addView, deleteView, readViews } from '../store/views';
 import { newId } from '../shared/ids';
-import { notFound } from '../shared/problem';
+import { invalidField, notFound } from '../shared/problem';
 import { answer } from '../http/answer';
 
 /** Views of the goods that were kept. */
@@ -16,6 +17,8 @@ export function viewsApi(catalog: Catalog): Router {
     views: readViews(db).map((view) => ({ ...view, total: countMatching(catalog, view) })),
   }));
   answer(router, viewRoutes.add, ({ body, user }) => {
+    if (readViews(db).some(({ name }) => isSameName(name, body.name)))
+      throw invalidField(['name'], refusals.takenName('a view', body.name));
     const view = { id: newId('view'), ...body };
     journal.change({ did: 'viewKept', name: view.name }, catalog.actor(user), () => addView(db, view));
     return view;
