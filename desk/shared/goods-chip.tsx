@@ -1,6 +1,9 @@
+import { X } from 'lucide-react';
 import type { OfferGoods } from '../../core/model/offer';
 import { EMPTY_RULE, type Rule } from '../../core/model/rule';
+import { useTitles } from '../data/goods';
 import { useTriedRule } from '../data/rules';
+import { AddProduct } from './pickers/add-product';
 import { RuleField } from './rules/rule-field';
 import { useTray } from './tray-store';
 import { Button } from './ui/button';
@@ -19,9 +22,56 @@ function RuleWords({ rule }: { rule: Rule }) {
   return <>{data ? data.sentence : 'goods by a rule'}</>;
 }
 
+/** So many are told by name; the rest are counted. */
+const MOST_NAMED = 100;
+
+/** Goods picked one by one: from the tray or by name, each taken out again. */
+function Picked({ ids, change }: { ids: readonly string[]; change: (ids: string[]) => void }) {
+  const tray = useTray();
+  const named = ids.slice(0, MOST_NAMED);
+  const titles = useTitles(named);
+  return (
+    <>
+      {ids.length === 0 ? (
+        <p>No goods yet.</p>
+      ) : (
+        <ul aria-label="Goods picked by hand" className="max-h-56 divide-y divide-hair overflow-y-auto">
+          {named.map((id) => {
+            const title = titles.get(id) ?? '…';
+            return (
+              <li key={id} className="flex items-center justify-between gap-3 py-1">
+                <span className="truncate">{title}</span>
+                <button
+                  type="button"
+                  aria-label={`Take out ${title}`}
+                  onClick={() => change(ids.filter((each) => each !== id))}
+                  className="rounded p-1 text-ink-2 hover:text-rose"
+                >
+                  <X size={13} aria-hidden="true" />
+                </button>
+              </li>
+            );
+          })}
+          {ids.length > named.length && <li className="py-1 text-ink-2">and {ids.length - named.length} more</li>}
+        </ul>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        <AddProduct label="Add goods by name" taken={ids} add={(id) => change([...ids, id])} />
+        <Button disabled={tray.length === 0} onClick={() => change([...new Set([...ids, ...tray])])}>
+          Add the {tray.length} goods of the tray
+        </Button>
+        {ids.length > 0 && (
+          <Button look="bare" onClick={() => change([])}>
+            Take all out
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
 /** Which goods are meant: all, those that a rule takes in, or those of the tray. */
 export function GoodsChip({ goods, change, error }: Props) {
-  const tray = useTray();
   const words =
     goods.how === 'all' ? (
       'all goods'
@@ -52,23 +102,7 @@ export function GoodsChip({ goods, change, error }: Props) {
         }}
       />
       {goods.how === 'rule' && <RuleField rule={goods.rule} change={(rule) => change({ how: 'rule', rule })} />}
-      {goods.how === 'picked' && (
-        <>
-          <p>{goods.ids.length === 0 ? 'No goods yet.' : `${goods.ids.length} goods.`}</p>
-          <Button
-            disabled={tray.length === 0}
-            onClick={() => change({ how: 'picked', ids: [...new Set([...goods.ids, ...tray])] })}
-            className="self-start"
-          >
-            Add the {tray.length} goods of the tray
-          </Button>
-          {goods.ids.length > 0 && (
-            <Button look="bare" className="self-start" onClick={() => change({ how: 'picked', ids: [] })}>
-              Take all out
-            </Button>
-          )}
-        </>
-      )}
+      {goods.how === 'picked' && <Picked ids={goods.ids} change={(ids) => change({ how: 'picked', ids })} />}
     </Chip>
   );
 }

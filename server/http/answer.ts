@@ -1,7 +1,7 @@
 import type { Request, RequestHandler, Response, Router } from 'express';
 import { z } from 'zod';
 import { refusals } from '../shared/refusals';
-import { problemTypes } from '../../contract/problem';
+import { problemTypes, type FieldError } from '../../contract/problem';
 import type { KeyScope, Route } from '../../contract/route';
 import type { SessionRow } from '../store/people';
 import type { WriteLock } from '../jobs/write-lock';
@@ -20,17 +20,26 @@ export interface Call<Query, Body> {
   response: Response;
 }
 
+type Issue = z.core.$ZodIssue;
+
+/** What is wrong, by field. Where one of several shapes would do, it is said of the shape that is nearest. */
+const fieldErrors = (issues: readonly Issue[], above: readonly PropertyKey[] = []): FieldError[] =>
+  issues.flatMap((issue) => {
+    const path = [...above, ...issue.path];
+    if (issue.code === 'invalid_union' && issue.errors.length > 0)
+      return fieldErrors(
+        issue.errors.reduce((a, b) => (b.length < a.length ? b : a)),
+        path,
+      );
+    return [{ path: path.map((part) => (typeof part === 'symbol' ? String(part) : part)), message: issue.message }];
+  });
+
 /** What a request says, as its schema reads it. Throws what is wrong with it, by field. */
 export function parse<T extends z.ZodType>(schema: T | undefined, value: unknown): z.output<T> {
   if (!schema) return undefined as z.output<T>;
   const result = schema.safeParse(value);
   if (result.success) return result.data;
-  throw invalid(
-    result.error.issues.map((issue) => ({
-      path: issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part)),
-      message: issue.message,
-    })),
-  );
+  throw invalid(fieldErrors(result.error.issues));
 }
 
 /** Who is signed in and looks after the shop; makers, who see but a small part of it, are not among them. */

@@ -1,6 +1,6 @@
 import { written } from '../../core/history/done';
 import type { Problem } from '../../contract/problem';
-import { addProduct, startServer, type Harness } from '../testing/harness';
+import { addProduct, problem, startServer, type Harness } from '../testing/harness';
 import { hostileRequests } from '../testing/hostile-requests';
 
 let server: Harness;
@@ -123,6 +123,13 @@ describe('what cannot be is refused on the way in, and survived where it is stor
     });
     expect(server.catalog.working.products.get(productId)!.description).toContain('<td rowspan="2">a</td>');
   });
+});
+
+test('where one of several shapes would do, what is wrong is said at the field of the nearest', async () => {
+  const made = await server.call<{ id: string }>('POST', '/api/offers', { name: 'Windy week' });
+  const answer = await server.call('POST', `/api/offers/${made.body.id}/codes`, { count: null, uses: null, note: '' });
+  expect(answer.status).toBe(422);
+  expect(problem(answer).errors).toEqual([{ path: ['count'], message: 'Type how many.' }]);
 });
 
 test('why an upload is refused arrives, though the sender is slow and sends to the end', async () => {

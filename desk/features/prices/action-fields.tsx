@@ -35,6 +35,7 @@ function GiftField({ action, change }: FormProps<'gift'>) {
       <span className="mb-1 block font-semibold">The gift</span>
       <p className="mb-2 text-ink-2">{data?.product.title ?? 'Nothing is chosen yet.'}</p>
       <AddProduct
+        label="Find the gift"
         taken={[action.productId]}
         add={(productId) =>
           void firstVariant(productId).then((variantId) => variantId && change({ ...action, productId, variantId }))
