@@ -10,7 +10,7 @@ interface Session {
 interface Init {
   method?: string;
   headers?: Record<string, string>;
-  body?: string | FormData;
+  body?: string | FormData | URLSearchParams;
 }
 
 const BOUNDARY = 'part-of-a-form';
@@ -62,6 +62,7 @@ function browseWith(session: () => Session | undefined): void {
             ...headers,
             ...(isOwn && { Cookie: known!.cookie }),
             ...(body instanceof FormData && { 'Content-Type': `multipart/form-data; boundary=${BOUNDARY}` }),
+            ...(body instanceof URLSearchParams && { 'Content-Type': 'application/x-www-form-urlencoded' }),
           },
         },
         (response) => {
@@ -83,7 +84,7 @@ function browseWith(session: () => Session | undefined): void {
       );
       sent.on('error', reject);
       if (body instanceof FormData) void partsOf(body).then((bytes) => sent.end(bytes));
-      else sent.end(body);
+      else sent.end(body?.toString());
     });
   }) as never;
 }

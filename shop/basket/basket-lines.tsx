@@ -258,7 +258,9 @@ export function Codes({ view, take, problem }: LinesProps & { problem?: string }
         onSubmit={(event) => {
           if (!take) return;
           event.preventDefault();
-          take(basketCalls.addCode(typed).then((answer) => ('view' in answer && setTyped(''), answer)));
+          // What is typed while the code is looked at stays.
+          const taken = () => setTyped((now) => (now === typed ? '' : now));
+          take(basketCalls.addCode(typed).then((answer) => ('view' in answer && taken(), answer)));
         }}
       >
         <label className="min-w-0 flex-1">

@@ -10,6 +10,8 @@ import { inMoney, inTongue, say } from '../tongue';
 const input =
   'mt-1 w-full min-w-0 rounded-xl border border-line bg-paper px-3 py-2.5 text-ink aria-[invalid=true]:border-sale';
 
+const addressFields = ['street', 'more', 'postcode', 'city'] as const;
+
 interface FieldProps {
   page: CheckoutPageData;
   name: string;
@@ -208,6 +210,11 @@ export function CheckoutPage({ page: initial }: BodyProps<'checkout'>) {
                 ))}
               </div>
               <Problem page={page} name="deliveryId" />
+              {!page.needsAddress &&
+                // What was typed goes along, and is there again when another way is chosen.
+                addressFields.map((name) => (
+                  <input key={name} type="hidden" name={name} value={page.values[name] ?? ''} />
+                ))}
               {page.needsAddress && (
                 <div className="mt-4 grid gap-4 sm:grid-cols-[10rem_1fr]">
                   <Field
