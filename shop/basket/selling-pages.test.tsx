@@ -129,7 +129,7 @@ describe('the checkout', () => {
     await userEvent.click(await radio(/^When you come/));
     await waitFor(() => expect(sums()).toBe('€21.50'));
     await userEvent.click(await radio(/^Parcel/));
-    expect(((await screen.findByLabelText(/^Street/)) as HTMLInputElement).value).toBe('Harbour 1');
+    expect((await screen.findByLabelText<HTMLInputElement>(/^Street/)).value).toBe('Harbour 1');
     expect(screen.getByLabelText<HTMLInputElement>('Town').value).toBe('Yerseke');
     expect(screen.getByLabelText<HTMLInputElement>('Mail address').value).toBe('ada@example.com');
   });

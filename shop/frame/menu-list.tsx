@@ -1,5 +1,5 @@
 import { ChevronDown } from 'lucide-react';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { MenuItemView } from '../../core/storefront/menu-view';
 import { useHref } from '../base';
 import { Picture } from '../ui/picture';
@@ -73,6 +73,8 @@ function DropDown({
 /** The menu beside the name of the shop: what stands below an item comes out by pointer, by touch and by keys. */
 export function WideMenu({ items, here }: Props) {
   const [open, setOpen] = useState<number | null>(null);
+  /** the item that a mouse is over: it has come out already, and a click of that mouse is not meant to put it away */
+  const under = useRef<number | null>(null);
   const id = useId();
   const keys = (event: KeyboardEvent<HTMLElement>) => {
     if (event.key !== 'Escape' || open === null) return;
@@ -86,8 +88,16 @@ export function WideMenu({ items, here }: Props) {
         <li
           key={i}
           className="group relative flex items-center"
-          onPointerEnter={({ pointerType }) => pointerType === 'mouse' && item.items.length > 0 && setOpen(i)}
-          onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setOpen(null)}
+          onPointerEnter={({ pointerType }) => {
+            if (pointerType !== 'mouse' || item.items.length === 0) return;
+            under.current = i;
+            setOpen(i);
+          }}
+          onPointerLeave={({ pointerType }) => {
+            if (pointerType !== 'mouse') return;
+            under.current = null;
+            setOpen(null);
+          }}
           onBlur={({ currentTarget, relatedTarget }) => !currentTarget.contains(relatedTarget) && setOpen(null)}
         >
           <Item
@@ -102,7 +112,8 @@ export function WideMenu({ items, here }: Props) {
                 aria-label={say('frame.belowItem', { name: item.label })}
                 aria-expanded={open === i}
                 aria-controls={`${id}-${i}`}
-                onClick={() => setOpen(open === i ? null : i)}
+                // A key that presses a button counts no clicks.
+                onClick={({ detail }) => setOpen(open === i && (detail === 0 || under.current !== i) ? null : i)}
                 className="flex h-9 w-6 items-center justify-center rounded-full text-ink-soft hover:bg-mist hover:text-ink"
               >
                 <ChevronDown size={14} aria-hidden="true" />

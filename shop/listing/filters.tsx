@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { fold } from '../../core/shared/identity';
 import type { FacetView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { isChosen, kept, pathOf, withValue } from './address';
@@ -30,8 +31,8 @@ function ChoiceFacet({ facet, url, go }: { facet: Choice } & Pick<Props, 'url' |
   const [isLong, setLong] = useState(false);
   const [typed, setTyped] = useState('');
   const values = facet.values.map((value) => ({ ...value, isOn: isChosen(url, facet.key, value.value) }));
-  const wanted = typed.trim().toLowerCase();
-  const matching = wanted === '' ? values : values.filter(({ label }) => label.toLowerCase().includes(wanted));
+  const wanted = fold(typed).trim();
+  const matching = wanted === '' ? values : values.filter(({ label }) => fold(label).includes(wanted));
   // What is chosen stands first where not all are shown, so that it is never out of sight.
   const first = facet.top ?? USUALLY;
   const isCut = values.length > first && !isLong && wanted === '';
