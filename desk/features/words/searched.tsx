@@ -50,7 +50,7 @@ function Mends({ row }: { row: SearchedRow }) {
               source: 'rule',
               rule: { match: 'all', of: [{ field: 'title', is: 'contains', value: words }] },
             },
-            { onSuccess: ({ id }) => void navigate(`/groups/${id}`), onError: tellRefused },
+            { onSuccess: ({ id }) => void navigate(`/groups/${id}`) },
           )
         }
       >

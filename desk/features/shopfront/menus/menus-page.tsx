@@ -47,15 +47,14 @@ export function MenusPage({ menu }: { menu: Menu }) {
   const missing = useInNoMenu(now);
   const save = (name: MenuName) => (items: MenuItem[]) => {
     setDraft((before) => ({ ...before, [name]: items }));
-    setMenu.mutate(
-      { [name]: items, was: { [name]: now[name] } },
-      {
-        onSuccess: () =>
-          setDraft((before) => {
-            const { [name]: sent, ...rest } = before;
-            return sent === items ? rest : before;
-          }),
-      },
+    setMenu.mutateAsync({ [name]: items, was: { [name]: now[name] } }).then(
+      () =>
+        setDraft((before) => {
+          const { [name]: sent, ...rest } = before;
+          return sent === items ? rest : before;
+        }),
+      // Why it was refused stands below the list, which still shows what was wanted.
+      () => undefined,
     );
   };
   const { error, variables } = setMenu;
