@@ -10,6 +10,7 @@ import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { fold } from '../../../core/shared/identity';
 import { tellRefused } from '../../data/tell-refused';
+import { useOneAtATime } from '../../shared/ui/use-one-at-a-time';
 
 interface Props {
   which: WhichInput;
@@ -30,7 +31,7 @@ export function AddToGroup({ which, total, isOpen, close }: Props) {
     if (!matching) return [...ids];
     return [...new Set([...ids, ...(await call(routes.goods.matching, { body: matching })).ids])];
   };
-  const add = (route: typeof routes.groups.addToCategory, id: string, name: string) => {
+  const [add] = useOneAtATime((route: typeof routes.groups.addToCategory, id: string, name: string) =>
     wanted()
       .then((ids) => call(route, { params: { id }, body: { ids } }))
       .then(({ added }) => {
@@ -38,9 +39,9 @@ export function AddToGroup({ which, total, isOpen, close }: Props) {
         toast(`${added} put into “${name}”${already > 0 ? `; ${already} were in it already` : ''}`);
         close();
       })
-      .catch(tellRefused);
-  };
-  const make = () => {
+      .catch(tellRefused),
+  );
+  const [make] = useOneAtATime(() =>
     wanted()
       .then((picked) =>
         call(routes.groups.createCollection, { body: { name: typed.trim(), source: 'picked', picked } }),
@@ -50,8 +51,8 @@ export function AddToGroup({ which, total, isOpen, close }: Props) {
         setTyped('');
         close();
       })
-      .catch(tellRefused);
-  };
+      .catch(tellRefused),
+  );
   const rows = [
     ...(data?.shelves ?? [])
       .filter((shelf) => shelf.source === 'picked')

@@ -12,6 +12,7 @@ import { Loading } from '../../shared/ui/states';
 import { Thumb } from '../../shared/ui/thumb';
 import { useWhich, type WhichInput } from '../../data/bulk';
 import { refusalOf } from '../../data/tell-refused';
+import { useOneAtATime } from '../../shared/ui/use-one-at-a-time';
 
 const MOST = 100;
 
@@ -35,13 +36,12 @@ export function MergeDialog({ which, close }: { which: WhichInput; close: () => 
   const [order, setOrder] = useState<string[]>();
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const [error, setError] = useState<string>();
-  if (!data) return <Loading rows={3} />;
-  const byId = new Map(data.rows.map((row) => [row.id, row]));
-  const rows = (order ?? data.rows.map(({ id }) => id)).flatMap((id) => byId.get(id) ?? []);
+  const byId = new Map(data?.rows.map((row) => [row.id, row]));
+  const rows = (order ?? data?.rows.map(({ id }) => id) ?? []).flatMap((id) => byId.get(id) ?? []);
   const differing = differingWords(rows.map(({ title }) => title));
   const usual = new Map(rows.map(({ id }, i) => [id, differing[i]!]));
   const values = rows.map(({ id }) => typed[id] ?? usual.get(id)!);
-  const merge = () =>
+  const [merge, isMerging] = useOneAtATime(() =>
     call(routes.bulk.merge, { body: { ids: rows.map(({ id }) => id), option, values } })
       .then(({ id }) => {
         tray.empty();
@@ -49,7 +49,9 @@ export function MergeDialog({ which, close }: { which: WhichInput; close: () => 
         close();
         void navigate(`/goods/${id}`);
       })
-      .catch((problem: unknown) => setError(refusalOf(problem)));
+      .catch((problem: unknown) => setError(refusalOf(problem))),
+  );
+  if (!data) return <Loading rows={3} />;
   return (
     <Dialog title={`Merge ${rows.length} products into one`} isOpen close={close} width="max-w-xl">
       <p className="mb-3 text-ink-2">
@@ -92,8 +94,8 @@ export function MergeDialog({ which, close }: { which: WhichInput; close: () => 
         <Button onClick={close}>Cancel</Button>
         <Button
           look="main"
-          disabled={rows.length < 2 || values.some((value) => value.trim() === '')}
-          onClick={() => void merge()}
+          disabled={rows.length < 2 || isMerging || values.some((value) => value.trim() === '')}
+          onClick={merge}
         >
           Merge them
         </Button>

@@ -8,22 +8,24 @@ import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { Loading } from '../../shared/ui/states';
 import { tellRefused } from '../../data/tell-refused';
+import { useOneAtATime } from '../../shared/ui/use-one-at-a-time';
 
 /** One product becomes several, one for each value of an option. */
 export function SplitDialog({ id, close }: { id: string; close: () => void }) {
   const { data } = useProduct(id);
   const [chosen, setChosen] = useState<string>();
-  if (!data) return <Loading rows={2} />;
-  const { title, options, variants } = data.product;
-  const at = options.findIndex((option) => option.id === chosen);
-  const split = () =>
+  const [split, isSplitting] = useOneAtATime((title: string) =>
     call(routes.bulk.split, { params: { id }, body: { optionId: chosen! } })
       .then(({ ids }) => {
         tray.freeze(ids);
         toast(`“${title}” is ${ids.length} products now`, { description: 'Ctrl + Z takes it back.' });
         close();
       })
-      .catch(tellRefused);
+      .catch(tellRefused),
+  );
+  if (!data) return <Loading rows={2} />;
+  const { title, options, variants } = data.product;
+  const at = options.findIndex((option) => option.id === chosen);
   return (
     <Dialog title={`Split “${title}”`} isOpen close={close}>
       {options.length === 0 ? (
@@ -63,7 +65,11 @@ export function SplitDialog({ id, close }: { id: string; close: () => void }) {
       )}
       <div className="mt-4 flex justify-end gap-2">
         <Button onClick={close}>Cancel</Button>
-        <Button look="main" disabled={at < 0 || options[at]!.values.length < 2} onClick={() => void split()}>
+        <Button
+          look="main"
+          disabled={at < 0 || options[at]!.values.length < 2 || isSplitting}
+          onClick={() => split(title)}
+        >
           Split it
         </Button>
       </div>

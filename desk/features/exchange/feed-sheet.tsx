@@ -149,6 +149,7 @@ export function FeedSheet({ row: { feed, address, isLive, fetched, fetches }, va
         )}
         <div className="mt-1 flex flex-wrap gap-2">
           <Button
+            disabled={add.isPending}
             onClick={() =>
               add.mutate(
                 { name: `${feed.name}, copy`, like: feed.id },

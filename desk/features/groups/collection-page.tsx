@@ -60,6 +60,7 @@ function Head({ shelf, editor }: { shelf: Shelf; editor: CollectionEditor }) {
         </Button>
         <Button
           look="bare"
+          disabled={copy.isPending}
           onClick={() => copy.mutate(shelf.id, { onSuccess: ({ id }) => void navigate(`/groups/${id}`) })}
         >
           Copy

@@ -79,7 +79,7 @@ function NewCollection({ source, close }: { source: Shelf['source']; close: () =
         />
         <div className="mt-4 flex justify-end gap-2">
           <Button onClick={close}>Cancel</Button>
-          <Button look="main" type="submit">
+          <Button look="main" type="submit" disabled={create.isPending}>
             Make it
           </Button>
         </div>

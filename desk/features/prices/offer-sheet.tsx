@@ -136,6 +136,7 @@ export function OfferSheet({ row, currency, timeZone, shopFloor, why, copied, go
           <span className="ml-auto flex">
             <Button
               look="bare"
+              disabled={add.isPending}
               onClick={() =>
                 add.mutate(
                   { name: `${draft.name}, copy`, like: offer.id },

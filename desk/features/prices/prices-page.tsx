@@ -92,7 +92,7 @@ export function PricesPage() {
                 <Empty
                   title="No offers yet"
                   action={
-                    <Button look="main" onClick={make}>
+                    <Button look="main" onClick={make} disabled={add.isPending}>
                       New offer
                     </Button>
                   }

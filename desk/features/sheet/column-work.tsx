@@ -6,6 +6,7 @@ import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { Select } from '../../shared/ui/select';
 import { Tick } from '../../shared/ui/tick';
+import { counted, readReckoning, replaced } from './column-changes';
 import type { SheetColumn } from './sheet-columns';
 import type { Sheet, SheetRow, TypedCell } from './use-sheet';
 
@@ -20,13 +21,6 @@ interface Props {
 
 const amountKeys = { price: 'variant price', salePrice: 'variant salePrice', cost: 'variant cost' } as const;
 const isAmount = (column: SheetColumn) => (Object.values(amountKeys) as string[]).includes(column.key);
-
-/** Finding and replacing within texts, whatever the case where that is wanted. */
-function replaced(text: string, find: string, by: string, isExact: boolean): string {
-  if (find === '') return text;
-  const pattern = new RegExp(find.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'), isExact ? 'g' : 'gi');
-  return text.replace(pattern, () => by);
-}
 
 /** What arithmetic on amounts makes of a cell; undefined where it stays. */
 function reckoned(sheet: Sheet, columns: readonly SheetColumn[], row: SheetRow, column: SheetColumn, typed: string) {
@@ -44,18 +38,6 @@ function reckoned(sheet: Sheet, columns: readonly SheetColumn[], row: SheetRow, 
   } as unknown as Amounts;
   const after = changedAmount(change, amountOf(column.key), amounts, null);
   return after === undefined ? undefined : after === null ? '' : plainAmount(after);
-}
-
-/** "+5", "*2": what arithmetic on plain numbers makes of one; undefined where it stays. */
-function counted(text: string, typed: string): string | undefined {
-  const match = /^([-+*/])\s*(\d+(?:[.,]\d+)?)(\s*%)?$/.exec(typed.trim());
-  const number = /^-?\d+(?:[.,]\d+)?/.exec(text.trim());
-  if (!match || !number) return undefined;
-  const by = Number(match[2]!.replace(',', '.'));
-  const x = Number(number[0].replace(',', '.'));
-  const part = match[3] ? (x * by) / 100 : by;
-  const after = { '+': x + part, '-': x - part, '*': x * by, '/': by === 0 ? x : x / by }[match[1]!]!;
-  return `${Math.round(after * 1_000) / 1_000}${text.trim().slice(number[0].length)}`;
 }
 
 /** Changes many cells of one column at once: find and replace, arithmetic, or one value for all. */
@@ -80,6 +62,16 @@ export function ColumnWork({ sheet, columns, rows, column: first, close }: Props
             : counted(text, by);
     return next === undefined || next === text || !column.canEdit(row.product) ? [] : [{ row, column, text: next }];
   });
+  const isReckoning = how === 'reckon' && by.trim() !== '';
+  const problem = !isReckoning
+    ? undefined
+    : isAmount(column)
+      ? readColumnChange(by)
+        ? undefined
+        : 'Type +5 %, -2, =cost*2.4, or an amount.'
+      : readReckoning(by)
+        ? undefined
+        : 'Type +5, -2, *3, /2 or +10 %.';
   const shown = by === '' && how !== 'replace' && how !== 'set' ? [] : how === 'replace' && find === '' ? [] : cells;
   return (
     <Dialog title="Change a column" isOpen close={close} width="max-w-xl">
@@ -130,6 +122,7 @@ export function ColumnWork({ sheet, columns, rows, column: first, close }: Props
             }
             value={by}
             autoFocus
+            error={problem}
             onChange={(event) => setBy(event.target.value)}
           />
         )}

@@ -13,6 +13,7 @@ import { TextField } from '../../../shared/ui/field';
 import { useViewWrites } from '../../../data/goods';
 import type { Narrowing } from './use-narrowing';
 import { refusalOf } from '../../../data/tell-refused';
+import { useOneAtATime } from '../../../shared/ui/use-one-at-a-time';
 
 type Kind = 'view' | 'collection';
 
@@ -36,7 +37,7 @@ function Name({
   const { add } = useViewWrites();
   const navigate = useNavigate();
   const { asked, sort } = narrowing;
-  const keep = async () => {
+  const keepIt = async () => {
     if (kind === 'view') {
       await add.mutateAsync({ name, ...asked, sort });
       toast(`Kept as the view “${name.trim()}”`);
@@ -48,13 +49,14 @@ function Name({
     }
     close();
   };
+  const [keep, isKeeping] = useOneAtATime(() => keepIt().catch((problem: unknown) => setError(refusalOf(problem))));
   const places = kind === 'collection' && asksWhereGoodsStand(asked.rule);
   return (
     <Dialog title={kind === 'view' ? 'Keep as a view' : 'Keep as a collection'} isOpen close={close}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          keep().catch((problem: unknown) => setError(refusalOf(problem)));
+          keep();
         }}
       >
         <TextField
@@ -74,7 +76,7 @@ function Name({
             : `Takes in whatever matches, ${total} now. Only goods that are on the shop show in it.`}
           {kind === 'collection' && asked.text !== '' && ` The words “${asked.text}” are asked of the title.`}
         </p>
-        <Button type="submit" look="main" className="mt-4" disabled={name.trim() === '' || places}>
+        <Button type="submit" look="main" className="mt-4" disabled={name.trim() === '' || places || isKeeping}>
           Keep
         </Button>
       </form>

@@ -103,6 +103,7 @@ export function PagePanel({ page, ways, save, open }: Props) {
       <div className="flex flex-wrap gap-1">
         <Button
           look="bare"
+          disabled={copyPage.isPending}
           onClick={() => copyPage.mutate(page.id, { onSuccess: (copy) => open(copy.id), onError: tellRefused })}
         >
           <Copy size={13} aria-hidden="true" /> Copy the page

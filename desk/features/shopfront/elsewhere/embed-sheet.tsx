@@ -113,6 +113,7 @@ export function EmbedSheet({ row: { embed, isLive }, origin, copied, gone }: Pro
         </details>
         <div className="mt-2 flex flex-wrap gap-2">
           <Button
+            disabled={add.isPending}
             onClick={() =>
               add.mutate(
                 { name: `${embed.name}, copy`, like: embed.id },
