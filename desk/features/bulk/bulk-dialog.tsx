@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { useDeferredValue, useState } from 'react';
 import { bulkActions, type BulkKey } from '../../../core/bulk/bulk-actions';
 import { useSettings } from '../../data/shopfront';
+import { useProblems } from '../../shared/autosave/unsaved';
 import { Button } from '../../shared/ui/button';
 import { count, products } from '../../shared/ui/count';
 import { Thumb } from '../../shared/ui/thumb';
@@ -68,6 +69,10 @@ export function BulkDialog({ action, which, close, done }: Props) {
   const asked = useDeferredValue(request);
   const preview = usePreview(which, asked, only);
   const run = useRunBulk();
+  const problems = useProblems();
+  // What cannot be read on the page below was so before.
+  const [before] = useState(problems.length);
+  const isUnread = problems.length > before;
   const counts = request === undefined ? undefined : preview.data;
   const same = counts ? counts.total - counts.changing - counts.failing : 0;
   const error = run.error ?? (request !== undefined ? preview.error : null);
@@ -116,7 +121,9 @@ export function BulkDialog({ action, which, close, done }: Props) {
                   <span className="px-2.5 py-1 text-ink-2">What would become of each shows here first.</span>
                 )}
                 {counts && same > 0 && (
-                  <span className="ml-auto px-2 py-1 text-ink-2">{count(same)} are so already</span>
+                  <span className="ml-auto px-2 py-1 text-ink-2">
+                    {count(same)} {same === 1 ? 'is' : 'are'} so already
+                  </span>
                 )}
               </div>
               <ul className="min-h-0 flex-1 overflow-y-auto" aria-label="What would change" tabIndex={0}>
@@ -139,7 +146,7 @@ export function BulkDialog({ action, which, close, done }: Props) {
               <Button onClick={close}>Cancel</Button>
               <Button
                 look={action === 'delete' ? 'danger' : 'main'}
-                disabled={!counts || counts.changing === 0 || run.isPending || asked !== request}
+                disabled={!counts || counts.changing === 0 || isUnread || run.isPending || asked !== request}
                 onClick={start}
               >
                 {action === 'delete' ? 'Delete' : 'Change'} {counts ? products(counts.changing) : 'them'}

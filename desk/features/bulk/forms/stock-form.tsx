@@ -14,6 +14,7 @@ const stockHows = [
 
 export function StockForm({ change }: FormProps) {
   const [how, setHow] = useState('set');
+  const [pieces, setPieces] = useState<number | null>(null);
   const read = (typed: string): Reading<number> =>
     how === 'add' && /^\s*[-−]/.test(typed) ? negative(readWhole(typed.replace(/^\s*[-−]/, ''))) : readWhole(typed);
   return (
@@ -24,6 +25,7 @@ export function StockForm({ change }: FormProps) {
         choices={stockHows}
         choose={(next) => {
           setHow(next);
+          setPieces(null);
           change(next === 'uncounted' ? { do: 'stock', how: 'uncounted' } : undefined);
         }}
         className="self-start"
@@ -32,9 +34,12 @@ export function StockForm({ change }: FormProps) {
         <MeasureField
           key={how}
           label="Pieces, for every variant"
-          shown=""
+          shown={pieces === null ? '' : String(pieces)}
           read={read}
-          change={(pieces) => change({ do: 'stock', how: how as 'set', pieces: pieces as number })}
+          change={(next) => {
+            setPieces(next as number);
+            change({ do: 'stock', how: how as 'set', pieces: next as number });
+          }}
           className="!w-28"
         />
       )}
