@@ -53,11 +53,24 @@ export function plainUrl(shop: Shop, { at, choices }: ChosenListing): string {
 export const chosenAt = (shop: Shop, slug: string): ChosenListing | undefined =>
   [...shop.chosen.values()].find((each) => each.slug === slug);
 
+/** What filters choose, however they and their values are ordered. */
+const keyOf = (choices: Iterable<readonly [string, readonly string[]]>): string =>
+  JSON.stringify([...choices].map(([key, values]) => [key, [...values].sort()]).sort());
+
+/** The chosen listing of the same place and the same filters, open or not. O(chosen listings). */
+export function chosenTwin(
+  shop: Shop,
+  { at, choices }: Pick<ChosenListing, 'at' | 'choices'>,
+): ChosenListing | undefined {
+  const identity = (of: Pick<ChosenListing, 'at' | 'choices'>) =>
+    `${of.at?.kind} ${of.at?.id} ${keyOf(of.choices.map(({ key, values }) => [key, values] as const))}`;
+  const wanted = identity({ at, choices });
+  return [...shop.chosen.values()].find((each) => identity(each) === wanted);
+}
+
 /** The chosen listing that shows just what is asked for: the same place, the same filters and nothing else. */
 export function chosenLike(shop: Shop, { at, q, choices, price, spans }: ListingRequest): ChosenListing | undefined {
   if (q !== '' || price || spans.size > 0) return undefined;
-  const keyOf = (all: Iterable<readonly [string, readonly string[]]>) =>
-    JSON.stringify([...all].map(([key, values]) => [key, [...values].sort()]).sort());
   const wanted = keyOf(choices);
   return [...shop.chosen.values()].find((chosen) => {
     const place = placeOf(chosen);

@@ -62,6 +62,9 @@ function browseWith(session: () => Session | undefined): void {
             ...headers,
             ...(isOwn && { Cookie: known!.cookie }),
             ...(body instanceof FormData && { 'Content-Type': `multipart/form-data; boundary=${BOUNDARY}` }),
+            // Without a length Node sends no body along with DELETE.
+            ...(body !== undefined &&
+              !(body instanceof FormData) && { 'Content-Length': Buffer.byteLength(body.toString()) }),
             ...(body instanceof URLSearchParams && { 'Content-Type': 'application/x-www-form-urlencoded' }),
           },
         },

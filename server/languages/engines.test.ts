@@ -1,5 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import type { ChosenRow, SearchConflict, ShownPage } from '../../contract/engines';
+import type { ChosenListing } from '../../core/model/chosen-listing';
 import { problem, startShop, type Harness } from '../testing/harness';
 
 const seen = Number.MAX_SAFE_INTEGER;
@@ -50,6 +51,17 @@ async function choose(title: string, label: string, value: string) {
   return body.id;
 }
 
+test('the same goods are chosen once only, and others beside them', async () => {
+  await choose('Deltas of Norrwind', 'Brand', 'Norrwind');
+  const [{ at, choices }] = [...server.catalog.working.shop.chosen.values()] as [ChosenListing];
+  const again = await server.call('POST', '/api/engines/chosen', { at, choices, title: 'Once more' });
+  expect(problem(again).errors).toEqual([
+    { path: ['choices'], message: 'The very same goods are chosen already, as “Deltas of Norrwind”.' },
+  ]);
+  const wider = await server.call('POST', '/api/engines/chosen', { at: null, choices, title: 'All of Norrwind' });
+  expect(wider.status).toBe(200);
+});
+
 test('a narrowed listing is kept away until it is chosen; then robots, canonical and sitemap agree', async () => {
   await putLive();
   const narrowed = '/c/deltas?f.brand=norrwind';
@@ -89,7 +101,9 @@ test('a filter that is a group goes on to be meant after the group was renamed',
 
 test('the address of a chosen listing can change, forwards then, and is nobody else’s', async () => {
   const id = await choose('Of Norrwind', 'Brand', 'Norrwind');
-  const other = await choose('Windy', 'Brand', 'Norrwind');
+  const { choices } = server.catalog.working.shop.chosen.get(id)!;
+  const windy = { at: null, choices, title: 'Windy' };
+  const other = (await server.call<{ id: string }>('POST', '/api/engines/chosen', windy)).body.id;
   const taken = await server.call('PATCH', `/api/engines/chosen/${other}`, { slug: 'of-norrwind' });
   expect(problem(taken).errors).toEqual([expect.objectContaining({ path: ['slug'] })]);
   await putLive();

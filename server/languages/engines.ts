@@ -3,7 +3,7 @@ import type { AnswerOf, BodyOf, QueryOf } from '../../contract/route';
 import { chosenListingSchema, keptById, type ChosenListing } from '../../core/model/chosen-listing';
 import { freeSlug, slugFrom } from '../../core/shared/slug';
 import type { Shop } from '../../core/shop/shop';
-import { chosenGoods, chosenUrl } from '../../core/storefront/chosen-listings';
+import { chosenGoods, chosenTwin, chosenUrl } from '../../core/storefront/chosen-listings';
 import { listingView } from '../../core/storefront/listing-view';
 import { targetName } from '../../core/storefront/pages/targets';
 import { searchConflicts, shownPages } from '../../core/storefront/search-conflicts';
@@ -94,6 +94,8 @@ export function chooseListing(
   user: string,
   { at, choices, title }: BodyOf<typeof engineRoutes.choose>,
 ): string {
+  const twin = chosenTwin(catalog.working.shop, { at, choices });
+  if (twin) throw invalidField(['choices'], refusals.chosenAlready(twin.title));
   const taken = slugsBut(catalog, null);
   const chosen = parse(chosenListingSchema, {
     id: newId('chosenListing'),

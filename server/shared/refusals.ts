@@ -129,6 +129,7 @@ export const refusals = {
   categoryIntoItself: 'A category cannot be put into itself, or into one below it.',
   wouldMoveToo: (name: string, problem: string) => `“${name}” would move too: ${problem}`,
   nothingOfThisSort: 'There is nothing of this sort.',
+  chosenAlready: (title: string) => `The very same goods are chosen already, as “${title}”.`,
   takenAddress: (what: string) => `Another ${what} has this address already.`,
   brandsAndTags: 'There are brands and tags.',
   mergeInstead: (kind: string, name: string) => `There is a ${kind} “${name}” already. Merge the two instead.`,

@@ -7,7 +7,7 @@ import { Button } from '../../../shared/ui/button';
 import { Dialog } from '../../../shared/ui/dialog';
 import { Pressed } from '../../../shared/ui/pressed';
 import { Loading } from '../../../shared/ui/states';
-import { tellRefused } from '../../../data/tell-refused';
+import { refusalOf } from '../../../data/tell-refused';
 
 /** Chooses a narrowed listing: a group, then values of its filters. */
 export function ChooseListing({ close }: { close: () => void }) {
@@ -64,7 +64,7 @@ export function ChooseListing({ close }: { close: () => void }) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          choose.mutate({ at, choices, title }, { onSuccess: close, onError: tellRefused });
+          choose.mutate({ at, choices, title }, { onSuccess: close });
         }}
       >
         <label className="mt-3 block">
@@ -77,6 +77,11 @@ export function ChooseListing({ close }: { close: () => void }) {
             className="field w-full"
           />
         </label>
+        {choose.error && (
+          <p role="alert" className="mt-1 text-rose-ink">
+            {refusalOf(choose.error)}
+          </p>
+        )}
         <div className="mt-4 flex justify-end gap-2">
           <Button onClick={close}>Not now</Button>
           <Button type="submit" look="main" disabled={choices.length === 0 || title.trim() === '' || choose.isPending}>
