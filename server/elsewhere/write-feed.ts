@@ -9,7 +9,7 @@ import { toldIn } from '../../core/storefront/languages';
 import { mediaUrl } from '../../core/storefront/picture-sizes';
 import type { Shop } from '../../core/shop/shop';
 import { shopPrice, shopStock } from '../../core/shop/shop-price';
-import { neutralText } from '../shared/neutral-text';
+import { neutralText } from '../../core/shared/neutral-text';
 
 interface Terms {
   feed: Feed;

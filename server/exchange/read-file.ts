@@ -1,4 +1,4 @@
-import { unmarkedText } from '../shared/neutral-text';
+import { unmarkedText } from '../../core/shared/neutral-text';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Readable } from 'node:stream';
 import chardet from 'chardet';

@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import writeExcelFile, { type SheetData } from 'write-excel-file/node';
 import type { FileFormat } from '../../contract/exchange';
-import { neutralText } from '../shared/neutral-text';
+import { neutralText } from '../../core/shared/neutral-text';
 import { Pace } from '../shared/pace';
 import { cellText, type Cell, type ExchangeColumn } from '../../core/exchange/column';
 

@@ -9,7 +9,7 @@ import { languageName } from '../../core/model/languages';
 import { wordedKinds, type TextState, type WordedKind } from '../../core/model/wording';
 import { eachUnit, unitsOf, type TranslationUnit } from '../../core/shop/translation-units';
 import { wordedName } from '../../core/shop/worded-things';
-import { neutralText, unmarkedText } from '../shared/neutral-text';
+import { neutralText, unmarkedText } from '../../core/shared/neutral-text';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import type { Catalog } from '../state/catalog';

@@ -6,7 +6,7 @@ import type { ReorderLine, supplierRoutes, SupplyAnswer } from '../../contract/s
 import { slugFrom } from '../../core/shared/slug';
 import { invalidField } from '../shared/problem';
 import { refusals } from '../shared/refusals';
-import { neutralText } from '../shared/neutral-text';
+import { neutralText } from '../../core/shared/neutral-text';
 import type { Catalog } from '../state/catalog';
 import { readTakenByVariant } from '../store/sold';
 import { shopDay, supplierOrRefuse, suppliesOf } from './queries';

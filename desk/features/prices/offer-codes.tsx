@@ -5,14 +5,11 @@ import { CallError, wordsOf } from '../../data/api';
 import { useCodes, useOfferWrites } from '../../data/offers';
 import { Button } from '../../shared/ui/button';
 import { TextField } from '../../shared/ui/field';
-import { saveFile } from '../../shared/ui/save-file';
+import { saveCsv } from '../../shared/ui/save-csv';
 import { tellRefused } from '../../data/tell-refused';
 import { emptied } from '../../shared/ui/emptied';
 
 const shown = (code: string) => (isMadeCode(code) ? groupedCode(code) : code);
-
-/** Cells that a spreadsheet could take for a formula are written as words. */
-const csvCell = (text: string) => `"${text.replace(/^[=+\-@\t\r]/, "'$&").replace(/"/g, '""')}"`;
 
 /** The codes with which shoppers get an offer. */
 export function OfferCodes({ id, name }: { id: string; name: string }) {
@@ -121,12 +118,12 @@ export function OfferCodes({ id, name }: { id: string; name: string }) {
           <Button
             look="bare"
             className="mt-1"
-            onClick={() => {
-              const rows = codes.map(({ code, uses: most, used }) =>
-                [code, most ?? '', used].map((cell) => csvCell(String(cell))).join(','),
-              );
-              saveFile(`codes ${name}.csv`, 'text/csv', ['code,uses,used', ...rows].join('\r\n'));
-            }}
+            onClick={() =>
+              saveCsv(`codes ${name}.csv`, [
+                ['code', 'uses', 'used'],
+                ...codes.map(({ code, uses: most, used }) => [code, most ?? '', used]),
+              ])
+            }
           >
             Save the codes as a file
           </Button>

@@ -1,23 +1,18 @@
 import { useSubscribers } from '../../../data/shopfront';
 import { Button } from '../../../shared/ui/button';
 import { TextArea, TextField } from '../../../shared/ui/field';
-import { saveFile } from '../../../shared/ui/save-file';
+import { saveCsv } from '../../../shared/ui/save-csv';
 import type { SectionFieldsProps } from './section-fields';
 import { SectionTitle } from './section-title';
-
-const csvCell = (text: string) => `"${text.replace(/^[=+\-@]/, "'$&").replace(/"/g, '""')}"`;
 
 export function SubscribeFields({ section, errors, change }: SectionFieldsProps<'subscribe'>) {
   const { data } = useSubscribers(true);
   const items = data?.items ?? [];
   const download = () =>
-    saveFile(
-      'subscribers.csv',
-      'text/csv',
-      [['Mail address', 'When', 'Page'], ...items.map(({ email, at, page }) => [email, at, page])]
-        .map((row) => row.map(csvCell).join(','))
-        .join('\r\n'),
-    );
+    saveCsv('subscribers.csv', [
+      ['Mail address', 'When', 'Page'],
+      ...items.map(({ email, at, page }) => [email, at, page]),
+    ]);
   return (
     <>
       <SectionTitle section={section} errors={errors} change={change} />
