@@ -93,3 +93,74 @@ test('goods that are picked up are along the bottom edge, on every desk, until t
   await userEvent.click(screen.getByRole('button', { name: 'Empty tray' }));
   await waitFor(() => expect(screen.queryByRole('region', { name: 'Tray' })).toBeNull());
 });
+
+describe('the tray', () => {
+  const shelves = () => [...server().catalog.working.shop.collections.values()];
+  const fill = async () => {
+    const wren = (await addProduct(server(), 'Wren sled', 1_850)).product.id;
+    await open();
+    act(() => tray.add([harrier, wren]));
+    await screen.findByText(/^2 products, kept/);
+    return wren;
+  };
+
+  test('shows what is in it, and one is taken out', async () => {
+    await fill();
+    await userEvent.click(screen.getByRole('button', { name: 'Show the goods in the tray' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Take Wren sled out of the tray' }));
+    expect(await screen.findByText(/^1 product, kept/)).toBeTruthy();
+  });
+
+  test('becomes a new collection, once, however often one clicks; and goes into one that is there', async () => {
+    await fill();
+    await userEvent.click(screen.getByRole('button', { name: 'Add to group…' }));
+    await userEvent.type(await screen.findByRole('textbox'), 'For the beach');
+    await userEvent.dblClick(await screen.findByRole('button', { name: /For the beach/ }));
+    await waitFor(() =>
+      expect(shelves().map(({ name, picked }) => [name, picked.length])).toEqual([['For the beach', 2]]),
+    );
+    const tern = (await addProduct(server(), 'Tern flyer', 1_250)).product.id;
+    act(() => tray.add([tern]));
+    await userEvent.click(screen.getByRole('button', { name: 'Add to group…' }));
+    await userEvent.click(await screen.findByRole('button', { name: /For the beach/ }));
+    await waitFor(() => expect(shelves()[0]!.picked).toHaveLength(3));
+    expect(shelves()).toHaveLength(1);
+  });
+
+  test('what can be done to many is chosen from one list, by name', async () => {
+    const wren = await fill();
+    await userEvent.click(screen.getByRole('button', { name: 'Change…' }));
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Supplier' }));
+    await userEvent.type(await screen.findByRole('combobox', { name: 'Supplier' }), 'Windwerk');
+    await userEvent.click(await screen.findByRole('button', { name: 'Change 2 products' }));
+    await waitFor(() => expect(server().catalog.working.products.get(wren)!.supplier).toBe('Windwerk'));
+  });
+});
+
+test('deeds are found by their words as goods are; what nothing is called is said', async () => {
+  await open();
+  const find = screen.getByLabelText<HTMLInputElement>('Find or do anything');
+  await userEvent.type(find, 'zzz');
+  expect(await screen.findByText(/^Nothing is called “zzz”/)).toBeTruthy();
+  await userEvent.clear(find);
+  await userEvent.type(find, 'new prod');
+  await userEvent.click(await screen.findByRole('option', { name: /New product/i }));
+  expect(await screen.findByRole('dialog', { name: 'New product' })).toBeTruthy();
+  expect(find.value).toBe('');
+});
+
+test('a new product needs a title and an amount, and a double click makes one', async () => {
+  const { router } = await open();
+  await rest();
+  await userEvent.keyboard('n');
+  await userEvent.type(await screen.findByLabelText('Price'), 'cheap');
+  await userEvent.click(screen.getByRole('button', { name: /Make|Create|Add/ }));
+  expect(await screen.findByText('Type an amount, like 24.50.')).toBeTruthy();
+  await userEvent.clear(screen.getByLabelText('Price'));
+  await userEvent.type(screen.getByLabelText('Price'), '12,50');
+  await userEvent.type(screen.getByLabelText('Title'), 'Puffin kite');
+  await userEvent.dblClick(screen.getByRole('button', { name: /Make|Create|Add/ }));
+  await waitFor(() => expect(router.state.location.pathname).toMatch(/^\/goods\/p_/));
+  const made = [...server().catalog.working.products.values()].filter(({ title }) => title === 'Puffin kite');
+  expect(made.map(({ variants }) => variants[0]!.price)).toEqual([1_250]);
+});

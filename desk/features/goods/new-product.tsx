@@ -10,7 +10,6 @@ import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
 import { Select } from '../../shared/ui/select';
 import { useCreateProduct } from '../../data/goods';
-import { useOneAtATime } from '../../shared/ui/use-one-at-a-time';
 
 interface Form {
   title: string;
@@ -26,7 +25,7 @@ export function NewProduct({ isOpen, close }: { isOpen: boolean; close: () => vo
     defaultValues: { title: '', price: '', kind: 'physical' },
   });
   const kind = watch('kind');
-  const send = handleSubmit(async ({ title, price }) => {
+  const submit = handleSubmit(async ({ title, price }) => {
     const minor = price.trim() === '' ? 0 : parseMoney(price, shopLocale());
     if (minor === undefined) return setError('price', { message: 'Type an amount, like 24.50.' });
     try {
@@ -40,17 +39,9 @@ export function NewProduct({ isOpen, close }: { isOpen: boolean; close: () => vo
       if (errors.length === 0) setError('title', { message: wordsOf(error) });
     }
   });
-  const [submit] = useOneAtATime(send);
   return (
     <Dialog title="New product" isOpen={isOpen} close={close}>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
-        noValidate
-        className="flex flex-col gap-4"
-      >
+      <form onSubmit={(event) => void submit(event)} noValidate className="flex flex-col gap-4">
         <TextField {...register('title')} label="Title" autoFocus error={formState.errors.title?.message} />
         <div className="flex gap-4">
           <TextField
