@@ -7,6 +7,7 @@ import { AddProduct } from './pickers/add-product';
 import { RuleField } from './rules/rule-field';
 import { useTray } from './tray-store';
 import { Button } from './ui/button';
+import { products } from './ui/count';
 import { OneOf } from './ui/one-of';
 import { Chip } from './ui/chip';
 
@@ -57,9 +58,11 @@ function Picked({ ids, change }: { ids: readonly string[]; change: (ids: string[
       )}
       <div className="flex flex-wrap items-center gap-2">
         <AddProduct label="Add goods by name" taken={ids} add={(id) => change([...ids, id])} />
-        <Button disabled={tray.length === 0} onClick={() => change([...new Set([...ids, ...tray])])}>
-          Add the {tray.length} goods of the tray
-        </Button>
+        {tray.length > 0 && (
+          <Button onClick={() => change([...new Set([...ids, ...tray])])}>
+            Add {products(tray.length)} from the tray
+          </Button>
+        )}
         {ids.length > 0 && (
           <Button look="bare" onClick={() => change([])}>
             Take all out

@@ -92,7 +92,7 @@ describe('which goods', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'picked by hand' }));
     await complete('Add goods by name', 'Ter', 'Tern');
     await becomes({ goods: { how: 'picked', ids: [tern!] } });
-    await userEvent.click(screen.getByRole('button', { name: 'Add the 1 goods of the tray' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add 1 product from the tray' }));
     await becomes({ goods: { how: 'picked', ids: [tern!, wren!] } });
     const list = screen.getByRole('list', { name: 'Goods picked by hand' });
     await userEvent.click(await within(list).findByRole('button', { name: 'Take out Tern' }));
