@@ -30,7 +30,7 @@ const nothing: MakerGood = {
 /** What a maker would have other of one of their goods, or a new one. */
 function Form({ good, overview }: { good: MakerGood; overview: MakerOverview }) {
   const isNew = good.id === NEW;
-  const [draft, change, forget] = useDraft(good.id, good.waiting ?? emptyDraft);
+  const { draft, change, forget } = useDraft(good.id, good.waiting ?? emptyDraft);
   const [supplierId, setSupplier] = useState(good.supplierId || (overview.suppliers[0]?.id ?? ''));
   const { propose } = useMakerWrites();
   const navigate = useNavigate();
@@ -52,7 +52,7 @@ function Form({ good, overview }: { good: MakerGood; overview: MakerOverview }) 
       { ...draft, productId: isNew ? null : good.id, supplierId },
       {
         onSuccess: () => {
-          forget();
+          if (!forget(draft)) return void toast('Proposed. What you typed since is not in it: propose it again.');
           toast('Proposed. You are told here what becomes of it.');
           void navigate('/');
         },

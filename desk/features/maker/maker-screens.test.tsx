@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { draw, serveWith, type Answers } from '../../testing/desk';
@@ -69,6 +69,51 @@ test('only what was typed is proposed, by field, variant and language; it is kep
     note: 'New cloth',
   });
   expect(localStorage.getItem('dispona.proposal.p_1')).toBeNull();
+});
+
+test('what is typed while it is on its way stays, and is said not to be in it', async () => {
+  let answer = () => {};
+  const asked = serveWith({
+    ...answers,
+    'POST /api/maker/proposals': () => new Promise((resolve) => (answer = () => resolve({ body: { id: 'pr_1' } }))),
+  });
+  const { router } = draw(screens, '/my/p_1');
+  const note = await screen.findByLabelText<HTMLTextAreaElement>('A word to the shop');
+  await userEvent.type(note, 'New cloth');
+  const send = screen.getByRole<HTMLButtonElement>('button', { name: 'Propose it' });
+  await userEvent.click(send);
+  await userEvent.type(note, ', and lighter');
+  answer();
+  await waitFor(() => expect(send.disabled).toBe(false));
+  expect(router.state.location.pathname).toBe('/my/p_1');
+  expect(note.value).toBe('New cloth, and lighter');
+  await userEvent.click(send);
+  answer();
+  await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+  expect(
+    asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => (body as { note: string }).note),
+  ).toEqual(['New cloth', 'New cloth, and lighter']);
+});
+
+test('two tabs of one product type into the same: neither takes away what the other typed', async () => {
+  serveWith(answers);
+  draw(screens, '/my/p_1');
+  await userEvent.type(await screen.findByLabelText('Title'), ' II');
+  // Another tab types a word, just before this one hears of it.
+  const key = 'dispona.proposal.p_1';
+  const kept = JSON.parse(localStorage.getItem(key)!) as object;
+  localStorage.setItem(key, JSON.stringify({ ...kept, note: 'From the other tab' }));
+  await userEvent.type(screen.getByLabelText('Title in German'), 'See');
+  expect(screen.getByDisplayValue('From the other tab')).toBeTruthy();
+  expect(JSON.parse(localStorage.getItem(key)!)).toMatchObject({
+    product: { title: 'Tern II' },
+    note: 'From the other tab',
+    texts: { de: { title: 'See' } },
+  });
+  // And once it hears of it, it shows it.
+  localStorage.setItem(key, JSON.stringify({ ...kept, note: 'Later' }));
+  act(() => void window.dispatchEvent(new StorageEvent('storage', { key })));
+  expect(screen.getByDisplayValue('Later')).toBeTruthy();
 });
 
 test('what is refused is told at its field, and stays typed', async () => {

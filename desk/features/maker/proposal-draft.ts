@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { proposedSchema, type Proposed } from '../../../core/model/proposal';
 
 export interface Draft extends Proposed {
@@ -21,23 +21,46 @@ function stored(id: string): Draft | null {
   }
 }
 
+interface Drafting {
+  draft: Draft;
+  change: (change: (draft: Draft) => Draft) => void;
+  /** Lets go of what was sent. False, and nothing is let go, where more was typed since. */
+  forget: (sent: Draft) => boolean;
+}
+
 /**
- * What is typed of a proposal. This browser keeps it until it is sent, so that a closed tab loses nothing. `first`: what it begins
- * with where nothing is kept.
+ * What is typed of a proposal. This browser keeps it until it is sent, so that a closed tab loses nothing; two tabs of one
+ * product type into the same. `first`: what it begins with where nothing is kept.
  */
-export function useDraft(id: string, first: Draft): [Draft, (change: (draft: Draft) => Draft) => void, () => void] {
+export function useDraft(id: string, first: Draft): Drafting {
   const [draft, setDraft] = useState<Draft>(() => stored(id) ?? first);
-  const [isTouched, setTouched] = useState(false);
-  useEffect(() => {
-    if (isTouched) localStorage.setItem(keyOf(id), JSON.stringify(draft));
-  }, [id, draft, isTouched]);
-  const change = (next: (before: Draft) => Draft) => {
-    setTouched(true);
+  const latest = useRef(draft);
+  const show = useCallback((next: Draft) => {
+    latest.current = next;
     setDraft(next);
+  }, []);
+  const begin = useRef(first);
+  begin.current = first;
+  useEffect(() => {
+    const onStorage = ({ key }: StorageEvent) => {
+      if (key === keyOf(id)) show(stored(id) ?? begin.current);
+    };
+    window.addEventListener('storage', onStorage);
+    return () => window.removeEventListener('storage', onStorage);
+  }, [id, show]);
+  const change: Drafting['change'] = (next) => {
+    // Another tab may have typed into other fields a moment ago.
+    show(next(stored(id) ?? latest.current));
+    try {
+      localStorage.setItem(keyOf(id), JSON.stringify(latest.current));
+    } catch {
+      // A browser that keeps nothing still has it on screen.
+    }
   };
-  const forget = () => {
-    setTouched(false);
+  const forget: Drafting['forget'] = (sent) => {
+    if (JSON.stringify(latest.current) !== JSON.stringify(sent)) return false;
     localStorage.removeItem(keyOf(id));
+    return true;
   };
-  return [draft, change, forget];
+  return { draft, change, forget };
 }
