@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { arrivedPictureSchema, proposedSchema } from '../core/model/proposal';
+import { arrivedPictureSchema, proposedOptionSchema, proposedSchema } from '../core/model/proposal';
 import { route } from './route';
 import { proposalSchema } from './suppliers';
 
@@ -22,6 +22,8 @@ const proposal = proposedSchema.partial().extend({
   /** null for a new product */
   productId: z.string().max(80).nullable(),
   supplierId: z.string().max(80),
+  /** of a new product */
+  options: z.array(proposedOptionSchema).max(3, 'At most 3 options.').optional(),
   note: z.string().trim().max(1_000, 'At most 1,000 characters.').default(''),
 });
 
@@ -60,7 +62,8 @@ export const makerRoutes = {
     makers: true,
     method: 'POST',
     path: '/api/maker/proposals',
-    summary: 'Propose a new product (variants: under the key `new`), or changes of one of yours',
+    summary:
+      'Propose a new product, or changes of one of yours. Variants of a new one go by the places of their values, such as `0.2`; what holds for all of them stands under `new`',
     body: proposal,
     answer: z.object({ id: z.string() }),
   }),

@@ -15,7 +15,15 @@ export type ArrivedPicture = z.infer<typeof arrivedPictureSchema>;
 /** What makers may propose in other languages: texts of a product by their paths. */
 export const proposedTexts = ['title', 'summary', 'description'] as const;
 
-const id = z.string().max(80);
+/** Of a new product variants go by the names of their values while they are typed. */
+const id = z.string().max(300);
+
+/** An option of a new product: its name, and what its values are called. */
+export const proposedOptionSchema = z.strictObject({
+  name: z.string().trim().max(80, 'At most 80 characters.'),
+  values: z.array(z.string().trim().max(80, 'At most 80 characters.')).max(100, 'At most 100 values.'),
+});
+export type ProposedOption = z.infer<typeof proposedOptionSchema>;
 
 /** What a maker would have other of a product, or new. */
 export const proposedSchema = z.strictObject({

@@ -64,6 +64,7 @@ export const refusals = {
   productNeedsTitle: 'A product needs a title.',
   notYourGoods: 'This is none of your goods.',
   proposesNothing: 'Nothing of this is other than it is already.',
+  optionsOfNewOnly: 'Options can be proposed of new goods only.',
   proposesPrice: 'A new product needs a price.',
   noSuchSupplier: 'There is no such supplier any more.',
   onlyTranslates: 'You may translate, and nothing else.',

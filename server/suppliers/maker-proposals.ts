@@ -1,11 +1,14 @@
-import { proposalBodySchema, type Proposed, type ProposalBody } from '../../core/model/proposal';
+import type { Option } from '../../core/model/product';
+import { proposalBodySchema, type Proposed, type ProposalBody, type ProposedOption } from '../../core/model/proposal';
+import { checkOptions, combinations } from '../../core/products/variants';
+import { ALL_NEW, fieldsOfNew, newVariants } from '../../core/suppliers/new-good';
 import { isNothing, onlyChanges, standsNow } from '../../core/suppliers/proposals';
 import type { makerRoutes } from '../../contract/maker';
 import type { BodyOf } from '../../contract/route';
 import { parse } from '../http/answer';
 import { knownPictures } from '../media/known-pictures';
 import { newId } from '../shared/ids';
-import { invalidField, notFound } from '../shared/problem';
+import { invalid, invalidField, notFound } from '../shared/problem';
 import { refusals } from '../shared/refusals';
 import { cleanRichText } from '../shared/rich-text';
 import type { Catalog } from '../state/catalog';
@@ -15,9 +18,6 @@ import { putProposal, readProposal } from '../store/proposals';
 import { readSuppliers } from '../store/suppliers';
 import { languagesOf, ownOrRefuse, suppliersOf, waitingOf, type OwnProduct } from './maker';
 import { toldOf } from './proposals';
-
-/** The key under which the one variant of a new product is told. */
-const NEW = 'new';
 
 /** What is asked for, as it would be stored: rich text clean, pictures as they arrived, languages those that are theirs. */
 function cleaned(catalog: Catalog, maker: SessionRow, wanted: Partial<Proposed>): Proposed {
@@ -96,33 +96,61 @@ export function keepDrafts(catalog: Catalog, maker: SessionRow, drafts: readonly
   return ids;
 }
 
-/** What a new product begins with, and what is told of its one variant. */
-function newDraft(catalog: Catalog, maker: SessionRow, supplierId: string, proposed: Proposed, note: string): Draft {
+/** Options as a product has them. */
+const madeOptions = (options: readonly ProposedOption[]): Option[] =>
+  options.map(({ name, values }) => ({
+    id: newId('option'),
+    name,
+    listId: null,
+    values: values.map((value) => ({ id: newId('optionValue'), name: value, swatch: null, pictureId: null })),
+  }));
+
+/** What a new product begins with, and what is told of its variants. */
+function newDraft(catalog: Catalog, maker: SessionRow, { supplierId, proposed, note, options }: NewGood): Draft {
   if (!suppliersOf(catalog, maker).some(({ id }) => id === supplierId))
     throw invalidField(['supplierId'], refusals.noSuchSupplier);
   if (!proposed.product.title) throw invalidField(['product', 'title'], refusals.productNeedsTitle);
-  const { [NEW]: fields = {} } = proposed.variants;
-  if (fields.price === undefined) throw invalidField(['variants', NEW, 'price'], refusals.proposesPrice);
-  const variant = newVariant([], { price: fields.price, cost: fields.cost ?? null });
+  const made = madeOptions(options);
+  const problems = checkOptions(made);
+  if (problems.length > 0) throw invalid(problems);
+  const rows = newVariants(options);
+  const known = new Set([ALL_NEW, ...rows.map(({ key }) => key)]);
+  const unknown = Object.keys(proposed.variants).find((key) => !known.has(key));
+  if (unknown !== undefined) throw invalidField(['variants', unknown], refusals.gone('variant'));
+  const told = rows.map(({ key }) => fieldsOfNew(proposed.variants, key));
+  const unpriced = rows.filter((_, i) => told[i]!.price === undefined);
+  if (unpriced.length > 0)
+    throw invalid(unpriced.map(({ key }) => ({ path: ['variants', key, 'price'], message: refusals.proposesPrice })));
+  const values = combinations(made);
+  const variants = told.map(({ price, cost }, i) => newVariant(values[i]!, { price: price!, cost: cost ?? null }));
   const body = {
     ...proposed,
-    variants: { [variant.id]: fields },
-    made: { options: [], variants: [variant] },
+    variants: Object.fromEntries(variants.map(({ id }, i) => [id, told[i]!])),
+    made: { options: made, variants },
     was: {},
   };
   return { supplierId, productId: null, body, note };
+}
+
+/** A new product as a maker tells it. */
+interface NewGood {
+  supplierId: string;
+  proposed: Proposed;
+  note: string;
+  options: readonly ProposedOption[];
 }
 
 /** Proposes a new product, or changes of one of their goods. Answers the id of the proposal. */
 export function propose(
   catalog: Catalog,
   maker: SessionRow,
-  { productId, supplierId, note, ...wanted }: BodyOf<typeof makerRoutes.propose>,
+  { productId, supplierId, note, options = [], ...wanted }: BodyOf<typeof makerRoutes.propose>,
 ): string {
   const proposed = cleaned(catalog, maker, wanted);
+  if (productId !== null && options.length > 0) throw invalidField(['options'], refusals.optionsOfNewOnly);
   const draft =
     productId === null
-      ? newDraft(catalog, maker, supplierId, proposed, note)
+      ? newDraft(catalog, maker, { supplierId, proposed, note, options })
       : draftOf(catalog, ownOrRefuse(catalog, maker, productId), proposed, note);
   if (!draft) throw invalidField([], refusals.proposesNothing);
   return keepDrafts(catalog, maker, [draft])[0]!;

@@ -1,6 +1,6 @@
 import type { ProductAnswer } from '../../contract/product';
 import type { ProposalAnswer } from '../../contract/suppliers';
-import type { Proposed } from '../../core/model/proposal';
+import type { Proposed, ProposedOption } from '../../core/model/proposal';
 import { allRoutes } from '../../contract/all-routes';
 import type { Route } from '../../contract/route';
 import { startShop, problem, type Answer, type Harness } from '../testing/harness';
@@ -52,7 +52,12 @@ const product = async (id: string) => (await server.call<ProductAnswer>('GET', `
 const waiting = async () => (await server.call<{ waiting: ProposalAnswer[] }>('GET', '/api/proposals')).body.waiting;
 const take = (id: string, body: object = {}) =>
   server.call<{ productId: string }>('POST', `/api/proposals/${id}/take`, body);
-const propose = (maker: Maker, productId: string | null, proposed: Partial<Proposed>, note = '') =>
+const propose = (
+  maker: Maker,
+  productId: string | null,
+  proposed: Partial<Proposed> & { options?: ProposedOption[] },
+  note = '',
+) =>
   maker.call<{ id: string }>('POST', '/api/maker/proposals', {
     productId,
     supplierId: maker.supplier,
@@ -192,6 +197,64 @@ test('a new product is proposed with a picture, and becomes a draft of its suppl
     pictures: [expect.objectContaining({ media: pictures[0]!.media })],
   });
   expect((await take(id)).status).toBe(404);
+});
+
+test('a new product comes in sizes and colours: what is told of all holds where one variant says nothing else', async () => {
+  const mara = await joined([]);
+  const options = [
+    { name: 'Size', values: ['S', 'L'] },
+    { name: 'Colour', values: ['Red', 'Blue'] },
+  ];
+  const variants = {
+    new: { price: 4_000, cost: 2_000, weight: 300, barcode: '4006381333931' },
+    '1.0': { price: 5_000, supplierNumber: 'L-R' },
+    '1.1': { cost: 2_500 },
+  };
+  expect((await propose(mara, null, { product: { title: 'Kestrel' }, options, variants })).status).toBe(200);
+  const [proposal] = await waiting();
+  expect(told(proposal!)).toContainEqual(['Price of L · Red', '', '€50.00']);
+  expect(told(proposal!)).toContainEqual(['Price of S · Blue', '', '€40.00']);
+  const { productId } = (await take(proposal!.id)).body;
+  const made = await product(productId);
+  expect(made.options.map(({ name, values }) => [name, values.map((value) => value.name)])).toEqual([
+    ['Size', ['S', 'L']],
+    ['Colour', ['Red', 'Blue']],
+  ]);
+  expect(
+    made.variants.map(({ price, cost, weight, barcode, supplierNumber }) => [
+      price,
+      cost,
+      weight,
+      barcode,
+      supplierNumber,
+    ]),
+  ).toEqual([
+    [4_000, 2_000, 300, '', ''],
+    [4_000, 2_000, 300, '', ''],
+    [5_000, 2_000, 300, '', 'L-R'],
+    [4_000, 2_500, 300, '', ''],
+  ]);
+});
+
+test('options that cannot be, variants without a price, and those that nothing makes, are told at their fields', async () => {
+  const [tern] = server.ids as [string];
+  const mara = await joined([tern]);
+  const kite = { title: 'Kestrel' };
+  const twice = [{ name: 'Size', values: ['S', 's'] }];
+  const paths = async (productId: string | null, proposed: Parameters<typeof propose>[2]) =>
+    problem(await propose(mara, productId, proposed)).errors!.map(({ path }) => path.join('.'));
+  expect(await paths(null, { product: kite, options: twice, variants: { new: { price: 1 } } })).toEqual([
+    'options.0.values.1',
+  ]);
+  const sizes = [{ name: 'Size', values: ['S', 'M', 'L'] }];
+  expect(await paths(null, { product: kite, options: sizes, variants: { '1': { price: 1 } } })).toEqual([
+    'variants.0.price',
+    'variants.2.price',
+  ]);
+  const beyond = { new: { price: 1 }, '7': { price: 2 } };
+  expect(await paths(null, { product: kite, options: sizes, variants: beyond })).toEqual(['variants.7']);
+  expect(await paths(tern, { product: kite, options: sizes })).toEqual(['options']);
+  expect(await waiting()).toEqual([]);
 });
 
 test('what is missing of a new product is told at its field', async () => {

@@ -10,6 +10,8 @@ import { Failed, Loading } from '../../shared/ui/states';
 import { useTitle } from '../../shared/ui/use-title';
 import { Numbers } from './numbers';
 import { Pictures } from './pictures';
+import { newGoodOf, newRows, proposedOf } from './new-good';
+import { NewOptions } from './new-options';
 import { emptyDraft, useDraft } from './proposal-draft';
 import { Texts, type Path } from './texts';
 
@@ -30,14 +32,14 @@ const nothing: MakerGood = {
 /** What a maker would have other of one of their goods, or a new one. */
 function Form({ good, overview }: { good: MakerGood; overview: MakerOverview }) {
   const isNew = good.id === NEW;
-  const { draft, change, forget } = useDraft(good.id, good.waiting ?? emptyDraft);
+  const { draft, change, forget } = useDraft(good.id, { ...emptyDraft, ...good.waiting });
   const [supplierId, setSupplier] = useState(good.supplierId || (overview.suppliers[0]?.id ?? ''));
   const { propose } = useMakerWrites();
   const navigate = useNavigate();
   const errors = propose.error instanceof CallError ? propose.error.errors : [];
   const errorAt = (...path: string[]) => errors.find((error) => error.path.join('/') === path.join('/'))?.message;
   const isPlaced = ({ path }: { path: readonly unknown[] }) =>
-    ['product', 'variants', 'texts'].includes(String(path[0]));
+    ['product', 'variants', 'texts', 'options'].includes(String(path[0])) && path.length > 1;
   const unplaced = propose.error && !errors.some(isPlaced) ? (errors[0]?.message ?? wordsOf(propose.error)) : undefined;
   const setProduct = (path: Path, text: string) =>
     change((before) => ({ ...before, product: { ...before.product, [path]: text } }));
@@ -49,7 +51,7 @@ function Form({ good, overview }: { good: MakerGood; overview: MakerOverview }) 
   const send = () => {
     if (propose.isPending) return;
     propose.mutate(
-      { ...draft, productId: isNew ? null : good.id, supplierId },
+      isNew ? { ...newGoodOf(draft), supplierId } : { ...proposedOf(draft), productId: good.id, supplierId },
       {
         onSuccess: () => {
           if (!forget(draft)) return void toast('Proposed. What you typed since is not in it: propose it again.');
@@ -102,10 +104,11 @@ function Form({ good, overview }: { good: MakerGood; overview: MakerOverview }) 
         <Pictures good={good} draft={draft} change={change} />
       </section>
       <section className={part} aria-label="Prices and numbers">
+        {isNew && <NewOptions draft={draft} change={change} errors={errors} />}
         <p className="mb-2 text-ink-2">
           Price is what shoppers pay, in {overview.currency}; cost is what the shop pays you for one.
         </p>
-        <Numbers good={good} draft={draft} change={change} errorAt={errorAt} />
+        <Numbers rows={isNew ? newRows(draft) : good.variants} draft={draft} change={change} errorAt={errorAt} />
       </section>
       {overview.languages.map(({ locale, name }) => (
         <section key={locale} className={part}>

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { act, screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { draw, serveWith, type Answers } from '../../testing/desk';
@@ -93,6 +93,48 @@ test('what is typed while it is on its way stays, and is said not to be in it', 
   expect(
     asked.filter(({ what }) => what.startsWith('POST')).map(({ body }) => (body as { note: string }).note),
   ).toEqual(['New cloth', 'New cloth, and lighter']);
+});
+
+test('a new product comes in several sizes: a price for all, another for one, and what is refused at its row', async () => {
+  let errors: { path: (string | number)[]; message: string }[] | null = [
+    { path: ['variants', '1', 'price'], message: 'A price is above zero.' },
+    { path: ['options', 0, 'values', 1], message: '“L” is already a value of Size.' },
+  ];
+  const asked = serveWith({
+    ...answers,
+    'POST /api/maker/proposals': () =>
+      errors
+        ? { status: 422, body: { type: 'urn:dispona:invalid', title: 'Not right.', status: 422, errors } }
+        : { body: { id: 'pr_1' } },
+  });
+  draw(screens, '/my/new');
+  await userEvent.type(await screen.findByLabelText('Title'), 'Kestrel');
+  await userEvent.click(screen.getByRole('button', { name: 'It comes in several sizes or colours' }));
+  await userEvent.type(screen.getByLabelText('Option 1'), 'Size');
+  await userEvent.type(screen.getByLabelText('Values of option 1'), 'M, L');
+  const row = (name: string) => within(screen.getByRole('group', { name }));
+  await userEvent.type(row('All of them').getByLabelText('Price'), '40');
+  expect(row('All of them').queryByLabelText('Barcode')).toBeNull();
+  expect(row('L').getByLabelText<HTMLInputElement>('Price').value).toBe('40.00');
+  await userEvent.clear(row('L').getByLabelText('Price'));
+  await userEvent.type(row('L').getByLabelText('Price'), '50');
+  // Another value in front takes nothing away from the one that was priced.
+  const values = screen.getByLabelText('Values of option 1');
+  await userEvent.clear(values);
+  await userEvent.type(values, 'S, M, L');
+  expect(row('L').getByLabelText<HTMLInputElement>('Price').value).toBe('50.00');
+  await userEvent.click(screen.getByRole('button', { name: 'Propose it' }));
+  expect(await row('M').findByText('A price is above zero.')).toBeTruthy();
+  expect(screen.getByText('“L” is already a value of Size.')).toBeTruthy();
+  errors = null;
+  await userEvent.click(screen.getByRole('button', { name: 'Propose it' }));
+  await waitFor(() => expect(asked.filter(({ what }) => what.startsWith('POST'))).toHaveLength(2));
+  expect(asked.filter(({ what }) => what.startsWith('POST'))[1]!.body).toMatchObject({
+    productId: null,
+    supplierId: 'su_1',
+    options: [{ name: 'Size', values: ['S', 'M', 'L'] }],
+    variants: { new: { price: 4_000 }, '2': { price: 5_000 } },
+  });
 });
 
 test('two tabs of one product type into the same: neither takes away what the other typed', async () => {

@@ -1,8 +1,10 @@
 import { namesOf } from '../../../core/model/fields';
 import { variantFields } from '../../../core/model/variant-fields';
+import { sharedFields } from '../../../core/suppliers/new-good';
 import type { MakerGood } from '../../data/maker';
 import { MeasureField } from '../../shared/ui/measure-field';
 import { columnOf, type ColumnName } from '../../shared/variant-columns';
+import type { NumbersRow } from './new-good';
 import type { Draft } from './proposal-draft';
 
 const NO_UNIT = { unitPricing: null } as const;
@@ -17,37 +19,39 @@ export interface PartProps {
   change: (change: (draft: Draft) => Draft) => void;
 }
 
+interface Props extends Omit<PartProps, 'good'> {
+  rows: readonly NumbersRow[];
+  errorAt: (...path: string[]) => string | undefined;
+}
+
 /** What each variant costs and is known by. */
-export function Numbers({
-  good,
-  draft,
-  change,
-  errorAt,
-}: PartProps & { errorAt: (...path: string[]) => string | undefined }) {
+export function Numbers({ rows, draft, change, errorAt }: Props) {
   return (
     <div className="flex flex-col gap-4">
-      {good.variants.map((variant) => (
-        <fieldset key={variant.id}>
-          {variant.name && <legend className="mb-1 font-semibold">{variant.name}</legend>}
+      {rows.map(({ id, sentAs = id, name: called, fields, isShared }) => (
+        <fieldset key={id}>
+          {called && <legend className="mb-1 font-semibold">{called}</legend>}
           <div className="grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))] gap-3">
-            {columns.map(({ name, label, show, read }) => {
-              const typed = (draft.variants[variant.id] ?? {}) as Record<string, unknown>;
-              return (
-                <MeasureField
-                  key={name}
-                  label={name === 'supplierNumber' ? 'Your number' : label}
-                  shown={show(name in typed ? typed[name] : variant.fields[name], NO_UNIT)}
-                  read={(text) => read(text, NO_UNIT)}
-                  error={errorAt('variants', variant.id, name)}
-                  change={(value) =>
-                    change((before) => ({
-                      ...before,
-                      variants: { ...before.variants, [variant.id]: { ...before.variants[variant.id], [name]: value } },
-                    }))
-                  }
-                />
-              );
-            })}
+            {columns
+              .filter(({ name }) => !isShared || sharedFields.has(name))
+              .map(({ name, label, show, read }) => {
+                const typed = (draft.variants[id] ?? {}) as Record<string, unknown>;
+                return (
+                  <MeasureField
+                    key={name}
+                    label={name === 'supplierNumber' ? 'Your number' : label}
+                    shown={show(name in typed ? typed[name] : fields[name], NO_UNIT)}
+                    read={(text) => read(text, NO_UNIT)}
+                    error={errorAt('variants', sentAs, name)}
+                    change={(value) =>
+                      change((before) => ({
+                        ...before,
+                        variants: { ...before.variants, [id]: { ...before.variants[id], [name]: value } },
+                      }))
+                    }
+                  />
+                );
+              })}
           </div>
         </fieldset>
       ))}

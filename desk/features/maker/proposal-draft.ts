@@ -1,25 +1,48 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { proposedSchema, type Proposed } from '../../../core/model/proposal';
+import { z } from 'zod';
+import { proposedSchema, type Proposed, type ProposedOption } from '../../../core/model/proposal';
+
+/** An option of a new product as it is typed. */
+export interface TypedOption {
+  name: string;
+  /** its values, with commas between */
+  values: string;
+}
 
 export interface Draft extends Proposed {
   note: string;
+  options: readonly TypedOption[];
 }
 
-export const emptyDraft: Draft = { product: {}, variants: {}, pictures: [], texts: {}, note: '' };
+export const emptyDraft: Draft = { product: {}, variants: {}, pictures: [], texts: {}, note: '', options: [] };
 
 const keyOf = (id: string) => `dispona.proposal.${id}`;
+
+const typedOptions = z.array(z.object({ name: z.string(), values: z.string() }));
 
 /** What was typed of a proposal and not sent; in another form it is of no use any more. */
 function stored(id: string): Draft | null {
   try {
     const read = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null') as Draft | null;
     if (!read) return null;
-    const { note, ...proposed } = read;
-    return { ...proposedSchema.parse(proposed), note: String(note) };
+    const { note, options = [], ...proposed } = read;
+    return { ...proposedSchema.parse(proposed), note: String(note), options: typedOptions.parse(options) };
   } catch {
     return null;
   }
 }
+
+/** The options that were typed; a line with nothing in it is none. */
+export const optionsOf = ({ options }: Draft): ProposedOption[] =>
+  options
+    .map(({ name, values }) => ({
+      name: name.trim(),
+      values: values
+        .split(/[,\n]/)
+        .map((value) => value.trim())
+        .filter(Boolean),
+    }))
+    .filter(({ name, values }) => name !== '' || values.length > 0);
 
 interface Drafting {
   draft: Draft;
