@@ -1,15 +1,20 @@
 /** @jest-environment jsdom */
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { OrderAnswer } from '../../contract/orders';
 import type { Offer } from '../../core/model/offer';
 import { usualSelling } from '../../core/model/selling';
 import type { CheckoutPageData } from '../../core/storefront/selling-pages';
 import { holdAnswers, onServer } from '../../desk/testing/real-fetch';
 import { startShop } from '../../server/testing/harness';
 import type { ShopData } from '../data';
+import { WindowContext } from '../base';
 import type { BodyProps } from '../parts';
+import { AddToBasket } from './add-to-basket';
 import { BasketPage } from './basket-page';
+import { BasketContext, basketCalls, type BasketDesk } from './basket-store';
 import { CheckoutPage } from './checkout-page';
+import { OrderPage } from './order-page';
 
 type BasketPageData = BodyProps<'basket'>['page'];
 
@@ -189,4 +194,112 @@ describe('the checkout', () => {
     expect(screen.getByDisplayValue('ada')).toBeTruthy();
     expect(screen.getByRole('checkbox', { name: /I have read the terms/ }).getAttribute('aria-invalid')).toBe('true');
   });
+});
+
+describe('the button on a product', () => {
+  const added: (string | undefined)[] = [];
+  const desk: BasketDesk = {
+    pieces: 0,
+    add: async (entry) => {
+      const answer = await basketCalls.add(entry);
+      added.push('problem' in answer ? answer.problem : undefined);
+      return added.at(-1);
+    },
+  };
+  async function openProduct(inWindow = false) {
+    cleanup();
+    added.length = 0;
+    const { page } = await pageAt<BodyProps<'product'>['page']>('/p/wren');
+    render(
+      <WindowContext value={inWindow}>
+        <BasketContext value={inWindow ? null : desk}>
+          <AddToBasket product={page.product} variant={page.product.variants[0]!} />
+        </BasketContext>
+      </WindowContext>,
+    );
+    return screen.getByRole<HTMLButtonElement>('button', { name: 'Add to basket' });
+  }
+
+  test('puts so many pieces into the basket once, says so, and leads to it', async () => {
+    await basketOf({ Tern: 1 });
+    const button = await openProduct();
+    const pieces = screen.getByLabelText('How many');
+    await userEvent.clear(pieces);
+    await userEvent.type(pieces, '3');
+    await userEvent.dblClick(button);
+    expect((await screen.findByRole('link')).getAttribute('href')).toBe('/basket');
+    expect(added).toEqual([undefined]);
+    const { page } = await pageAt<BasketPageData>('/basket');
+    expect(page.basket.lines.map(({ title, quantity }) => [title, quantity])).toEqual([
+      ['Tern', 1],
+      ['Wren', 3],
+    ]);
+  });
+
+  test('says why something cannot go in, and can be pressed again', async () => {
+    await basketOf({ Tern: 1 });
+    const { variants, id } = [...server().catalog.live.shop.products.values()].find(({ title }) => title === 'Wren')!;
+    await server().call('PATCH', `/api/products/${id}/variants`, {
+      seen: Number.MAX_SAFE_INTEGER,
+      changes: [{ id: variants[0]!.id, fields: { stock: 1 } }],
+    });
+    const button = await openProduct();
+    await userEvent.click(button);
+    await screen.findByRole('link');
+    await userEvent.click(button);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/There .* only 1 of this/);
+    expect(button.disabled).toBe(false);
+  });
+
+  test('sells nothing in the shop window of the desk', async () => {
+    await basketOf({ Tern: 1 });
+    await userEvent.click(await openProduct(true));
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(added).toEqual([]);
+  });
+});
+
+test('an order tells what was ordered, what is to pay and how; once it is sent, what is on its way', async () => {
+  await basketOf({ Tern: 2 });
+  const { page } = await pageAt<CheckoutPageData>('/checkout');
+  const placed = await fetch('/checkout', {
+    method: 'POST',
+    headers: { Accept: 'text/html' },
+    body: new URLSearchParams({
+      attempt: page.attempt,
+      seen: page.seen,
+      email: 'ada@example.com',
+      name: 'Ada Vane',
+      street: 'Harbour 1',
+      postcode: '4401 AB',
+      city: 'Yerseke',
+      country: 'NL',
+      deliveryId: parcel!.id,
+      paymentId: transfer!.id,
+      agrees: 'yes',
+    }),
+  });
+  const address = placed.headers.get('location')!.replace(/^https?:\/\/[^/]+/, '');
+  const openOrder = async () => {
+    cleanup();
+    const { data, page: order } = await pageAt<BodyProps<'order'>['page']>(address);
+    render(<OrderPage page={order} data={data} url={address} go={() => undefined} />);
+  };
+  await openOrder();
+  expect(screen.getByText('2 × Tern')).toBeTruthy();
+  expect(screen.getByText('Total').nextElementSibling!.textContent).toBe('€45.95');
+  expect(screen.getByText(/Yerseke/)).toBeTruthy();
+  const { orders } = (await server().call<{ orders: { id: string }[] }>('GET', '/api/orders')).body;
+  const { id } = orders[0]!;
+  const { body } = await server().call<OrderAnswer>('GET', `/api/orders/${id}`);
+  await server().call('POST', `/api/orders/${id}/paid`, {});
+  await server().call('POST', `/api/orders/${id}/sent`, {
+    lines: [{ key: body.body.lines[0]!.key, quantity: 1 }],
+    tracking: 'LL 7',
+  });
+  await openOrder();
+  const parcelSent = within(screen.getByRole('region', { name: 'Parcel 1' }));
+  expect(parcelSent.getByText(/1 × Tern/)).toBeTruthy();
+  expect(parcelSent.getByText(/LL 7/)).toBeTruthy();
+  expect(screen.getAllByRole('link').map((link) => link.textContent)).toContain('Invoice');
 });
