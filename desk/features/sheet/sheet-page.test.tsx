@@ -1,8 +1,8 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { startShop } from '../../../server/testing/harness';
-import { draw } from '../../testing/desk';
+import { choose, draw, retype } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
 import { SheetPage } from './sheet-page';
 
@@ -46,4 +46,34 @@ test('what was typed and not saved is taken away again', async () => {
   await userEvent.click(await screen.findByRole('button', { name: 'As it was' }));
   expect(cell(/Wren sled/, 1).textContent).toBe('');
   expect(prices()).toEqual([7_000, 1_850]);
+});
+
+test('a column is changed at once: reckoned, replaced or set, with what would change in view and what cannot be read said', async () => {
+  await open();
+  await screen.findByText('Harrier delta');
+  await userEvent.click(screen.getByRole('button', { name: 'Change a column…' }));
+  const dialog = within(await screen.findByRole('dialog', { name: 'Change a column' }));
+  await choose('Column', 'Price');
+  await choose('How', 'Reckon');
+  const by = dialog.getByLabelText('Reckoning');
+  await userEvent.type(by, 'more');
+  expect(dialog.getByText('Type +5 %, -2, =cost*2.4, or an amount.')).toBeTruthy();
+  expect(dialog.getByText('Nothing would change yet.')).toBeTruthy();
+  await retype(by, '+10 %');
+  expect(within(dialog.getByRole('list', { name: 'What would change' })).getByText('77.00')).toBeTruthy();
+  await userEvent.click(dialog.getByRole('button', { name: 'Change 2 cells' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Save 2 cells' }));
+  await waitFor(() => expect(prices()).toEqual([7_700, 2_035]));
+  await userEvent.click(screen.getByRole('button', { name: 'Change a column…' }));
+  await choose('Column', 'SKU');
+  await choose('How', 'Find and replace');
+  await userEvent.type(screen.getByLabelText('Find'), 'h-');
+  await userEvent.type(screen.getByLabelText('Replace by'), 'HD-');
+  expect(screen.getByRole('button', { name: 'Change 1 cell' })).toBeTruthy();
+  await userEvent.click(screen.getByLabelText('Capital letters as typed'));
+  expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Change 0 cells' }).disabled).toBe(true);
+  await userEvent.click(screen.getByLabelText('Capital letters as typed'));
+  await userEvent.click(screen.getByRole('button', { name: 'Change 1 cell' }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Save 1 cell' }));
+  await waitFor(() => expect(server().catalog.working.products.get(server().ids[0]!)!.variants[0]!.sku).toBe('HD-1'));
 });
