@@ -45,7 +45,7 @@ export function OptionListEditor({ list, close }: { list: OptionList; close: () 
       },
     );
   return (
-    <Dialog title="Option list" isOpen close={close}>
+    <Dialog title="Option list" isOpen close={close} isForm>
       <TextField label="Name of the list" value={name} onChange={(event) => setName(event.target.value)} />
       <SortableRows
         className="mt-3 flex flex-col gap-1.5"

@@ -182,7 +182,7 @@ export function SpecSheetEditor({ sheet, close }: { sheet: SpecSheet; close: () 
       onError: tellRefused,
     });
   return (
-    <Dialog title="Spec sheet" isOpen close={close} width="max-w-3xl">
+    <Dialog title="Spec sheet" isOpen close={close} isForm width="max-w-3xl">
       <TextField
         label="Name"
         value={name}

@@ -16,7 +16,7 @@ export function PutAside({ check, end, close }: { check: string; end: LooseEndRo
       : undefined;
   const other = putAside.error && !errorAt('reason') && !errorAt('until') ? wordsOf(putAside.error) : undefined;
   return (
-    <Dialog title={`Put “${end.title}” aside`} isOpen close={close}>
+    <Dialog title={`Put “${end.title}” aside`} isOpen close={close} isForm>
       <form
         noValidate
         className="flex flex-col gap-4"

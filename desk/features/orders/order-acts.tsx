@@ -201,7 +201,7 @@ export function OrderActs({ order }: { order: OrderAnswer }) {
       {order.isPaid && !isOver && <Button onClick={() => setOpen('refund')}>Money back</Button>}
       {!order.isPaid && !isOver && <Button onClick={() => setOpen('cancel')}>Cancel it</Button>}
       {current && (
-        <Dialog title={current.title} isOpen close={() => setOpen(null)}>
+        <Dialog title={current.title} isOpen close={() => setOpen(null)} isForm>
           <current.Form order={order} close={() => setOpen(null)} />
         </Dialog>
       )}

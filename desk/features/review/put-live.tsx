@@ -33,7 +33,7 @@ function PlanDialog({
   const [at, setAt] = useState<string | null>(tomorrow);
   const problem = plan.error && refusalOf(plan.error);
   return (
-    <Dialog title="Put live later" isOpen close={close}>
+    <Dialog title="Put live later" isOpen close={close} isForm>
       <form
         noValidate
         onSubmit={(event) => {

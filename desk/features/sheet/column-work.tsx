@@ -74,7 +74,7 @@ export function ColumnWork({ sheet, columns, rows, column: first, close }: Props
         : 'Type +5, -2, *3, /2 or +10 %.';
   const shown = by === '' && how !== 'replace' && how !== 'set' ? [] : how === 'replace' && find === '' ? [] : cells;
   return (
-    <Dialog title="Change a column" isOpen close={close} width="max-w-xl">
+    <Dialog title="Change a column" isOpen close={close} isForm width="max-w-xl">
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {

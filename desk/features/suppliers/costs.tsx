@@ -51,7 +51,7 @@ export function Costs({ supplier, supply, currency, close }: Props) {
   };
   const refused = setSupply.error && refusalOf(setSupply.error);
   return (
-    <Dialog title={`Costs of ${name} at ${supplier.name}`} isOpen close={close}>
+    <Dialog title={`Costs of ${name} at ${supplier.name}`} isOpen close={close} isForm>
       <form
         noValidate
         className="flex flex-col gap-2"

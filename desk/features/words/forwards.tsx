@@ -21,7 +21,7 @@ function NewForward({ from, close }: { from: string; close: () => void }) {
   const [error, setError] = useState('');
   const { set } = useForwardWrites();
   return (
-    <Dialog title="A path forwards" isOpen close={close}>
+    <Dialog title="A path forwards" isOpen close={close} isForm>
       <form
         onSubmit={(event) => {
           event.preventDefault();

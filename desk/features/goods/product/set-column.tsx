@@ -82,7 +82,7 @@ export function SetColumn({ product, cells, columns, close }: Props) {
   const show = (value: unknown) =>
     (isAmount && typeof value === 'number' ? plainAmount(value) : column.show(value, product)) || '—';
   return (
-    <Dialog title="Set a column" isOpen close={close} width="max-w-xl">
+    <Dialog title="Set a column" isOpen close={close} isForm width="max-w-xl">
       <form
         onSubmit={(event) => {
           event.preventDefault();

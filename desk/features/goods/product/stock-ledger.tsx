@@ -94,7 +94,7 @@ export function StockDialog({ answer, close }: { answer: ProductAnswer; close: (
     return errors.find(({ path }) => path[0] === 'moves' && path[1] === at)?.message;
   };
   return (
-    <Dialog title={`Stock of ${product.title}`} isOpen close={close} width="max-w-2xl">
+    <Dialog title={`Stock of ${product.title}`} isOpen close={close} isForm width="max-w-2xl">
       <form
         onSubmit={(event) => {
           event.preventDefault();

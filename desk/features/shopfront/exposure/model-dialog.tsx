@@ -45,7 +45,7 @@ export function ModelDialog({ model, close }: { model: VisitModel; close: () => 
   );
   const sum = beginnings.reduce((all, [key]) => all + (Number(typed[key]) || 0), 0);
   return (
-    <Dialog title="How exposure is worked out" isOpen close={close} width="max-w-2xl">
+    <Dialog title="How exposure is worked out" isOpen close={close} isForm width="max-w-2xl">
       <p className="text-ink-2">
         Nobody is counted yet, so Dispona works out what visits would see. A visitor comes in somewhere, sees each card
         with a chance that falls from row to row, then follows one of the links in proportion to how well it is seen
