@@ -63,7 +63,7 @@ test('whoever leaves the screen is told of it, as of everything that is not save
   rerender(<Form isOpen={false} />);
   expect(unsaved.isAny()).toBe(false);
   rerender(<Form />);
-  await userEvent.type(screen.getByLabelText('Name'), '!');
+  await userEvent.type(await screen.findByLabelText('Name'), '!');
   unmount();
   expect(unsaved.isAny()).toBe(false);
 });
