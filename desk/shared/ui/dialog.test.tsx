@@ -57,14 +57,14 @@ test('what was typed and taken away again is nothing to lose', async () => {
 });
 
 test('whoever leaves the screen is told of it, as of everything that is not saved', async () => {
-  const { rerender, unmount } = render(<Form />);
+  const first = render(<Form />);
   await userEvent.type(screen.getByLabelText('Name'), '!');
   expect(unsaved.problems()).toEqual(['A name: what you typed is not sent.']);
-  rerender(<Form isOpen={false} />);
+  first.unmount();
   expect(unsaved.isAny()).toBe(false);
-  rerender(<Form />);
-  await userEvent.type(await screen.findByLabelText('Name'), '!');
-  unmount();
+  const { rerender } = render(<Form />);
+  await userEvent.type(screen.getByLabelText('Name'), '!');
+  rerender(<Form isOpen={false} />);
   expect(unsaved.isAny()).toBe(false);
 });
 
