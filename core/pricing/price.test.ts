@@ -4,8 +4,11 @@ import {
   effectivePrice,
   isSaleTime,
   marginOf,
+  markUpOf,
+  netOf,
   priceSteps,
   refuseQuantityPrices,
+  refuseSalePrice,
   refuseSpan,
   unitPrice,
   type PriceTerms,
@@ -146,4 +149,66 @@ test('the lowest price of the 30 days before a reduction is what looking second 
     }),
     { numRuns: 80 },
   );
+});
+
+test('a step for the sale is told only while one holds, and one for pieces only from their number on', () => {
+  const of = { ...plain, quantityPrices: [{ from: 3, off: 1_000 }] };
+  const steps = (quantity: number, salePrice: number | null) =>
+    priceSteps(of, { price: 1_000, salePrice }, NOW, quantity).map(({ what, amount: each }) => [what, each]);
+  expect(steps(2, null)).toEqual([['price', 1_000]]);
+  expect(steps(3, null)).toEqual([
+    ['price', 1_000],
+    ['quantity', 900],
+  ]);
+  expect(steps(3, 800)).toEqual([
+    ['price', 1_000],
+    ['sale', 800],
+    ['quantity', 720],
+  ]);
+});
+
+test('nothing is told per unit where there is no unit, or nothing in it', () => {
+  expect(unitPrice(500, 250, 'kg')).toBe(2_000);
+  for (const [content, unit] of [
+    [null, 'kg'],
+    [250, null],
+    [0, 'kg'],
+    [-5, 'kg'],
+  ] as const)
+    expect(unitPrice(500, content, unit)).toBeNull();
+});
+
+test('a sale price has to be below the price', () => {
+  expect(refuseSalePrice(1_000, 999)).toBeUndefined();
+  expect(refuseSalePrice(1_000, null)).toBeUndefined();
+  for (const sale of [1_000, 1_001])
+    expect(refuseSalePrice(1_000, sale)).toBe('The sale price must be below the price.');
+});
+
+test('a time with one open end can be; one whose ends are the same moment cannot', () => {
+  expect(refuseSpan(iso(NOW), null)).toBeUndefined();
+  expect(refuseSpan(null, iso(NOW))).toBeUndefined();
+  expect(refuseSpan(null, null)).toBeUndefined();
+  expect(refuseSpan(iso(NOW), iso(NOW + 1))).toBeUndefined();
+  expect(refuseSpan(iso(NOW), iso(NOW))).toBe('The end must come after the beginning.');
+});
+
+test('what is wrong with quantity prices is said with the numbers of the one before', () => {
+  const said = (from: number, off: number) =>
+    refuseQuantityPrices([
+      { from: 3, off: 1_250 },
+      { from, off },
+    ]);
+  expect(said(3, 2_000)).toEqual({ at: 1, message: 'This must begin above 3 pieces.' });
+  expect(said(4, 1_250)).toEqual({ at: 1, message: 'More pieces must cost less: take more than 12.5 % off.' });
+  expect(said(4, 1_251)).toBeUndefined();
+});
+
+test('tax comes out of a price that contains it; margin and mark-up are of what is left', () => {
+  expect([netOf(12_100, 2_100, true), netOf(12_100, 2_100, false)]).toEqual([10_000, 12_100]);
+  expect(markUpOf(12_100, 5_000, 2_100, true)).toBe(10_000);
+  expect(markUpOf(12_100, 5_000, 2_100, false)).toBe(14_200);
+  expect(markUpOf(5_000, 10_000, 0, false)).toBe(-5_000);
+  expect([markUpOf(100, null, 0, true), markUpOf(100, 0, 0, true)]).toEqual([null, null]);
+  expect([marginOf(0, 100, 0, true), marginOf(100, null, 0, true)]).toEqual([null, null]);
 });
