@@ -33,6 +33,24 @@ test('a step for each edition that changed the price, for sales and for offers',
   ]);
 });
 
+test('what changes at one moment is one step, the last moment counts, and a list price that changes alone is told', () => {
+  const spans = [
+    span(0, 1_000),
+    span(10 * DAY, 1_500, { salePrice: 1_200, saleFrom: iso(10 * DAY) }),
+    span(20 * DAY, 1_800, { salePrice: 1_200, saleFrom: iso(10 * DAY) }),
+  ];
+  const asked: AskedSpan[] = [
+    { since: 10 * DAY, price: 1_100 },
+    { since: 15 * DAY, price: null },
+  ];
+  expect(priceHistory(spans, asked, 0, 20 * DAY)).toEqual([
+    { at: 0, price: 1_000, list: 1_000 },
+    { at: 10 * DAY, price: 1_100, list: 1_500 },
+    { at: 15 * DAY, price: 1_200, list: 1_500 },
+    { at: 20 * DAY, price: 1_200, list: 1_800 },
+  ]);
+});
+
 test('what was never sold has no history, nor has it what it is sold for only later', () => {
   expect(priceHistory([], [], 0, DAY)).toEqual([]);
   expect(priceHistory([span(2 * DAY, 500)], [], 0, DAY)).toEqual([]);
