@@ -70,21 +70,38 @@ export function emptiedBy(kind: ProductKind, files: Product['files'] = []): Part
   };
 }
 
-/** What of a product would be lost if it became of this kind, in plain words. */
+/** How losing a field is told, where "its" and what the field is called do not say it. */
+const lostWords: Readonly<Record<string, string>> = {
+  size: 'its package',
+  packageType: 'its package',
+  duration: 'how long it takes',
+  ownValue: 'the value that shoppers may choose',
+  bundle: 'what is in it',
+  files: 'its files for buyers',
+};
+
+/** Fields of parts that something has filled in. */
+function* filledIn(fields: Fields, of: object, part: keyof KindParts): Generator<string> {
+  for (const name of namesOf(fields, (field) => field.part === part)) {
+    const value = (of as Record<string, unknown>)[name];
+    const isEmpty =
+      name === 'files'
+        ? (value as ProductFile[]).every(isForAll)
+        : name === 'bundle'
+          ? ((value as Product['bundle'])?.slots.length ?? 0) === 0
+          : JSON.stringify(value) === JSON.stringify(fields[name]!.usual);
+    if (!isEmpty) yield lostWords[name] ?? `its ${fields[name]!.words}`;
+  }
+}
+
+/** What of a product would be lost if it became of this kind, in plain words. O(fields × variants). */
 export function lostBy(product: Product, kind: ProductKind): string[] {
   const parts = kindParts[kind];
-  const { weight, size, packageType, dispatchDays, duration, ownValue, bundle, files, variants } = product;
-  const lost: string[] = [];
-  if (!parts.delivery) {
-    const some = (test: (facts: typeof noDelivery) => boolean) =>
-      test({ weight, size, packageType, dispatchDays }) || variants.some(test);
-    if (some((facts) => facts.weight !== null)) lost.push('its weight');
-    if (some((facts) => facts.size !== null || facts.packageType !== '')) lost.push('its package');
-    if (some((facts) => facts.dispatchDays !== null)) lost.push('its days to dispatch');
+  const lost = new Set<string>();
+  for (const part of ['delivery', 'duration', 'ownValue', 'slots', 'downloads'] as const) {
+    if (parts[part]) continue;
+    for (const words of filledIn(productFields, product, part)) lost.add(words);
+    for (const each of product.variants) for (const words of filledIn(variantFields, each, part)) lost.add(words);
   }
-  if (!parts.duration && duration !== null) lost.push('how long it takes');
-  if (!parts.ownValue && ownValue !== null) lost.push('the value that shoppers may choose');
-  if (!parts.slots && (bundle?.slots.length ?? 0) > 0) lost.push('what is in it');
-  if (!parts.downloads && !files.every(isForAll)) lost.push('its files for buyers');
-  return lost;
+  return [...lost];
 }
