@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
@@ -64,6 +64,10 @@ export async function complete(label: string, typed: string, choice = typed): Pr
   await userEvent.type(await screen.findByRole('combobox', { name: label }), typed);
   await userEvent.click(await screen.findByRole('option', { name: startsWith(choice) }));
 }
+
+/** Waits until the screen shows what the server has: nothing is being written or read any more. */
+export const settled = (client: QueryClient): Promise<void> =>
+  waitFor(() => expect([client.isMutating(), client.isFetching()]).toEqual([0, 0]));
 
 /** Types something into a field in place of what stands there. */
 export async function retype(field: HTMLElement, text: string): Promise<void> {

@@ -121,7 +121,7 @@ describe('the tray', () => {
     );
     const tern = (await addProduct(server(), 'Tern flyer', 1_250)).product.id;
     act(() => tray.add([tern]));
-    await userEvent.click(screen.getByRole('button', { name: 'Add to group…' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Add to group…' }));
     await userEvent.click(await screen.findByRole('button', { name: /For the beach/ }));
     await waitFor(() => expect(shelves()[0]!.picked).toHaveLength(3));
     expect(shelves()).toHaveLength(1);

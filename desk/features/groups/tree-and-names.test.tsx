@@ -3,7 +3,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useRoutes } from 'react-router';
 import { addProduct, startServer } from '../../../server/testing/harness';
-import { choose, complete, draw, retype } from '../../testing/desk';
+import { choose, complete, draw, retype, settled } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
 import { OverlapPage } from './overlap-page';
 import { BrandsPage, CategoryPage, CollectionPage, GroupsPage, Shelves, TagsPage } from './screens';
@@ -80,14 +80,16 @@ describe('the tree, by keys', () => {
   });
 
   test('Alt and the arrows move it: up, in below the one above, and out again', async () => {
-    open('/groups');
+    const { client } = open('/groups');
     (await row('Reels')).focus();
     await userEvent.keyboard('{Alt>}{ArrowUp}{/Alt}');
     await waitFor(() => expect(shop().categories.get(ids.reels!)!.parentId).toBeNull());
     await waitFor(() => expect(document.querySelectorAll('[data-category]')[0]!.textContent).toMatch(/^Reels/));
+    await settled(client);
     (await row('Kites')).focus();
     await userEvent.keyboard('{Alt>}{ArrowRight}{/Alt}');
     await waitFor(() => expect(shop().categories.get(ids.kites!)!.parentId).toBe(ids.reels));
+    await settled(client);
     (await row('Kites')).focus();
     await userEvent.keyboard('{Alt>}{ArrowLeft}{/Alt}');
     await waitFor(() => expect(shop().categories.get(ids.kites!)!.parentId).toBeNull());

@@ -49,7 +49,7 @@ describe('where a product belongs', () => {
     });
     await userEvent.click(await screen.findByRole('button', { name: 'make it main' }));
     await waitFor(() => expect(product(kite!).categoryIds).toEqual([deltas, top.body.id]));
-    await userEvent.click(screen.getByRole('button', { name: 'Remove Deltas' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove Deltas' }));
     await waitFor(() => expect(product(kite!).categoryIds).toEqual([top.body.id]));
   });
 
@@ -69,7 +69,7 @@ describe('where a product belongs', () => {
     await waitFor(() => expect(product(kite!).brandId).not.toBeNull());
     await waitFor(() => expect(product(kite!).tagIds).toHaveLength(1));
     await userEvent.click(await screen.findByRole('button', { name: 'Remove light wind' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Remove Lark & Line' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove Lark & Line' }));
     await waitFor(() => expect([product(kite!).tagIds, product(kite!).brandId]).toEqual([[], null]));
   });
 });

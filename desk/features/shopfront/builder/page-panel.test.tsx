@@ -58,7 +58,7 @@ describe('the page itself', () => {
     await complete('a category, collection, brand or tag', 'Delt', 'Deltas');
     await waitFor(() => expect(page().standsOn).toEqual([{ kind: 'category', id: ids.deltas }]));
     expect(panel().queryByLabelText('Address')).toBeNull();
-    await userEvent.click(panel().getByRole('button', { name: /^Remove.*Deltas|^Deltas/ }));
+    await userEvent.click(await panel().findByRole('button', { name: /^Remove.*Deltas|^Deltas/ }));
     await waitFor(() => expect(page().standsOn).toEqual([]));
     expect(await panel().findByLabelText('Address')).toBeTruthy();
   });

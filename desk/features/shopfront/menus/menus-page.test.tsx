@@ -3,7 +3,7 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useMenu } from '../../../data/shopfront';
 import { addProduct, startServer } from '../../../../server/testing/harness';
-import { complete, draw, retype } from '../../../testing/desk';
+import { complete, draw, retype, settled } from '../../../testing/desk';
 import { holdAnswers, onServer } from '../../../testing/real-fetch';
 import { MenusPage } from './menus-page';
 
@@ -47,23 +47,25 @@ test('categories, addresses and headings are added; one that is no address says 
 });
 
 test('an item is worded, moved a level deeper and back by keys, and removed with what stands below it', async () => {
-  await open();
+  const { client } = await open();
   await complete('Add to the menu', 'Kit', 'Kites');
   await complete('Add to the menu', 'Light', 'Light wind');
   await waitFor(() => expect(menu().items).toHaveLength(2));
   const words = await screen.findByLabelText('Words in the menu for Light wind');
   await userEvent.type(words, 'Calm days{Enter}');
   await waitFor(() => expect(labels('items')).toEqual(['category', 'Calm days']));
-  const grip = () => screen.getByRole('button', { name: /^Move Calm days/ });
-  grip().focus();
-  await userEvent.keyboard('{ArrowRight}');
+  const move = async (key: string) => {
+    await settled(client);
+    (await screen.findByRole('button', { name: /^Move Calm days/ })).focus();
+    await userEvent.keyboard(key);
+  };
+  await move('{ArrowRight}');
   await waitFor(() => expect(menu().items[0]!.items.map(({ label }) => label)).toEqual(['Calm days']));
-  grip().focus();
-  await userEvent.keyboard('{ArrowLeft}');
+  await move('{ArrowLeft}');
   await waitFor(() => expect(menu().items).toHaveLength(2));
-  grip().focus();
-  await userEvent.keyboard('{ArrowRight}');
+  await move('{ArrowRight}');
   await waitFor(() => expect(menu().items).toHaveLength(1));
+  await settled(client);
   await userEvent.click(screen.getByRole('button', { name: 'Remove Kites from the menu' }));
   await waitFor(() => expect(menu().items).toEqual([]));
 });

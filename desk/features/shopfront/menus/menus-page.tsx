@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { allItems, type Menu, type MenuItem, type MenuName } from '../../../../core/model/menu';
 import type { Target } from '../../../../core/model/target';
 import { useGroups } from '../../../data/groups';
-import { usePages, useShopfrontWrites } from '../../../data/shopfront';
+import { useMenu, usePages, useShopfrontWrites } from '../../../data/shopfront';
 import { Button } from '../../../shared/ui/button';
 import { freshItem, MenuList } from './menu-list';
 import { refusalOf } from '../../../data/tell-refused';
@@ -40,7 +40,9 @@ function useInNoMenu(menu: Menu): { to: Target; name: string }[] {
 }
 
 /** The menus of the shop, and what stands in none of them. */
-export function MenusPage({ menu }: { menu: Menu }) {
+export function MenusPage({ menu: loaded }: { menu: Menu }) {
+  // Read here too, so that what was saved is there in the same drawing in which its draft goes.
+  const menu = useMenu().data ?? loaded;
   const { setMenu } = useShopfrontWrites();
   const [draft, setDraft] = useState<Partial<Menu>>({});
   const now: Menu = { ...menu, ...draft };
