@@ -1,5 +1,5 @@
 import type { ChosenListing } from '../core/model/chosen-listing';
-import { fold } from '../core/shared/identity';
+import { fold } from '../core/shared/fold';
 import { changeChosen, chooseListing, filtersAnswer } from '../server/languages/engines';
 import { takeForwards } from '../server/languages/forwards';
 import { changeProduct } from '../server/products/product-writes';

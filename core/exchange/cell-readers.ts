@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { momentFromLocal } from '../shared/moment';
 import { readMeasure } from '../shared/units';
 import { partsOf, plainNumber, type ExchangeColumn, type NameList, type Reading, type ReadTerms } from './column';

@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 
 /** Two names that look like one written twice. */
 export interface NearNames<T> {

@@ -1,5 +1,5 @@
 import type { Languages } from '../model/languages';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { plainText } from '../shared/plain-text';
 
 /** Something that is not the same in a translation and should be, in words for who translates. */

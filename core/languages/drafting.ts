@@ -1,6 +1,6 @@
 import { languagePart } from '../shared/language-part';
 import type { Languages } from '../model/languages';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { germanWords } from './dictionary-de';
 import type { TranslationMemory } from './memory';
 

@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { plainText } from '../shared/plain-text';
 
 /** A text and how it was translated once. */

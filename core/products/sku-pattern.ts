@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import type { Option, Variant } from '../model/product';
 import { nameIdentity } from '../shared/same-name';
 

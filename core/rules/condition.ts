@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import type { Field } from './field';
 import type { Condition } from '../model/rule';
 

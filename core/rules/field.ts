@@ -3,7 +3,7 @@ import { SPEC_SCALE } from '../products/spec-values';
 import { productKinds } from '../model/product-values';
 import { taxClassNames } from '../pricing/tax';
 import { kindParts } from '../products/kinds';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { plainText } from '../shared/plain-text';
 import { Bitset } from '../search/bitset';
 import type { Operator } from '../model/rule';

@@ -1,5 +1,5 @@
 import { Bitset, popcount } from './bitset';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import type { FinderEntry, FinderShape, FinderSource, SortKey } from './entry';
 import { grow, MetIds } from './arrays';
 import { Facets, type Facet } from './facets';

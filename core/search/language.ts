@@ -1,6 +1,6 @@
 import { languagePart } from '../shared/language-part';
 import { newStemmer } from 'snowball-stemmers';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import type { Language } from './text-query';
 
 /** Stems are kept up to so many words, then looked up anew. */

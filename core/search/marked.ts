@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { MIN_SLIP_LENGTH, oneSlip, queryWords } from './words';
 
 export interface MarkedPart {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { slipsInto } from '../testing/reference-listing';
 import { MAX_WORD, oneSlip, queryWords, wordsOf } from './words';
 

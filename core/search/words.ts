@@ -1,4 +1,4 @@
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 
 /** Longest word, and most words of a query, that the finder looks at. */
 export const MAX_WORD = 40;

@@ -1,4 +1,4 @@
-import { fold } from './identity';
+import { fold } from './fold';
 
 /**
  * What a name is, apart from how it is written: capitals, outer and repeated blanks, and ways of writing one letter do not

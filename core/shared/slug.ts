@@ -1,6 +1,6 @@
 import { languagePart } from './language-part';
 import { transliterate } from 'transliteration';
-import { fold } from './identity';
+import { fold } from './fold';
 
 const LONGEST = 120;
 

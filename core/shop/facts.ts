@@ -2,7 +2,7 @@ import type { CategoryTree } from '../groups/category-tree';
 import { type SpecSheet } from '../model/spec-sheet';
 import { specProblem } from '../products/spec-values';
 import { statusAt } from '../products/status';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { nameKey } from '../shared/name-key';
 import { plainText } from '../shared/plain-text';
 import type { ProductDocument } from '../model/document';

@@ -17,7 +17,7 @@ import { Bitset } from '../search/bitset';
 import { languageOf } from '../search/language';
 import type { SearchedTexts } from '../search/listing-query';
 import type { Language } from '../search/text-query';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { optionKey, optionValueKey } from './facts';
 import type { MetOption } from './met-options';
 import type { ResolvedShop } from './resolved-shop';

@@ -2,7 +2,7 @@ import type { ProductDocument } from '../model/document';
 import type { SearchedTexts } from '../search/listing-query';
 import { Synonyms } from '../search/synonyms';
 import { TextIndex } from '../search/text-index';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { plainText } from '../shared/plain-text';
 import type { Shop } from './shop';
 import { textsOf, wordsBeside } from './words-beside';

@@ -3,7 +3,7 @@ import { Bitset } from '../search/bitset';
 import { otherWays } from '../search/synonyms';
 import type { Meaning, QueryPart, QueryWord, TextQuery } from '../search/text-query';
 import { MIN_SLIP_LENGTH, queryWords, wordsOf } from '../search/words';
-import { fold } from '../shared/identity';
+import { fold } from '../shared/fold';
 import { readMeasure } from '../shared/units';
 import { cachedByVersion } from './cached-by-version';
 import { colourCalled, colourMeant, coloursOf } from './colours';

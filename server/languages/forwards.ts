@@ -3,7 +3,7 @@ import type { BroughtForward, ForwardRow, searchedRoutes } from '../../contract/
 import type { AnswerOf, BodyOf, QueryOf } from '../../contract/route';
 import { forwardPathSchema, type Forward } from '../../core/model/forward';
 import { ownAddressSchema, type Link } from '../../core/model/target';
-import { fold } from '../../core/shared/identity';
+import { fold } from '../../core/shared/fold';
 import { addressPath } from '../../core/shop/open-groups';
 import type { Shop } from '../../core/shop/shop';
 import { asTarget, circlesAmong, forwardProblem, ledFrom, nearestTo } from '../../core/storefront/forwards';

@@ -6,7 +6,7 @@ import { wordDifference } from '../../core/languages/word-difference';
 import { addressedKinds, type AddressedKind } from '../../core/model/document';
 import { languageName, type ShopLanguage } from '../../core/model/languages';
 import { wordedKinds, type TextState, type WordedKind } from '../../core/model/wording';
-import { fold } from '../../core/shared/identity';
+import { fold } from '../../core/shared/fold';
 import { addressPath } from '../../core/shop/open-groups';
 import type { Shop } from '../../core/shop/shop';
 import { countsIn, countStates, unitsOf, type TranslationUnit } from '../../core/shop/translation-units';

@@ -1,4 +1,4 @@
-import { fold } from '../../core/shared/identity';
+import { fold } from '../../core/shared/fold';
 import { list } from '../../core/search/listing';
 import { placeSet } from '../../core/storefront/listing-view';
 import { groupsOf, type GroupKind } from '../../core/shop/open-groups';

@@ -1,4 +1,4 @@
-import { fold } from '../../core/shared/identity';
+import { fold } from '../../core/shared/fold';
 import type { Db } from '../database/connection';
 import { noteMet, noteViews, type MetOnDay, type PageViews } from '../store/page-views';
 import { noteMissed, noteOpened, noteSearched } from '../store/shopper-counts';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fold } from '../../core/shared/identity';
+import { fold } from '../../core/shared/fold';
 import type { FacetView } from '../../core/storefront/views';
 import { useBase } from '../base';
 import { isChosen, kept, pathOf, withValue } from './address';

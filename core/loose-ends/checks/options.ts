@@ -1,4 +1,4 @@
-import { fold } from '../../shared/identity';
+import { fold } from '../../shared/fold';
 import { onProduct, sharing, type Check } from '../check';
 
 /** What is left of a word when case, blanks and hyphens are no difference. */

@@ -1,5 +1,5 @@
 import { liveProducts, onProduct, sharing, type Check, type LooseEnd, type LooseScene } from '../check';
-import { fold } from '../../shared/identity';
+import { fold } from '../../shared/fold';
 import type { Product } from '../../model/product';
 
 /** Every product of a group that has something in common, with those it has it in common with. */

@@ -1,4 +1,4 @@
-import { fold } from '../../shared/identity';
+import { fold } from '../../shared/fold';
 import { namedLike } from '../../shared/same-name';
 import { parseMoney } from '../../shared/money';
 import { operatorsFor, operatorWords, type FieldNames, type FieldWords } from '../field';

@@ -8,7 +8,7 @@ import { useNotMet } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';
 import { Dialog } from '../../shared/ui/dialog';
 import { TextField } from '../../shared/ui/field';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { tellRefused } from '../../data/tell-refused';
 import { useOneAtATime } from '../../shared/ui/use-one-at-a-time';
 

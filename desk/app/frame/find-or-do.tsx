@@ -1,7 +1,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { findField } from './find-field';
 import { Thumb } from '../../shared/ui/thumb';
 import { useFound } from '../../data/session';

@@ -4,7 +4,7 @@ import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useMatch, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { CategoryRow } from '../../../contract/groups';
-import { fold as folded } from '../../../core/shared/identity';
+import { fold as folded } from '../../../core/shared/fold';
 import { goodsAddress } from '../../shared/goods-address';
 import { Button } from '../../shared/ui/button';
 import { DeleteCategory } from './delete-category';

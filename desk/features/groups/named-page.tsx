@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { NamedRow } from '../../../contract/groups';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { useRunBulk } from '../../data/bulk';
 import { useShopWindow } from '../../shared/window-state';
 import { goodsWith } from '../../shared/goods-address';

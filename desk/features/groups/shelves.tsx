@@ -3,7 +3,7 @@ import { Hand, ListFilter } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Shelf, ShelfHead } from '../../../contract/groups';
-import { fold as folded } from '../../../core/shared/identity';
+import { fold as folded } from '../../../core/shared/fold';
 import { useShopWindow } from '../../shared/window-state';
 import { useSettings } from '../../data/shopfront';
 import { Button } from '../../shared/ui/button';

@@ -1,5 +1,5 @@
 import type { SheetProduct } from '../../../contract/sheet';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { namedLike } from '../../../core/shared/same-name';
 import { kindParts } from '../../../core/products/kinds';
 import type { Variant } from '../../../core/model/product';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Target } from '../../../core/model/target';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { Choose } from '../ui/choose';
 import { targetOf, useTargets } from './targets';
 

@@ -1,6 +1,6 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useState } from 'react';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 
 export interface Choice {
   value: string;

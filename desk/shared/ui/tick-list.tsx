@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { Tick } from './tick';
 
 interface Props {

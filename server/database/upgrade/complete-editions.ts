@@ -1,4 +1,4 @@
-import { fold } from '../../../core/shared/identity';
+import { fold } from '../../../core/shared/fold';
 import { nameKey } from '../../../core/shared/name-key';
 import { canonicalJson } from '../../../core/shared/canonical-json';
 import { redirectKey, type ProductDocument, type Redirect, type ShopDocument } from '../../../core/model/document';

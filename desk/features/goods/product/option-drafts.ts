@@ -1,4 +1,4 @@
-import { fold } from '../../../../core/shared/identity';
+import { fold } from '../../../../core/shared/fold';
 import type { Option } from '../../../../core/model/product';
 import { mergeValues } from '../../../../core/shared/three-way';
 import { isSameName } from '../../../../core/shared/same-name';

@@ -1,7 +1,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { fold } from '../../../../core/shared/identity';
+import { fold } from '../../../../core/shared/fold';
 import type { OptionList } from '../../../../core/model/option-list';
 import { newId } from '../../../shared/new-id';
 import { Button } from '../../../shared/ui/button';

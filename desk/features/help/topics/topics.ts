@@ -1,4 +1,4 @@
-import { fold } from '../../../../core/shared/identity';
+import { fold } from '../../../../core/shared/fold';
 import type { DeskHelp, Topic } from '../topic';
 import { exchange } from './exchange';
 import { goods } from './goods';
