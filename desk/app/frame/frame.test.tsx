@@ -6,6 +6,7 @@ import { addProduct, startServer } from '../../../server/testing/harness';
 import { tray } from '../../shared/tray-store';
 import { draw } from '../../testing/desk';
 import { onServer } from '../../testing/real-fetch';
+import { READY, REDRAW } from '../../../contract/shop-window';
 import { Frame } from './frame';
 
 /** Stands for the stream of what others change. */
@@ -135,6 +136,26 @@ describe('the tray', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Change 2 products' }));
     await waitFor(() => expect(server().catalog.working.products.get(wren)!.supplier).toBe('Windwerk'));
   });
+});
+
+test('a page of the shop window that loads while the shop changes is drawn again once it listens', async () => {
+  await open();
+  const frame = await screen.findByTitle<HTMLIFrameElement>('The shop as shoppers will see it');
+  const sent: unknown[] = [];
+  jest.spyOn(frame.contentWindow!, 'postMessage').mockImplementation((message: unknown) => void sent.push(message));
+  const ready = () =>
+    act(
+      () =>
+        void window.dispatchEvent(
+          new MessageEvent('message', { data: READY, origin: window.location.origin, source: frame.contentWindow }),
+        ),
+    );
+  ready();
+  expect(sent).toEqual([]);
+  act(() => Events.last!.told.get('changed')!({ data: JSON.stringify({ id: 1, subjects: null }) }));
+  expect(sent).toEqual([REDRAW]);
+  ready();
+  expect(sent).toEqual([REDRAW, REDRAW]);
 });
 
 test('deeds are found by their words as goods are; what nothing is called is said', async () => {

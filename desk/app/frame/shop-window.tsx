@@ -32,9 +32,13 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
   const [device, setDevice] = useState<keyof typeof WIDTHS>('phone');
   const [{ height, width }, setSize] = useState({ height: 600, width: 316 });
 
+  /** the shop has changed since the page began to load: it may have been drawn before, and heard nothing of it yet */
+  const hasChanged = useRef(false);
   useEffect(() => {
     const target = frame.current?.contentWindow;
-    if (target && target.location.pathname + target.location.search !== address) target.location.replace(address);
+    if (!target || target.location.pathname + target.location.search === address) return;
+    hasChanged.current = false;
+    target.location.replace(address);
   }, [address]);
 
   useEffect(() => {
@@ -43,9 +47,15 @@ export function ShopWindow({ putAway, isAlone = false }: Props) {
     const type = () => send({ dispona: 'typed', typed: typedDrafts.all() });
     const onMessage = ({ origin, source, data }: MessageEvent<unknown>) => {
       const isOurs = origin === window.location.origin && source === frame.current?.contentWindow;
-      if (isOurs && data === READY && typedDrafts.all().length > 0) type();
+      if (!isOurs || data !== READY) return;
+      if (hasChanged.current) send(REDRAW);
+      if (typedDrafts.all().length > 0) type();
     };
-    const stops = [onShopChanged(() => send(REDRAW)), typedDrafts.subscribe(type)];
+    const redraw = () => {
+      hasChanged.current = true;
+      send(REDRAW);
+    };
+    const stops = [onShopChanged(redraw), typedDrafts.subscribe(type)];
     window.addEventListener('message', onMessage);
     return () => {
       window.removeEventListener('message', onMessage);

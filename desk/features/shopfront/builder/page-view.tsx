@@ -34,16 +34,23 @@ export function BuiltPage({ path, building, on }: Props) {
   useEffect(() => {
     const send = (message: TypedMessage | BuildingMessage | typeof REDRAW) =>
       frame.current?.contentWindow?.postMessage(message, window.location.origin);
+    let hasChanged = false;
     const build = () => send({ dispona: 'building', ...latest.current });
     const type = () => send({ dispona: 'typed', typed: typedDrafts.all() });
     const onMessage = ({ origin, source, data }: MessageEvent<unknown>) => {
       if (origin !== window.location.origin || source !== frame.current?.contentWindow) return;
       if (data === READY) {
+        // What changed while it was loading it may have been drawn without.
+        if (hasChanged) send(REDRAW);
         build();
         type();
       } else if (isBuildingEvent(data)) tellNow(data);
     };
-    const stops = [onShopChanged(() => send(REDRAW)), typedDrafts.subscribe(type)];
+    const redraw = () => {
+      hasChanged = true;
+      send(REDRAW);
+    };
+    const stops = [onShopChanged(redraw), typedDrafts.subscribe(type)];
     window.addEventListener('message', onMessage);
     return () => {
       window.removeEventListener('message', onMessage);
